@@ -1,0 +1,63 @@
+package yellowrail.core.amp;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.tube.RatingSystem;
+
+/**
+ * An amp as far as its idle is concerned.
+ *
+ * @param name          what the builder calls it
+ * @param notes         anything worth knowing
+ * @param quirks        what would surprise a stranger at the bench
+ * @param topology      push-pull or single-ended
+ * @param tubeType      the type number in all its power sockets
+ * @param ratingSystem  whose limits to judge by
+ * @param ownPlateWatts the builder's own plate dissipation limit, W; empty to use the catalogue's
+ * @param sockets       one to eight
+ * @param bias          how the grids are held negative
+ * @param pots          the bias pots, possibly none
+ * @param current       how current is read
+ * @param plate         where plate voltage is read
+ * @param screen        how screen current is counted
+ * @param meter         the meter's accuracy
+ * @param mainsVolts    the mains voltage the amp is set at, V
+ * @param settleMinutes a verdict before this is marked early
+ * @param target        where the idle should land
+ */
+public record AmpSheet(String name, String notes, String quirks, Topology topology, String tubeType,
+                       RatingSystem ratingSystem, OptionalDouble ownPlateWatts, List<Socket> sockets, BiasKind bias,
+                       List<Pot> pots, CurrentSense current, PlateSense plate, ScreenSense screen, MeterAccuracy meter,
+                       double mainsVolts, double settleMinutes, Target target) {
+
+    public static final int MOST_SOCKETS = 8;
+
+    public AmpSheet {
+        sockets = List.copyOf(sockets);
+        pots = List.copyOf(pots);
+        if (sockets.isEmpty() || sockets.size() > MOST_SOCKETS) {
+            throw new IllegalArgumentException("an amp has 1 to %d power sockets, was %d".formatted(MOST_SOCKETS, sockets.size()));
+        }
+    }
+
+    /** The test points, each once, in the order of the sockets. */
+    public List<String> testPoints() {
+        return List.copyOf(new LinkedHashSet<>(sockets.stream().map(Socket::testPoint).toList()));
+    }
+
+    public List<Socket> socketsAt(String testPoint) {
+        return sockets.stream().filter(socket -> socket.testPoint().equals(testPoint)).toList();
+    }
+
+    public Optional<Socket> socket(String label) {
+        return sockets.stream().filter(socket -> socket.label().equalsIgnoreCase(label)).findFirst();
+    }
+
+    /** How many tubes hang on the same half of the output transformer as this one, itself included. */
+    public int tubesBeside(Socket socket) {
+        return (int) sockets.stream()
+                .filter(other -> other.side() == socket.side() && other.channel() == socket.channel()).count();
+    }
+}

@@ -1,0 +1,43 @@
+package yellowrail.core.amp;
+
+/**
+ * A bias potentiometer.
+ *
+ * @param name     what is written beside it
+ * @param action   what it does
+ * @param acts     the sockets it acts on, in the builder's words; blank for all
+ * @param hotter   which way raises the current
+ * @param verified whether that direction has been seen on the meter, not assumed
+ */
+public record Pot(String name, Action action, String acts, Turn hotter, boolean verified) {
+
+    /** What a potentiometer moves. */
+    public enum Action {
+        ALL("range of all tubes"), GROUP("range of a group"), BALANCE("balance"), ONE("one tube");
+
+        private final String inWords;
+
+        Action(String inWords) {
+            this.inWords = inWords;
+        }
+
+        public String inWords() {
+            return inWords;
+        }
+    }
+
+    /** A direction of turning, seen from the shaft. */
+    public enum Turn {
+        CLOCKWISE("clockwise"), ANTICLOCKWISE("anticlockwise"), UNKNOWN("not known");
+
+        private final String inWords;
+
+        Turn(String inWords) {
+            this.inWords = inWords;
+        }
+
+        public String inWords() {
+            return inWords;
+        }
+    }
+}

@@ -1,0 +1,211 @@
+package yellowrail.core.idle;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.PlateSense;
+import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.quantity.ErrorBudget;
+import yellowrail.core.quantity.ErrorBudget.Input;
+import yellowrail.core.quantity.Estimate;
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.TubeType;
+
+/**
+ * The idle of one tube from what was read: currents, plate voltage to the cathode, dissipation, each with its
+ * plus-minus.
+ *
+ * <pre>
+ * current through the test point   I  = V / R                  (or as the meter shows it)
+ * through a cathode                Ik = I / n,   Ig2 = s Ik,   Ia = Ik - Ig2
+ * through a plate                  Ia = I / n,   Ik  = Ia / (1 - s)
+ * through the supply               Ik = (I - Iother) / n
+ * plate voltage to the cathode     Va = Vread - Vk - m Ia Rhalf
+ * dissipation                      Pa = Va Ia,   Pg2 = Vg2 Ig2
+ * copper                           R  = Rcold (1 + 0.0039 (T - Tcold))
+ * </pre>
+ *
+ * Conventions: voltages to the cathode; screen current is taken off the cathode current unless told not to;
+ * {@code Vk} comes off only when plate voltage was read to ground, and the drop in the half primary with its
+ * {@code m} tubes only when it was read at B+. Valid for class A and AB at idle, where the mean is the whole story.
+ *
+ * <p>Source of the copper coefficient: IEC 60028, 0.00393 per kelvin at 20 deg C.
+ */
+public final class IdleCalculation {
+
+    /** Rise of copper's resistance per kelvin, from 20 deg C. */
+    public static final double COPPER = 0.0039;
+    /** How far a winding's temperature may lie from the one assumed, K, when nobody measured it. */
+    private static final double COPPER_SPREAD = 25;
+    /** How far it may lie when somebody did. */
+    private static final double COPPER_MEASURED = 5;
+    /** Half-primary resistance as an ohmmeter gives it on a warm or cold winding. */
+    private static final double WINDING_SPREAD = 0.10;
+
+    private final IdleProblem problem;
+    private final List<Input> inputs;
+
+    public IdleCalculation(IdleProblem problem) {
+        this.problem = problem;
+        this.inputs = inputs();
+    }
+
+    /**
+     * @return the figures
+     * @throws ImpossibleReadingException if the readings leave no plate current or no plate voltage
+     */
+    public IdleFigures compute() {
+        ErrorBudget budget = new ErrorBudget(inputs);
+        double[] values = inputs.stream().mapToDouble(Input::value).toArray();
+        check(values);
+        Optional<Estimate> screenWatts = problem.screenVolts().isPresent()
+                ? Optional.of(budget.of(x -> screenVolts(x) * screenCurrent(x))) : Optional.empty();
+        return new IdleFigures(problem, inputs, budget.of(this::plateVolts), budget.of(this::cathodeCurrent),
+                budget.of(this::screenCurrent), budget.of(this::plateCurrent), budget.of(x -> plateVolts(x) * plateCurrent(x)),
+                screenWatts, cathodeVolts(values));
+    }
+
+    private void check(double[] values) {
+        if (!(throughTubes(values) > 0)) {
+            throw new ImpossibleReadingException(Slot.SENSE_READING, "the reading leaves no current through the tube (%s)"
+                    .formatted(Figures.milliamps(throughTubes(values))));
+        }
+        if (!(plateCurrent(values) > 0)) {
+            throw new ImpossibleReadingException(Slot.SCREEN_AMPS, "screen current (%s) is not less than cathode current (%s)"
+                    .formatted(Figures.milliamps(screenCurrent(values)), Figures.milliamps(cathodeCurrent(values))));
+        }
+        if (!(plateVolts(values) > 0)) {
+            throw new ImpossibleReadingException(Slot.PLATE_READING, "plate voltage to the cathode comes out as %s"
+                    .formatted(Figures.volts(plateVolts(values))));
+        }
+    }
+
+    /** Current per tube through the thing that is read. */
+    private double throughTubes(double[] x) {
+        double total = x[Slot.SENSE_READING.ordinal()];
+        if (problem.senseIsVolts()) {
+            total /= resistance(x);
+        }
+        return (total - x[Slot.OTHER_AMPS.ordinal()]) / problem.sharedBy();
+    }
+
+    private double resistance(double[] x) {
+        double cold = x[Slot.SENSE_OHMS.ordinal()];
+        return isCopper() ? cold * (1 + COPPER * (x[Slot.COPPER.ordinal()] - problem.sense().copperCold())) : cold;
+    }
+
+    private boolean isCopper() {
+        return problem.sense().method() == CurrentMethod.HALF_PRIMARY;
+    }
+
+    private boolean readsPlate() {
+        return problem.sense().method().yields() == CurrentMethod.Yields.PLATE;
+    }
+
+    private double screenCurrent(double[] x) {
+        return switch (problem.way()) {
+            case NOT_DEDUCTED -> 0;
+            case MEASURED -> x[Slot.SCREEN_AMPS.ordinal()];
+            case TYPICAL -> {
+                double share = x[Slot.SCREEN_SHARE.ordinal()];
+                yield throughTubes(x) * (readsPlate() ? share / (1 - share) : share);
+            }
+        };
+    }
+
+    private double plateCurrent(double[] x) {
+        return readsPlate() ? throughTubes(x) : throughTubes(x) - screenCurrent(x);
+    }
+
+    private double cathodeCurrent(double[] x) {
+        return readsPlate() ? throughTubes(x) + screenCurrent(x) : throughTubes(x);
+    }
+
+    private double cathodeVolts(double[] x) {
+        if (problem.cathodeVolts().isPresent()) {
+            return x[Slot.CATHODE_VOLTS.ordinal()];
+        }
+        return problem.senseIsVolts() && problem.sense().method().liftsCathode() ? x[Slot.SENSE_READING.ordinal()] : 0;
+    }
+
+    private double plateVolts(double[] x) {
+        return toCathode(x[Slot.PLATE_READING.ordinal()], x) - primaryDrop(x);
+    }
+
+    private double screenVolts(double[] x) {
+        return toCathode(x[Slot.SCREEN_VOLTS.ordinal()], x);
+    }
+
+    private double toCathode(double volts, double[] x) {
+        return problem.plate().reference() == PlateSense.Reference.GROUND ? volts - cathodeVolts(x) : volts;
+    }
+
+    private double primaryDrop(double[] x) {
+        if (problem.plate().point() != PlateSense.Point.B_PLUS) {
+            return 0;
+        }
+        if (isCopper() && problem.senseIsVolts()) {
+            return x[Slot.SENSE_READING.ordinal()];
+        }
+        return problem.tubesOnHalfPrimary() * plateCurrent(x) * x[Slot.HALF_PRIMARY.ordinal()];
+    }
+
+    private List<Input> inputs() {
+        CurrentSense sense = problem.sense();
+        Unit shows = problem.senseIsVolts() ? (sense.shows() == Unit.MILLIVOLT ? Unit.MILLIVOLT : Unit.VOLT) : Unit.MILLIAMP;
+        List<Input> list = new ArrayList<>();
+        list.add(new Input("Vread", "plate voltage as read", problem.plateReading(), problem.meter().ofVolts(problem.plateReading()),
+                Unit.VOLT, "read " + problem.plate().point().inWords() + " " + problem.plate().reference().inWords()));
+        list.add(new Input(problem.senseIsVolts() ? "V" : "I", "reading at the test point", problem.senseReading(),
+                problem.meter().ofSense(problem.senseReading()), shows, sense.method().inWords()));
+        list.add(problem.senseIsVolts()
+                ? new Input("R", "resistance at the test point", sense.ohms().getAsDouble(), sense.tolerance() * sense.ohms().getAsDouble(),
+                Unit.OHM, "tolerance " + Figures.percent(sense.tolerance()))
+                : unused());
+        list.add(isCopper() && problem.senseIsVolts() ? copper(sense) : unused());
+        list.add(optional("Vk", "cathode voltage", problem.cathodeVolts(), Unit.VOLT, "read to ground"));
+        list.add(problem.way() == ScreenSense.Way.TYPICAL && problem.screenShare() > 0
+                ? new Input("s", "screen share of cathode current", problem.screenShare(),
+                problem.screenShare() * TubeType.SCREEN_SHARE_SPREAD, Unit.PERCENT, "typical for the type, tubes differ by 30 % of it")
+                : unused());
+        list.add(problem.way() == ScreenSense.Way.MEASURED
+                ? new Input("Ig2", "screen current", problem.screenAmps().getAsDouble(), problem.screenAmpsPlusMinus(), Unit.MILLIAMP, "measured")
+                : unused());
+        list.add(halfPrimary());
+        list.add(sense.otherAmps().isPresent() && sense.method() == CurrentMethod.SUPPLY_DROP
+                ? new Input("Iother", "other current on the supply", sense.otherAmps().getAsDouble(), 0.2 * sense.otherAmps().getAsDouble(),
+                Unit.MILLIAMP, "amp sheet, taken as good to 20 %")
+                : unused());
+        list.add(optional("Vg2", "screen voltage as read", problem.screenVolts(), Unit.VOLT, "read " + problem.plate().reference().inWords()));
+        return list;
+    }
+
+    private Input halfPrimary() {
+        OptionalDouble ohms = problem.plate().halfPrimaryOhms();
+        if (problem.plate().point() != PlateSense.Point.B_PLUS || ohms.isEmpty() || isCopper()) {
+            return unused();
+        }
+        return new Input("Rhalf", "half-primary resistance", ohms.getAsDouble(), WINDING_SPREAD * ohms.getAsDouble(), Unit.OHM,
+                "amp sheet, taken as good to 10 %");
+    }
+
+    private static Input copper(CurrentSense sense) {
+        boolean known = sense.copperHot().isPresent();
+        return new Input("T", "temperature of the winding", sense.copperHot().orElse(sense.copperCold()),
+                known ? COPPER_MEASURED : COPPER_SPREAD, Unit.CELSIUS,
+                known ? "amp sheet" : "not known: taken as when its resistance was measured");
+    }
+
+    private Input optional(String symbol, String name, OptionalDouble volts, Unit unit, String source) {
+        return volts.isEmpty() ? unused()
+                : new Input(symbol, name, volts.getAsDouble(), problem.meter().ofVolts(volts.getAsDouble()), unit, source);
+    }
+
+    private static Input unused() {
+        return new Input("", "", 0, 0, Unit.VOLT, "");
+    }
+}

@@ -1,0 +1,22 @@
+package yellowrail.core.idle;
+
+import java.util.List;
+
+/**
+ * A verdict and what has to be said with it.
+ *
+ * @param verdict the word
+ * @param early   taken before the amp had settled
+ * @param ratio   plate dissipation over the limit; NaN when not judged
+ * @param notes   what a careful colleague would add, most important first
+ */
+public record Judgement(Verdict verdict, boolean early, double ratio, List<String> notes) {
+
+    public Judgement {
+        notes = List.copyOf(notes);
+    }
+
+    public static Judgement notJudged(List<String> reasons) {
+        return new Judgement(Verdict.NOT_JUDGED, false, Double.NaN, reasons);
+    }
+}

@@ -1,0 +1,94 @@
+package yellowrail.core.map;
+
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.amp.Target;
+import yellowrail.core.idle.StageIdle;
+
+/**
+ * The operating map of a stage, in volts and amps.
+ *
+ * @param fromVolts left edge
+ * @param toVolts   right edge
+ * @param toAmps    upper edge; the lower is zero
+ * @param rating    the dissipation limit, left to right
+ * @param low       the window's cold edge
+ * @param aim       where to land
+ * @param high      the window's hot edge, never above the rating
+ * @param tracks    the tubes' paths
+ */
+public record OperatingMap(double fromVolts, double toVolts, double toAmps, List<Point> rating, List<Point> low,
+                           List<Point> aim, List<Point> high, List<Track> tracks) {
+
+    private static final int CURVE_POINTS = 41;
+    private static final double VOLTS_STEP = 25;
+    private static final double AMPS_STEP = 0.01;
+
+    /** @return the map that shows these tracks, or an empty one around the type's usual voltages */
+    public static OperatingMap of(StageIdle stage, List<Track> tracks) {
+        double[] volts = tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::volts).toArray();
+        double usual = Math.min(450, stage.rating().plateVolts().orElse(400));
+        double lowest = DoubleStream.of(volts).min().orElse(0.8 * usual);
+        double highest = DoubleStream.of(volts).max().orElse(usual);
+        double from = Math.max(VOLTS_STEP, VOLTS_STEP * Math.floor(0.82 * lowest / VOLTS_STEP));
+        double to = VOLTS_STEP * Math.ceil(1.12 * highest / VOLTS_STEP);
+        double watts = stage.rating().plateWatts();
+        double greatest = tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::amps).max().orElse(0);
+        double toAmps = AMPS_STEP * Math.ceil(1.15 * Math.max(greatest, watts / from) / AMPS_STEP);
+        Window window = new Window(stage);
+        return new OperatingMap(from, to, toAmps, curve(from, to, v -> watts / v), curve(from, to, window::low),
+                curve(from, to, window::aim), curve(from, to, window::high), tracks);
+    }
+
+    private static List<Point> curve(double from, double to, DoubleUnaryOperator amps) {
+        return IntStream.range(0, CURVE_POINTS).mapToDouble(i -> from + (to - from) * i / (CURVE_POINTS - 1))
+                .mapToObj(v -> new Point(v, amps.applyAsDouble(v))).toList();
+    }
+
+    /** The target's edges as plate current at a plate voltage, capped by the rating. */
+    private record Window(StageIdle stage) {
+
+        double low(double volts) {
+            return edge(target().low(), volts);
+        }
+
+        double aim(double volts) {
+            return edge(target().aim(), volts);
+        }
+
+        double high(double volts) {
+            return edge(target().high(), volts);
+        }
+
+        private Target target() {
+            return stage.sheet().target();
+        }
+
+        private double edge(double figure, double volts) {
+            double limit = stage.rating().plateWatts() / volts;
+            double amps = switch (target().school().basis()) {
+                case PERCENT -> figure * limit;
+                case MILLIAMPS -> figure * platePart();
+                case TEST_POINT -> atTestPoint(figure);
+            };
+            return Math.min(amps, limit);
+        }
+
+        /** Plate current as a part of cathode current. */
+        private double platePart() {
+            return stage.sheet().screen().way() == ScreenSense.Way.NOT_DEDUCTED ? 1 : 1 - stage.type().screenShare();
+        }
+
+        private double atTestPoint(double reading) {
+            AmpSheet sheet = stage.sheet();
+            int shared = sheet.socketsAt(sheet.testPoints().get(0)).size();
+            double through = reading / sheet.current().ohms().orElse(1) / shared;
+            return sheet.current().method().yields() == CurrentMethod.Yields.PLATE ? through : through * platePart();
+        }
+    }
+}

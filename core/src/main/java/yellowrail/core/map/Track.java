@@ -1,0 +1,72 @@
+package yellowrail.core.map;
+
+import java.util.ArrayList;
+import java.util.List;
+import yellowrail.core.idle.IdleFigures;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.reading.Moment;
+import yellowrail.core.reading.Reading;
+
+/**
+ * The path of one tube through its readings.
+ *
+ * @param label          the socket
+ * @param points         oldest first, never empty
+ * @param voltsPlusMinus half width at the last point, V
+ * @param ampsPlusMinus  half width at the last point, A
+ */
+public record Track(String label, List<Point> points, double voltsPlusMinus, double ampsPlusMinus) {
+
+    /** Older points crowd the map and say nothing more. */
+    public static final int LONGEST = 24;
+
+    public Track {
+        points = List.copyOf(points);
+    }
+
+    public Point last() {
+        return points.get(points.size() - 1);
+    }
+
+    /**
+     * @param stage    the amp
+     * @param start    what counted before the first of these readings
+     * @param readings in the order of entry
+     * @return a track for each tube that has both voltage and current
+     */
+    public static List<Track> of(StageIdle stage, Moment start, List<Reading> readings) {
+        List<List<Point>> paths = new ArrayList<>();
+        stage.sheet().sockets().forEach(socket -> paths.add(new ArrayList<>()));
+        Moment moment = start;
+        List<TubeIdle> tubes = stage.at(moment);
+        extend(paths, tubes);
+        for (Reading reading : readings) {
+            moment = moment.after(reading);
+            if (reading.entry().kind().isMeasured()) {
+                tubes = stage.at(moment);
+                extend(paths, tubes);
+            }
+        }
+        List<Track> tracks = new ArrayList<>();
+        for (int i = 0; i < paths.size(); i++) {
+            TubeIdle tube = tubes.get(i);
+            List<Point> path = paths.get(i);
+            if (tube.figures().isPresent()) {
+                IdleFigures figures = tube.figures().get();
+                tracks.add(new Track(tube.socket().label(), path.subList(Math.max(0, path.size() - LONGEST), path.size()),
+                        figures.plateVolts().plusMinus(), figures.plateCurrent().plusMinus()));
+            }
+        }
+        return tracks;
+    }
+
+    private static void extend(List<List<Point>> paths, List<TubeIdle> tubes) {
+        for (int i = 0; i < tubes.size(); i++) {
+            List<Point> path = paths.get(i);
+            tubes.get(i).figures().map(figures -> new Point(figures.plateVolts().value(), figures.plateCurrent().value()))
+                    .filter(point -> path.isEmpty() || !path.get(path.size() - 1).equals(point))
+                    .ifPresent(path::add);
+        }
+    }
+}

@@ -1,0 +1,65 @@
+package yellowrail.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.Locale;
+
+/**
+ * How figures are written, everywhere: volts with one decimal, milliamps and watts with two, percent with one; a
+ * plus-minus with two significant digits; always with the unit.
+ */
+public final class Figures {
+
+    private Figures() {
+    }
+
+    public static String volts(double volts) {
+        return fixed(volts, 1) + " V";
+    }
+
+    public static String milliamps(double amps) {
+        return fixed(Unit.MILLIAMP.fromSi(amps), 2) + " mA";
+    }
+
+    public static String watts(double watts) {
+        return fixed(watts, 2) + " W";
+    }
+
+    public static String percent(double ratio) {
+        return fixed(Unit.PERCENT.fromSi(ratio), 1) + " %";
+    }
+
+    public static String ohms(double ohms) {
+        return plain(ohms) + " ohm";
+    }
+
+    /** A value in a unit with up to five significant digits and no idle zeros: {@code 36.4 mV}. */
+    public static String in(Unit unit, double si) {
+        return plain(unit.fromSi(si)) + " " + unit;
+    }
+
+    /** Two significant digits, as a plus-minus deserves. */
+    public static String plusMinus(double value, Unit unit) {
+        double shown = Math.abs(unit.fromSi(value));
+        if (shown == 0) {
+            return "0";
+        }
+        int decimals = Math.max(0, 1 - (int) Math.floor(Math.log10(shown)));
+        return fixed(shown, Math.min(decimals, 4));
+    }
+
+    public static String fixed(double value, int decimals) {
+        String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
+        return text.matches("-0(\\.0*)?") ? text.substring(1) : text;
+    }
+
+    /** Up to five significant digits, without idle zeros or exponent. */
+    public static String plain(double value) {
+        if (value == 0) {
+            return "0";
+        }
+        BigDecimal rounded = BigDecimal.valueOf(value).round(new MathContext(5, RoundingMode.HALF_UP));
+        return rounded.stripTrailingZeros().toPlainString();
+    }
+}

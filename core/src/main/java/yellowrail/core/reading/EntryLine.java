@@ -1,0 +1,307 @@
+package yellowrail.core.reading;
+
+import static yellowrail.core.quantity.Quantity.quote;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.PlateSense;
+import yellowrail.core.amp.Socket;
+import yellowrail.core.quantity.BadQuantityException;
+import yellowrail.core.quantity.Quantity;
+import yellowrail.core.quantity.Unit;
+
+/**
+ * Reads the entry line: what builders say at the bench, in any order, case and spacing.
+ *
+ * <pre>
+ * V1 38.2mV      current at a socket or test point, in the unit its meter shows when none is typed
+ * plate 452      also anode, b+ ; "plate 505 unloaded" with the tubes pulled; "V1 plate 452" for one socket
+ * mains 119.6    bias -46.8    screen 430    ig2 2.1mA    vk 9.85    rk off 121.3
+ * on             the amp was switched on now; "on 20": twenty minutes ago;  off
+ * note ...       mark ...      to the end of the line
+ * </pre>
+ *
+ * Several readings go on one line, each beginning with its name, or parted by semicolons.
+ */
+public final class EntryLine {
+
+    /** Longer than anything said at a bench. */
+    public static final int LONGEST = 500;
+
+    private static final Map<String, ReadingKind> WORDS = Map.ofEntries(
+            Map.entry("plate", ReadingKind.PLATE), Map.entry("anode", ReadingKind.PLATE), Map.entry("va", ReadingKind.PLATE),
+            Map.entry("b+", ReadingKind.PLATE), Map.entry("ht", ReadingKind.PLATE),
+            Map.entry("mains", ReadingKind.MAINS), Map.entry("wall", ReadingKind.MAINS),
+            Map.entry("bias", ReadingKind.BIAS), Map.entry("grid", ReadingKind.BIAS), Map.entry("vg1", ReadingKind.BIAS),
+            Map.entry("screen", ReadingKind.SCREEN_VOLTS), Map.entry("vg2", ReadingKind.SCREEN_VOLTS),
+            Map.entry("ig2", ReadingKind.SCREEN_AMPS),
+            Map.entry("vk", ReadingKind.CATHODE_VOLTS), Map.entry("cathode", ReadingKind.CATHODE_VOLTS),
+            Map.entry("rk", ReadingKind.RESISTOR_COLD), Map.entry("rdc", ReadingKind.RESISTOR_COLD),
+            Map.entry("resistor", ReadingKind.RESISTOR_COLD));
+    private static final List<String> UNLOADED = List.of("unloaded", "pulled", "no-load");
+    private static final List<String> OFF = List.of("off", "cold");
+
+    private final AmpSheet sheet;
+
+    public EntryLine(AmpSheet sheet) {
+        this.sheet = sheet;
+    }
+
+    /** The words the line knows besides sockets and test points: a socket cannot be called one of these. */
+    public static boolean isReserved(String label) {
+        String word = label.toLowerCase(Locale.ROOT);
+        return WORDS.containsKey(word) || UNLOADED.contains(word) || OFF.contains(word) || Unit.of(word).isPresent()
+                || List.of("on", "note", "mark", "undo").contains(word);
+    }
+
+    /**
+     * @param line what was typed
+     * @return one entry or more, in the order typed
+     * @throws BadEntryException if any part of the line cannot be read; nothing of it counts then
+     */
+    public List<Entry> parse(String line) {
+        String typed = line == null ? "" : line.strip();
+        if (typed.isEmpty()) {
+            throw new BadEntryException("Nothing was typed. Type a reading, such as %s.".formatted(example()));
+        }
+        if (typed.length() > LONGEST) {
+            throw new BadEntryException("The line has %d characters; at most %d fit. Type one reading at a time, such as %s."
+                    .formatted(typed.length(), LONGEST, example()));
+        }
+        if (typed.chars().anyMatch(Character::isISOControl)) {
+            throw new BadEntryException("The line holds characters that cannot be shown. Type a reading, such as %s.".formatted(example()));
+        }
+        return wordsToTheEnd(typed).map(List::of).orElseGet(() -> readings(typed));
+    }
+
+    private Optional<Entry> wordsToTheEnd(String typed) {
+        String[] parts = typed.split("\\s+", 2);
+        String first = parts[0].toLowerCase(Locale.ROOT).replaceAll(":$", "");
+        String rest = parts.length > 1 ? parts[1].strip() : "";
+        return switch (first) {
+            case "note", "mark" -> {
+                if (rest.isEmpty()) {
+                    throw new BadEntryException("The %s is empty. Type some words after it, such as %s.".formatted(first,
+                            first.equals("note") ? "note faint hum on V2" : "mark before new tubes"));
+                }
+                yield Optional.of(new Entry(first.equals("note") ? ReadingKind.NOTE : ReadingKind.MARK, "", 0, rest));
+            }
+            case "on" -> Optional.of(new Entry(ReadingKind.POWER_ON, "", minutes(rest), ""));
+            case "off" -> rest.isEmpty() ? Optional.of(new Entry(ReadingKind.POWER_OFF, "", 0, "")) : Optional.empty();
+            default -> Optional.empty();
+        };
+    }
+
+    private static double minutes(String rest) {
+        if (rest.isEmpty()) {
+            return 0;
+        }
+        try {
+            double minutes = Unit.MINUTE.fromSi(Quantity.parse(rest).si(Unit.MINUTE));
+            if (minutes >= 0 && minutes <= 24 * 60) {
+                return minutes;
+            }
+        } catch (BadQuantityException e) {
+            // falls through to the one message that says what to type
+        }
+        throw new BadEntryException("%s is no time since switching on. Type on, or on 20 for twenty minutes ago.".formatted(quote(rest)));
+    }
+
+    private List<Entry> readings(String typed) {
+        List<Entry> entries = new ArrayList<>();
+        for (String part : typed.split(";")) {
+            List<String> tokens = Tokens.of(part, sheet);
+            int from = 0;
+            while (from < tokens.size()) {
+                int to = end(tokens, from);
+                entries.add(reading(tokens.subList(from, to), part.strip()));
+                from = to;
+            }
+        }
+        if (entries.isEmpty()) {
+            throw new BadEntryException("%s holds no reading. Type one, such as %s.".formatted(quote(typed), example()));
+        }
+        return entries;
+    }
+
+    /** Where the reading that begins at {@code from} ends: before the first name that follows its number. */
+    private int end(List<String> tokens, int from) {
+        if (isNumber(tokens.get(from))) {
+            return tokens.size();
+        }
+        boolean numberSeen = false;
+        for (int i = from; i < tokens.size(); i++) {
+            boolean name = place(tokens.get(i)).isPresent() || WORDS.containsKey(tokens.get(i).toLowerCase(Locale.ROOT));
+            if (numberSeen && name) {
+                return i;
+            }
+            numberSeen |= isNumber(tokens.get(i));
+        }
+        return tokens.size();
+    }
+
+    private static boolean isNumber(String token) {
+        return token.matches("[+\\-\u2212]?[.,]?\\d.*");
+    }
+
+    private Entry reading(List<String> tokens, String typed) {
+        String target = null;
+        String word = null;
+        Quantity quantity = null;
+        boolean unloaded = false;
+        boolean off = false;
+        for (String token : tokens) {
+            String lower = token.toLowerCase(Locale.ROOT);
+            if (place(token).isPresent()) {
+                target = once(target, place(token).get(), "place", typed);
+            } else if (WORDS.containsKey(lower)) {
+                word = once(word, lower, "kind of reading", typed);
+            } else if (UNLOADED.contains(lower)) {
+                unloaded = true;
+            } else if (OFF.contains(lower)) {
+                off = true;
+            } else if (isNumber(token)) {
+                quantity = once(quantity, number(token), "number", typed);
+            } else {
+                throw unknown(token, typed);
+            }
+        }
+        if (quantity == null) {
+            throw new BadEntryException("%s has no number. Type the reading after it, such as %s.".formatted(quote(typed), example()));
+        }
+        return entry(word, target, quantity, unloaded, off, typed);
+    }
+
+    private static <T> T once(T before, T now, String what, String typed) {
+        if (before != null) {
+            throw new BadEntryException("%s names more than one %s. Type each reading on its own, or part them with a semicolon."
+                    .formatted(quote(typed), what));
+        }
+        return now;
+    }
+
+    private static Quantity number(String token) {
+        try {
+            return Quantity.parse(token);
+        } catch (BadQuantityException e) {
+            throw new BadEntryException(capital(e.getMessage()) + ".");
+        }
+    }
+
+    private Entry entry(String word, String target, Quantity quantity, boolean unloaded, boolean off, String typed) {
+        String place = target == null ? "" : target;
+        if (word == null) {
+            if (off) {
+                return Entry.measured(ReadingKind.RESISTOR_COLD, place, si(quantity, Unit.OHM, typed));
+            }
+            return current(target, quantity, typed);
+        }
+        ReadingKind kind = WORDS.get(word);
+        return switch (kind) {
+            case PLATE -> plate(word, place, quantity, unloaded, typed);
+            case RESISTOR_COLD -> {
+                if (!off) {
+                    throw new BadEntryException("A resistance is only measured with the power off. Type %s off %s if it was."
+                            .formatted(word, typed.replaceAll("(?i).*?([\\d.,]+\\S*).*", "$1")));
+                }
+                yield Entry.measured(kind, place, si(quantity, Unit.OHM, typed));
+            }
+            case SCREEN_VOLTS -> isCurrent(quantity)
+                    ? Entry.measured(ReadingKind.SCREEN_AMPS, place, si(quantity, Unit.MILLIAMP, typed))
+                    : Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
+            case SCREEN_AMPS -> screenCurrent(place, quantity, typed);
+            case CATHODE_VOLTS -> sheet.current().method() == CurrentMethod.CATHODE_RESISTOR
+                    ? Entry.measured(ReadingKind.SENSE_VOLTS, testPoint(target, typed), si(quantity, Unit.VOLT, typed))
+                    : Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
+            default -> Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
+        };
+    }
+
+    private Entry plate(String word, String place, Quantity quantity, boolean unloaded, String typed) {
+        boolean saysBPlus = word.equals("b+") || word.equals("ht");
+        boolean atBPlus = sheet.plate().point() == PlateSense.Point.B_PLUS;
+        if (!unloaded && saysBPlus && !atBPlus) {
+            throw new BadEntryException("This amp\u2019s sheet says plate voltage is read at the plate, and the drop in the "
+                    + "transformer would be counted in. Type plate and the number, or change the sheet to B+.");
+        }
+        return Entry.measured(unloaded ? ReadingKind.PLATE_UNLOADED : ReadingKind.PLATE, place, si(quantity, Unit.VOLT, typed));
+    }
+
+    private Entry screenCurrent(String place, Quantity quantity, String typed) {
+        if (isCurrent(quantity)) {
+            return Entry.measured(ReadingKind.SCREEN_AMPS, place, si(quantity, Unit.MILLIAMP, typed));
+        }
+        if (quantity.unit().isEmpty()) {
+            throw new BadEntryException("Screen current needs its unit: mA for the current, mV or V for the drop across the "
+                    + "screen stopper. Type ig2 2.1mA, say.");
+        }
+        if (sheet.screen().stopperOhms().isEmpty()) {
+            throw new BadEntryException("The drop across the screen stopper says nothing without its ohms. Put them on the amp "
+                    + "sheet, or type the current in mA.");
+        }
+        return Entry.measured(ReadingKind.SCREEN_DROP, place, si(quantity, Unit.VOLT, typed));
+    }
+
+    private static boolean isCurrent(Quantity quantity) {
+        return quantity.unit().map(unit -> unit.dimension() == Unit.Dimension.CURRENT).orElse(false);
+    }
+
+    private Entry current(String target, Quantity quantity, String typed) {
+        Unit shows = sheet.current().shows();
+        ReadingKind kind = shows.dimension() == Unit.Dimension.VOLTAGE ? ReadingKind.SENSE_VOLTS : ReadingKind.SENSE_AMPS;
+        return Entry.measured(kind, testPoint(target, typed), si(quantity, shows, typed));
+    }
+
+    /** The test point a current was read at: named, or reached through a socket, or the only one there is. */
+    private String testPoint(String target, String typed) {
+        List<String> points = sheet.testPoints();
+        if (target == null) {
+            if (points.size() == 1) {
+                return points.get(0);
+            }
+            throw new BadEntryException("%s does not say where. Begin with one of %s, such as %s."
+                    .formatted(quote(typed), String.join(", ", points), example()));
+        }
+        return sheet.socket(target).map(Socket::testPoint).orElse(target);
+    }
+
+    private static double si(Quantity quantity, Unit assumed, String typed) {
+        try {
+            return quantity.si(assumed);
+        } catch (BadQuantityException e) {
+            throw new BadEntryException("%s: %s.".formatted(quote(typed), e.getMessage()));
+        }
+    }
+
+    private Optional<String> place(String token) {
+        return sheet.socket(token).map(Socket::label)
+                .or(() -> sheet.testPoints().stream().filter(point -> point.equalsIgnoreCase(token)).findFirst());
+    }
+
+    private BadEntryException unknown(String token, String typed) {
+        boolean looksLikeSocket = token.matches("(?i)[a-z]{1,3}\\d{1,2}");
+        if (looksLikeSocket) {
+            return new BadEntryException("This amp has no %s. Its sockets are %s.".formatted(quote(token),
+                    String.join(", ", sheet.sockets().stream().map(Socket::label).toList())));
+        }
+        return new BadEntryException("%s is not understood%s. Type a socket and its reading (%s), or plate, mains, bias, screen, vk, rk off, on, note."
+                .formatted(quote(token), token.equals(typed) ? "" : " in " + quote(typed), example()));
+    }
+
+    private String example() {
+        return switch (sheet.current().shows()) {
+            case VOLT -> sheet.testPoints().get(0) + " 9.85V";
+            case MILLIAMP -> sheet.testPoints().get(0) + " 36.4mA";
+            default -> sheet.testPoints().get(0) + " 36.4mV";
+        };
+    }
+
+    private static String capital(String sentence) {
+        return sentence.substring(0, 1).toUpperCase(Locale.ROOT) + sentence.substring(1);
+    }
+}

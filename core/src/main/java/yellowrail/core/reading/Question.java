@@ -1,0 +1,24 @@
+package yellowrail.core.reading;
+
+import java.util.List;
+
+/**
+ * What is odd about a reading, and what may have been meant. A question never changes a reading by itself.
+ *
+ * @param entry       the reading in question
+ * @param asks        what is odd, in words
+ * @param suggestions readings that would be plausible, most likely first; possibly none
+ */
+public record Question(Entry entry, String asks, List<Suggestion> suggestions) {
+
+    /**
+     * @param entry the reading that may have been meant
+     * @param line  how it is typed
+     */
+    public record Suggestion(Entry entry, String line) {
+    }
+
+    public Question {
+        suggestions = List.copyOf(suggestions);
+    }
+}

@@ -1,0 +1,44 @@
+package yellowrail.core.reading;
+
+import yellowrail.core.quantity.Unit;
+
+/** What a line of the log is about. */
+public enum ReadingKind {
+
+    SENSE_VOLTS("current, as volts", Unit.VOLT),
+    SENSE_AMPS("current", Unit.MILLIAMP),
+    PLATE("plate voltage", Unit.VOLT),
+    PLATE_UNLOADED("plate voltage, tubes pulled", Unit.VOLT),
+    MAINS("mains", Unit.VOLT),
+    BIAS("grid bias", Unit.VOLT),
+    SCREEN_VOLTS("screen voltage", Unit.VOLT),
+    SCREEN_DROP("screen stopper drop", Unit.VOLT),
+    SCREEN_AMPS("screen current", Unit.MILLIAMP),
+    CATHODE_VOLTS("cathode voltage", Unit.VOLT),
+    RESISTOR_COLD("resistance, power off", Unit.OHM),
+    POWER_ON("switched on", null),
+    POWER_OFF("switched off", null),
+    NOTE("note", null),
+    MARK("mark", null);
+
+    private final String inWords;
+    private final Unit unit;
+
+    ReadingKind(String inWords, Unit unit) {
+        this.inWords = inWords;
+        this.unit = unit;
+    }
+
+    public String inWords() {
+        return inWords;
+    }
+
+    /** The unit its value is usually shown in; null for lines that carry no value. */
+    public Unit unit() {
+        return unit;
+    }
+
+    public boolean isMeasured() {
+        return unit != null;
+    }
+}

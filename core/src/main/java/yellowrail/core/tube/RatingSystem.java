@@ -1,0 +1,34 @@
+package yellowrail.core.tube;
+
+import java.util.Arrays;
+import java.util.Optional;
+
+/**
+ * What a published limit promises. The same tube carries different figures in different systems, so a figure without
+ * its system says little.
+ */
+public enum RatingSystem {
+
+    /** Limits for average conditions; the maker left room for normal spread of mains and parts. */
+    DESIGN_CENTRE("design-centre"),
+    /** Limits for a nominal tube under the worst conditions of the equipment. */
+    DESIGN_MAXIMUM("design-maximum"),
+    /** Limits never to be passed by any tube under any condition. */
+    ABSOLUTE("absolute"),
+    /** The figure of the builder's own tube maker, entered by the builder. */
+    OWN("own figure");
+
+    private final String inWords;
+
+    RatingSystem(String inWords) {
+        this.inWords = inWords;
+    }
+
+    public String inWords() {
+        return inWords;
+    }
+
+    public static Optional<RatingSystem> of(String words) {
+        return Arrays.stream(values()).filter(system -> system.inWords.equalsIgnoreCase(words)).findFirst();
+    }
+}

@@ -1,0 +1,108 @@
+package yellowrail.core.tube;
+
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import yellowrail.core.quantity.Unit;
+
+/**
+ * The tube types known to the application: the published ones that ship with it, and beside them whatever the builder
+ * has added. A builder's type of the same name comes first; the published one stays what it is underneath.
+ */
+public final class TubeCatalogue {
+
+    private static final CSVFormat FORMAT = CSVFormat.DEFAULT.builder()
+            .setHeader().setSkipHeaderRecord(true).setCommentMarker('#').get();
+
+    private final List<TubeType> types;
+
+    public TubeCatalogue(List<TubeType> types) {
+        this.types = List.copyOf(types);
+    }
+
+    /** The catalogue that ships with the application. */
+    public static TubeCatalogue published() {
+        Map<String, List<Rating>> ratings = records("tube-ratings.csv").stream()
+                .collect(Collectors.groupingBy(row -> row.get("type"), Collectors.mapping(TubeCatalogue::rating, Collectors.toList())));
+        return new TubeCatalogue(records("tube-types.csv").stream().map(row -> type(row, ratings)).toList());
+    }
+
+    /** This catalogue with the builder's own types in front. */
+    public TubeCatalogue with(List<TubeType> own) {
+        List<TubeType> all = new ArrayList<>(own);
+        all.addAll(types);
+        return new TubeCatalogue(all);
+    }
+
+    public List<TubeType> types() {
+        return types;
+    }
+
+    /**
+     * Finds a type by its number or another number of the same type, case and spaces free. {@code "KT88 (absolute)"}
+     * finds the KT88 with that rating system as the customary one.
+     */
+    public Optional<TubeType> find(String name) {
+        String wanted = key(name);
+        return types.stream().filter(type -> answersTo(type, wanted)).findFirst().or(() -> withSystem(name));
+    }
+
+    private Optional<TubeType> withSystem(String name) {
+        int open = name.indexOf('(');
+        if (open < 1 || !name.strip().endsWith(")")) {
+            return Optional.empty();
+        }
+        String system = name.strip().substring(open + 1, name.strip().length() - 1);
+        return find(name.substring(0, open)).flatMap(type -> RatingSystem.of(system.strip()).flatMap(type::rating)
+                .map(rating -> new TubeType(type.name(), type.aka(), type.kind(), type.heaterVolts(), type.heaterAmps(),
+                        type.base(), type.pins(), type.screenShare(), type.sizeMm(), List.of(rating))));
+    }
+
+    private static boolean answersTo(TubeType type, String wanted) {
+        return key(type.name()).equals(wanted) || type.aka().stream().anyMatch(other -> key(other).equals(wanted));
+    }
+
+    private static String key(String name) {
+        return name.replaceAll("[\\s-]", "").toUpperCase(Locale.ROOT);
+    }
+
+    private static TubeType type(CSVRecord row, Map<String, List<Rating>> ratings) {
+        List<String> aka = Arrays.stream(row.get("aka").split(" ")).filter(other -> !other.isBlank()).toList();
+        return new TubeType(row.get("type"), aka, row.get("kind"), Double.parseDouble(row.get("heater_volts")),
+                Double.parseDouble(row.get("heater_amps")), row.get("base"), row.get("pins"),
+                Double.parseDouble(row.get("screen_share")), row.get("size_mm"), ratings.get(row.get("type")));
+    }
+
+    private static Rating rating(CSVRecord row) {
+        RatingSystem system = RatingSystem.of(row.get("rating_system")).orElseThrow();
+        return new Rating(system, number(row, "va_max", Unit.VOLT), number(row, "vg2_max", Unit.VOLT),
+                Double.parseDouble(row.get("pa_max")), number(row, "pg2_max", Unit.WATT),
+                number(row, "ik_max_ma", Unit.MILLIAMP), number(row, "rg1_fixed_k", Unit.KILOHM),
+                number(row, "rg1_cathode_k", Unit.KILOHM), row.get("confidence").equals("sure"), row.get("source"));
+    }
+
+    private static OptionalDouble number(CSVRecord row, String column, Unit unit) {
+        String text = row.get(column);
+        return text.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(unit.toSi(Double.parseDouble(text)));
+    }
+
+    private static List<CSVRecord> records(String resource) {
+        try (Reader reader = new InputStreamReader(TubeCatalogue.class.getResourceAsStream(resource), StandardCharsets.UTF_8)) {
+            return FORMAT.parse(reader).getRecords();
+        } catch (IOException e) {
+            throw new UncheckedIOException("the tube catalogue " + resource + " cannot be read", e);
+        }
+    }
+}

@@ -1,0 +1,24 @@
+package yellowrail.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+class ArchitectureTest {
+
+    private final JavaClasses core = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail.core");
+
+    @Test
+    void coreStandsOnItsOwn() {
+        classes().should().onlyDependOnClassesThat().resideInAnyPackage("yellowrail.core..", "java..", "org.apache.commons.csv..").check(core);
+    }
+
+    @Test
+    void noPackageDependsInACircle() {
+        slices().matching("yellowrail.core.(*)..").should().beFreeOfCycles().check(core);
+    }
+}

@@ -1,0 +1,31 @@
+package yellowrail.core.balance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import yellowrail.core.Amps;
+import yellowrail.core.amp.AmpSheet;
+
+class SideBalanceTest {
+
+    private static SideBalance balance(AmpSheet sheet, String... lines) {
+        return SideBalance.of(sheet, Amps.idle(sheet, lines)).get(0);
+    }
+
+    @Test
+    void sumsEachSideAndComparesThemWithTheirMean() {
+        SideBalance balance = balance(Amps.pair(), "V1 40", "V2 32", "plate 450");
+        // plate currents 38.0 and 30.4 mA: 7.6 mA apart, 22.2 % of 34.2 mA
+        assertThat(balance.imbalance() * 1e3).isCloseTo(7.6, within(1e-6));
+        assertThat(balance.ratio()).isCloseTo(0.2222, within(1e-4));
+        assertThat(balance.isTolerable()).isFalse();
+        assertThat(balance.plusMinus()).isPositive();
+    }
+
+    @Test
+    void saysWhyItCannotBeSeen() {
+        assertThat(balance(Amps.quad(), "vk 9.85", "plate 320").unseen()).hasValueSatisfying(why -> assertThat(why).contains("TP reads push and pull together"));
+        assertThat(balance(Amps.pair(), "V1 40", "plate 450").unseen()).contains("Waits for a reading of every tube.");
+    }
+}

@@ -1,0 +1,82 @@
+package yellowrail.core.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import yellowrail.core.Amps;
+import yellowrail.core.amp.AmpSheet;
+
+class EntryLineTest {
+
+    private final EntryLine pair = new EntryLine(Amps.pair());
+    private final EntryLine quad = new EntryLine(Amps.quad());
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+            "V1 38.2mV | SENSE_VOLTS | V1 | 0.0382", "v1 38,2 | SENSE_VOLTS | V1 | 0.0382", "38.2 mV V1 | SENSE_VOLTS | V1 | 0.0382",
+            "V 1 = 38.2 mV | SENSE_VOLTS | V1 | 0.0382", "plate 452 | PLATE | '' | 452", "452V plate | PLATE | '' | 452",
+            "PLATE:452 | PLATE | '' | 452", "plate452 | PLATE | '' | 452", "V2 anode 451.5 | PLATE | V2 | 451.5",
+            "mains 119.6 | MAINS | '' | 119.6", "bias -46.8 | BIAS | '' | -46.8", "bias - 46.8 V | BIAS | '' | -46.8",
+            "V1 bias \u221246.8 | BIAS | V1 | -46.8", "rk off 121.3 | RESISTOR_COLD | '' | 121.3", "off rk 121.3 ohm | RESISTOR_COLD | '' | 121.3",
+            "plate 505 unloaded | PLATE_UNLOADED | '' | 505", "b+ 505 pulled | PLATE_UNLOADED | '' | 505",
+            "screen 430 | SCREEN_VOLTS | '' | 430", "V1 screen 2.1mA | SCREEN_AMPS | V1 | 0.0021", "on 20 | POWER_ON | '' | 20"})
+    void readsOneReading(String line, ReadingKind kind, String target, double value) {
+        List<Entry> entries = pair.parse(line);
+        assertThat(entries).hasSize(1);
+        assertThat(entries.get(0).kind()).isEqualTo(kind);
+        assertThat(entries.get(0).target()).isEqualTo(target);
+        assertThat(entries.get(0).value()).isCloseTo(value, within(1e-9));
+    }
+
+    @Test
+    void readsSeveralOnOneLine() {
+        assertThat(pair.parse("V1 36.4 V2 33.9 mV plate 452; 119.6 mains"))
+                .extracting(Entry::kind).containsExactly(ReadingKind.SENSE_VOLTS, ReadingKind.SENSE_VOLTS, ReadingKind.PLATE, ReadingKind.MAINS);
+    }
+
+    @Test
+    void aSharedResistorIsReachedByItsNameBySocketOrAlone() {
+        for (String line : List.of("TP 9.85", "vk 9.85", "9.85", "V3 9.85V", "9850mV")) {
+            assertThat(quad.parse(line)).as(line).containsExactly(Entry.measured(ReadingKind.SENSE_VOLTS, "TP", 9.85));
+        }
+    }
+
+    @Test
+    void notesRunToTheEndOfTheLine() {
+        assertThat(pair.parse("note V1 glows 40 % redder").get(0).words()).isEqualTo("V1 glows 40 % redder");
+        assertThat(pair.parse("mark before new tubes").get(0).kind()).isEqualTo(ReadingKind.MARK);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+            "'' | Nothing was typed", "V7 38 | This amp has no \u201cV7\u201d. Its sockets are V1, V2", "plate | has no number",
+            "38 | does not say where", "V1 NaN | is not understood", "V1 1e309 | too large", "plate 452 453 | more than one number",
+            "plate mains 452 | more than one kind", "rk 121 | Type rk off 121 if it was", "b+ 452 | read at the plate",
+            "V1 36.4mA | is wanted (mV)", "plate 452ohm | volts is wanted", "note | The note is empty", "on maybe | no time since",
+            "<script>alert(1)</script> | is not understood", "\uD83D\uDE00 | is not understood", "V1 38parsec | no unit known",
+            "ig2 2 | needs its unit", "ig2 2mV | Put them on the amp", ";;; | holds no reading", "V1 V2 38 | more than one place"})
+    void saysWhatWasWrongAndWhatToType(String line, String message) {
+        assertThatThrownBy(() -> pair.parse(line)).isInstanceOf(BadEntryException.class).hasMessageContaining(message);
+    }
+
+    @Test
+    void refusesTenThousandCharactersAndControlCharacters() {
+        assertThatThrownBy(() -> pair.parse("9".repeat(10_000))).hasMessageContaining("10000 characters; at most 500");
+        assertThatThrownBy(() -> pair.parse("V1 \u0000 38")).hasMessageContaining("cannot be shown");
+        assertThatThrownBy(() -> pair.parse(null)).hasMessageContaining("Nothing was typed");
+    }
+
+    @Test
+    void everyEntryCanBeTypedAgain() {
+        AmpSheet sheet = Amps.pair();
+        for (String line : List.of("V1 38.2mV", "V2 plate 451.5V", "mains 119.6V", "bias -46.8V", "rk off 121.3ohm", "plate 505V unloaded")) {
+            Entry entry = pair.parse(line).get(0);
+            assertThat(Plausibility.line(entry, sheet)).isEqualTo(line);
+        }
+    }
+}
