@@ -76,7 +76,7 @@ public final class Amps {
 
     public static StageIdle stage(AmpSheet sheet) {
         TubeType type = type(sheet.tubeType());
-        return new StageIdle(sheet, type, type.customaryRating());
+        return new StageIdle(sheet, type);
     }
 
     /** Readings typed one after another, half a minute apart from noon on. */

@@ -4,7 +4,9 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.RatingSystem;
+import yellowrail.core.tube.TubeType;
 
 /**
  * An amp as far as its idle is concerned.
@@ -42,6 +44,11 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
         }
     }
 
+    /** What it is in one line: {@code 2 × EL34 push-pull, fixed, adjustable}. */
+    public String inWords() {
+        return "%d \u00d7 %s %s, %s".formatted(sockets.size(), tubeType, topology.inWords(), bias.inWords());
+    }
+
     /** The test points, each once, in the order of the sockets. */
     public List<String> testPoints() {
         return List.copyOf(new LinkedHashSet<>(sockets.stream().map(Socket::testPoint).toList()));
@@ -59,5 +66,11 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
     public int tubesBeside(Socket socket) {
         return (int) sockets.stream()
                 .filter(other -> other.side() == socket.side() && other.channel() == socket.channel()).count();
+    }
+
+    /** The limits this amp's tubes are judged by: the builder's own figure, or the chosen system's, or the customary ones. */
+    public Rating rating(TubeType type) {
+        Rating chosen = type.rating(ratingSystem).orElse(type.customaryRating());
+        return ownPlateWatts.isPresent() ? chosen.withPlateWatts(ownPlateWatts.getAsDouble(), "on the amp sheet") : chosen;
     }
 }

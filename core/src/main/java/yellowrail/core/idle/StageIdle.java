@@ -30,14 +30,13 @@ public final class StageIdle {
     private final Judge judge;
 
     /**
-     * @param sheet  the amp
-     * @param type   the tube type in its sockets
-     * @param rating the limits it is judged by
+     * @param sheet the amp
+     * @param type  the tube type in its sockets
      */
-    public StageIdle(AmpSheet sheet, TubeType type, Rating rating) {
+    public StageIdle(AmpSheet sheet, TubeType type) {
         this.sheet = sheet;
         this.type = type;
-        this.rating = rating;
+        this.rating = sheet.rating(type);
         this.judge = new Judge(rating, sheet.target());
     }
 

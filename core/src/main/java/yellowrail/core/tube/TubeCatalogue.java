@@ -19,7 +19,7 @@ import yellowrail.core.quantity.Unit;
 
 /**
  * The tube types known to the application: the published ones that ship with it, and beside them whatever the builder
- * has added. A builder's type of the same name comes first; the published one stays what it is underneath.
+ * has added.
  */
 public final class TubeCatalogue {
 
@@ -39,10 +39,18 @@ public final class TubeCatalogue {
         return new TubeCatalogue(records("tube-types.csv").stream().map(row -> type(row, ratings)).toList());
     }
 
-    /** This catalogue with the builder's own types in front. */
+    /**
+     * This catalogue with the builder's own types. One that bears a published name adds its figures to that type as one
+     * more rating; the published ratings stay what they are, and stay the customary ones.
+     */
     public TubeCatalogue with(List<TubeType> own) {
-        List<TubeType> all = new ArrayList<>(own);
-        all.addAll(types);
+        List<TubeType> all = new ArrayList<>();
+        for (TubeType type : types) {
+            List<Rating> ratings = new ArrayList<>(type.ratings());
+            own.stream().filter(mine -> answersTo(type, key(mine.name()))).forEach(mine -> ratings.addAll(mine.ratings()));
+            all.add(type.with(ratings));
+        }
+        own.stream().filter(mine -> find(mine.name()).isEmpty()).forEach(all::add);
         return new TubeCatalogue(all);
     }
 
@@ -66,8 +74,7 @@ public final class TubeCatalogue {
         }
         String system = name.strip().substring(open + 1, name.strip().length() - 1);
         return find(name.substring(0, open)).flatMap(type -> RatingSystem.of(system.strip()).flatMap(type::rating)
-                .map(rating -> new TubeType(type.name(), type.aka(), type.kind(), type.heaterVolts(), type.heaterAmps(),
-                        type.base(), type.pins(), type.screenShare(), type.sizeMm(), List.of(rating))));
+                .map(rating -> type.with(List.of(rating))));
     }
 
     private static boolean answersTo(TubeType type, String wanted) {

@@ -37,6 +37,11 @@ public record TubeType(String name, List<String> aka, String kind, double heater
         }
     }
 
+    /** This type with other ratings. */
+    public TubeType with(List<Rating> others) {
+        return new TubeType(name, aka, kind, heaterVolts, heaterAmps, base, pins, screenShare, sizeMm, others);
+    }
+
     public Rating customaryRating() {
         return ratings.get(0);
     }

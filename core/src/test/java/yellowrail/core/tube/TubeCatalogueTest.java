@@ -37,12 +37,20 @@ class TubeCatalogueTest {
     }
 
     @Test
-    void theBuildersOwnComesFirstAndThePublishedOneStays() {
+    void theBuildersFigureIsOneMoreRatingAndThePublishedOnesStay() {
         TubeType published = catalogue.find("EL84").orElseThrow();
-        Rating own = published.customaryRating().withPlateWatts(13.5, "maker\u2019s sheet");
-        TubeType mine = new TubeType("EL84", List.of(), "pentode", 6.3, 0.76, "noval", published.pins(), 0.1, "", List.of(own));
-        assertThat(catalogue.with(List.of(mine)).find("EL84").orElseThrow().customaryRating().plateWatts()).isEqualTo(13.5);
-        assertThat(catalogue.find("EL84").orElseThrow().customaryRating().plateWatts()).isEqualTo(12);
+        TubeType mine = published.with(List.of(published.customaryRating().withPlateWatts(13.5, "maker\u2019s sheet")));
+        TubeType merged = catalogue.with(List.of(mine)).find("6BQ5").orElseThrow();
+        assertThat(merged.customaryRating()).isEqualTo(published.customaryRating());
+        assertThat(merged.rating(RatingSystem.OWN)).map(Rating::plateWatts).contains(13.5);
+        assertThat(catalogue.find("EL84").orElseThrow().rating(RatingSystem.OWN)).isEmpty();
+    }
+
+    @Test
+    void aTypeOfTheBuildersIsFoundBesideThePublishedOnes() {
+        TubeType mine = new TubeType("X100", List.of(), "pentode", 6.3, 1.2, "octal", "", 0.1, "",
+                List.of(catalogue.find("EL34").orElseThrow().customaryRating()));
+        assertThat(catalogue.with(List.of(mine)).find("x100")).contains(mine);
     }
 
     @Test

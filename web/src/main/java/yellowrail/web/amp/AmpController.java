@@ -1,0 +1,104 @@
+package yellowrail.web.amp;
+
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.web.form.Faults;
+import yellowrail.web.layout.Rail;
+import yellowrail.web.tubes.TubeService;
+
+/** The amp sheet: shown, made, edited. */
+@Controller
+class AmpController {
+
+    private final AmpService amps;
+    private final TubeService tubes;
+
+    AmpController(AmpService amps, TubeService tubes) {
+        this.amps = amps;
+        this.tubes = tubes;
+    }
+
+    @GetMapping("/amps/{id}")
+    ModelAndView sheet(@PathVariable long id) {
+        Amp amp = amps.newest(id);
+        return new ModelAndView("amp/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), "Plan"))
+                .addObject("view", AmpView.of(amp, tubes.catalogue()));
+    }
+
+    @GetMapping("/amps/new")
+    ModelAndView blank() {
+        return form("/amps", new AmpFormDraft(tubes.catalogue()).first(), new Faults());
+    }
+
+    @PostMapping("/amps")
+    ModelAndView create(@ModelAttribute AmpForm form) {
+        Faults faults = new Faults();
+        AmpSheet sheet = new AmpFormReader(form, tubes.catalogue(), faults).sheet();
+        if (faults.any()) {
+            return refused(form("/amps", form, faults), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        return new ModelAndView("redirect:/amps/" + amps.create(sheet));
+    }
+
+    @GetMapping("/amps/{id}/edit")
+    ModelAndView edit(@PathVariable long id) {
+        Amp amp = amps.newest(id);
+        return form("/amps/" + id, AmpFormWriter.form(amp.sheet(), amp.version()), new Faults());
+    }
+
+    @PostMapping("/amps/{id}")
+    ModelAndView save(@PathVariable long id, @ModelAttribute AmpForm form) {
+        amps.newest(id);
+        Faults faults = new Faults();
+        AmpSheet sheet = new AmpFormReader(form, tubes.catalogue(), faults).sheet();
+        if (faults.any()) {
+            return refused(form("/amps/" + id, form, faults), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        Optional<Integer> saved = amps.save(id, form.version(), sheet);
+        return saved.isPresent() ? new ModelAndView("redirect:/amps/" + id) : conflict(id, form);
+    }
+
+    /** Somebody else saved in the meantime: what was typed stays in the form, what is stored is shown beside it. */
+    private ModelAndView conflict(long id, AmpForm form) {
+        Amp stored = amps.newest(id);
+        AmpForm theirs = AmpFormWriter.form(stored.sheet(), stored.version());
+        AmpForm mine = new AmpForm(stored.version(), form.name(), form.notes(), form.quirks(), form.stage(), form.sockets(), form.pots(),
+                form.current(), form.plate(), form.screen(), form.meter(), form.target());
+        return refused(form("/amps/" + id, mine, new Faults()).addObject("conflict", FormDifference.between(theirs, mine)), HttpStatus.CONFLICT);
+    }
+
+    /** The form again after a choice that others follow from. */
+    @PostMapping("/amps/form")
+    ModelAndView redraw(@ModelAttribute AmpForm form, @RequestParam(defaultValue = "") String changed,
+                        @RequestParam(defaultValue = "/amps") String action,
+                        @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        String safeAction = action.matches("/amps(/\\d{1,18})?") ? action : "/amps";
+        ModelAndView page = form(safeAction, new AmpFormDraft(tubes.catalogue()).redrawn(form, changed), new Faults());
+        if (htmx != null) {
+            page.setViewName("amp/form :: fields");
+        }
+        return page;
+    }
+
+    private ModelAndView form(String action, AmpForm form, Faults faults) {
+        TubeCatalogue catalogue = tubes.catalogue();
+        String title = action.equals("/amps") ? "A new amp" : "Edit the sheet";
+        return new ModelAndView("amp/form").addObject("rail", Rail.plain(title)).addObject("action", action)
+                .addObject("form", form).addObject("faults", faults).addObject("choices", AmpChoices.of(catalogue, form));
+    }
+
+    private static ModelAndView refused(ModelAndView page, HttpStatus status) {
+        page.setStatus(status);
+        return page;
+    }
+}

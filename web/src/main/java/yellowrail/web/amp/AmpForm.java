@@ -1,0 +1,68 @@
+package yellowrail.web.amp;
+
+import java.util.List;
+import java.util.Objects;
+
+/**
+ * An amp sheet as typed: every field the text it was, so that nothing is lost when something is wrong with it.
+ * {@link AmpFormWriter} fills it from a sheet, {@link AmpFormReader} makes a sheet of it.
+ */
+record AmpForm(int version, String name, String notes, String quirks, Stage stage, List<SocketRow> sockets, List<PotRow> pots,
+               Current current, Plate plate, Screen screen, Meter meter, Window target) {
+
+    /** What decides most of the rest. */
+    record Stage(String topology, String tubeType, String ratingSystem, String ownPlateWatts, String tubes, String stereo, String bias) {
+
+        boolean isStereo() {
+            return "on".equals(stereo);
+        }
+    }
+
+    /** A socket's row. */
+    record SocketRow(String label, String side, String channel, String testPoint) {
+    }
+
+    /** A pot's row; one without a name does not count. */
+    record PotRow(String name, String action, String acts, String hotter, String verified) {
+
+        static PotRow blank() {
+            return new PotRow("", "ALL", "", "UNKNOWN", "");
+        }
+
+        boolean isBlank() {
+            return name == null || name.isBlank();
+        }
+    }
+
+    /** How current is read. */
+    record Current(String method, String ohms, String tolerance, String shows, String copperCold, String copperHot,
+                   String otherMilliamps) {
+    }
+
+    /** Where plate voltage is read. */
+    record Plate(String point, String reference, String halfPrimaryOhms) {
+    }
+
+    /** How screen current is counted. */
+    record Screen(String way, String stopperOhms, String connection, String tap) {
+    }
+
+    /** The meter, the mains and the clock. */
+    record Meter(String percent, String digits, String lastVolts, String lastSense, String mainsVolts, String settleMinutes) {
+    }
+
+    /** The school and its window. */
+    record Window(String school, String low, String aim, String high) {
+    }
+
+    AmpForm {
+        sockets = sockets == null ? List.of() : sockets.stream().filter(Objects::nonNull).toList();
+        pots = pots == null ? List.of() : pots.stream().filter(Objects::nonNull).toList();
+        stage = stage != null ? stage : new Stage("", "", "", "", "", "", "");
+        current = current != null ? current : new Current("", "", "", "", "", "", "");
+        plate = plate != null ? plate : new Plate("", "", "");
+        screen = screen != null ? screen : new Screen("", "", "", "");
+        meter = meter != null ? meter : new Meter("", "", "", "", "", "");
+        target = target != null ? target : new Window("", "", "", "");
+    }
+}

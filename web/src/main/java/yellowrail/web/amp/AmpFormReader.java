@@ -1,0 +1,204 @@
+package yellowrail.web.amp;
+
+import static yellowrail.core.quantity.Quantity.quote;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.Set;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Channel;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.MeterAccuracy;
+import yellowrail.core.amp.PlateSense;
+import yellowrail.core.amp.Pot;
+import yellowrail.core.amp.School;
+import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.amp.Side;
+import yellowrail.core.amp.Socket;
+import yellowrail.core.amp.Target;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.reading.EntryLine;
+import yellowrail.core.tube.RatingSystem;
+import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.tube.TubeType;
+import yellowrail.web.form.Faults;
+import yellowrail.web.form.FieldReader;
+
+/** Makes a sheet of what was typed, and finds every fault in it in one pass. */
+final class AmpFormReader {
+
+    private static final int LONGEST_NAME = 80;
+    private static final int LONGEST_NOTES = 4000;
+    private static final int MOST_POTS = 12;
+
+    private final AmpForm form;
+    private final TubeCatalogue catalogue;
+    private final Faults faults;
+    private final FieldReader read;
+
+    AmpFormReader(AmpForm form, TubeCatalogue catalogue, Faults faults) {
+        this.form = form;
+        this.catalogue = catalogue;
+        this.faults = faults;
+        this.read = new FieldReader(faults);
+    }
+
+    /** @return the sheet; it counts only if no fault was found */
+    AmpSheet sheet() {
+        String name = read.requiredWords("name", form.name(), LONGEST_NAME, "a name for the amp");
+        Topology topology = read.choice("stage.topology", form.stage().topology(), Topology.class);
+        BiasKind bias = read.choice("stage.bias", form.stage().bias(), BiasKind.class);
+        TubeType type = catalogue.find(form.stage().tubeType() == null ? "" : form.stage().tubeType()).orElse(null);
+        if (type == null) {
+            faults.add("stage.tubeType", "%s is not in the catalogue. Choose one that is, or add it under Tube types."
+                    .formatted(quote(form.stage().tubeType() == null ? "" : form.stage().tubeType())));
+        }
+        RatingSystem system = read.choice("stage.ratingSystem", form.stage().ratingSystem(), RatingSystem.class);
+        if (type != null && type.rating(system).isEmpty()) {
+            faults.add("stage.ratingSystem", "The %s has no %s rating; it has %s.".formatted(type.name(), system.inWords(),
+                    String.join(", ", type.ratings().stream().map(rating -> rating.system().inWords()).toList())));
+        }
+        List<Socket> sockets = sockets(topology);
+        CurrentSense current = current();
+        return new AmpSheet(name, read.words("notes", form.notes(), LONGEST_NOTES), read.words("quirks", form.quirks(), LONGEST_NOTES),
+                topology, type == null ? "" : type.name(), system, read.number("stage.ownPlateWatts", form.stage().ownPlateWatts(), Unit.WATT, 0.5, 1000),
+                sockets, bias, pots(), current, plate(), screen(), meter(current.shows()),
+                read.required("meter.mainsVolts", form.meter().mainsVolts(), Unit.VOLT, 80, 280),
+                settleMinutes(), target(current.shows()));
+    }
+
+    private double settleMinutes() {
+        return Unit.MINUTE.fromSi(read.required("meter.settleMinutes", form.meter().settleMinutes(), Unit.MINUTE, 0, 240));
+    }
+
+    private List<Socket> sockets(Topology topology) {
+        List<Socket> sockets = new ArrayList<>();
+        Set<String> labels = new HashSet<>();
+        if (form.sockets().isEmpty() || form.sockets().size() > AmpSheet.MOST_SOCKETS) {
+            faults.add("stage.tubes", "An amp has 1 to %d power sockets.".formatted(AmpSheet.MOST_SOCKETS));
+            return List.of(new Socket("V1", Side.SINGLE, Channel.MONO, "V1"));
+        }
+        for (int i = 0; i < form.sockets().size(); i++) {
+            AmpForm.SocketRow row = form.sockets().get(i);
+            String field = "sockets[" + i + "].";
+            String label = label(field + "label", row.label(), "a label, such as V" + (i + 1));
+            if (!labels.add(label.toUpperCase(Locale.ROOT))) {
+                faults.add(field + "label", "%s is used twice; each socket needs its own label.".formatted(quote(label)));
+            }
+            Side side = read.choice(field + "side", row.side(), Side.class);
+            if ((side == Side.SINGLE) != (topology == Topology.SINGLE_ENDED)) {
+                faults.add(field + "side", topology == Topology.SINGLE_ENDED ? "In a single-ended amp every tube is single."
+                        : "In a push-pull amp a tube is push or pull.");
+            }
+            String point = row.testPoint() == null || row.testPoint().isBlank() ? label
+                    : label(field + "testPoint", row.testPoint(), "a test point");
+            sockets.add(new Socket(label, side, read.choice(field + "channel", row.channel(), Channel.class), point));
+        }
+        points(sockets);
+        return sockets;
+    }
+
+    /** A test point is its own socket's, or has a name that no socket has. */
+    private void points(List<Socket> sockets) {
+        for (int i = 0; i < sockets.size(); i++) {
+            Socket socket = sockets.get(i);
+            boolean another = sockets.stream().anyMatch(other -> other != socket && other.label().equalsIgnoreCase(socket.testPoint())
+                    && !other.testPoint().equalsIgnoreCase(socket.testPoint()));
+            if (another) {
+                faults.add("sockets[" + i + "].testPoint", "%s is a socket that reads elsewhere; give the test point another name."
+                        .formatted(quote(socket.testPoint())));
+            }
+        }
+    }
+
+    private String label(String field, String text, String what) {
+        String label = read.requiredWords(field, text, 8, what);
+        if (!label.isEmpty() && !label.matches("[A-Za-z][A-Za-z0-9.-]*")) {
+            faults.add(field, "%s cannot be typed at the bench; begin with a letter, then letters and digits.".formatted(quote(label)));
+        } else if (EntryLine.isReserved(label)) {
+            faults.add(field, "%s means something else on the entry line; choose another label.".formatted(quote(label)));
+        }
+        return label;
+    }
+
+    private List<Pot> pots() {
+        List<Pot> pots = new ArrayList<>();
+        if (form.pots().size() > MOST_POTS) {
+            faults.add("pots[0].name", "At most %d pots fit here.".formatted(MOST_POTS));
+            return pots;
+        }
+        for (int i = 0; i < form.pots().size(); i++) {
+            AmpForm.PotRow row = form.pots().get(i);
+            String field = "pots[" + i + "].";
+            if (!row.isBlank()) {
+                pots.add(new Pot(read.words(field + "name", row.name(), 24), read.choice(field + "action", row.action(), Pot.Action.class),
+                        read.words(field + "acts", row.acts(), 40), read.choice(field + "hotter", row.hotter(), Pot.Turn.class),
+                        "on".equals(row.verified())));
+            }
+        }
+        return pots;
+    }
+
+    private CurrentSense current() {
+        CurrentMethod method = read.choice("current.method", form.current().method(), CurrentMethod.class);
+        Unit shows = read.choice("current.shows", form.current().shows(), Unit.class);
+        if (shows != Unit.MILLIVOLT && shows != Unit.VOLT && shows != Unit.MILLIAMP) {
+            faults.add("current.shows", "The meter at the test point shows mV, V or mA.");
+            shows = Unit.MILLIVOLT;
+        }
+        OptionalDouble ohms = read.number("current.ohms", form.current().ohms(), Unit.OHM, 0.01, 100_000);
+        if (shows != Unit.MILLIAMP && (form.current().ohms() == null || form.current().ohms().isBlank())) {
+            faults.add("current.ohms", "The meter shows %s here, so the resistance is needed to turn that into a current.".formatted(shows));
+        }
+        if (shows == Unit.MILLIAMP && method.acrossResistance() && method != CurrentMethod.STAGE_TEST_POINT) {
+            faults.add("current.shows", "Across a resistance the meter shows mV or V; with mA choose an adapter or a panel meter.");
+        }
+        OptionalDouble tolerance = read.number("current.tolerance", form.current().tolerance(), Unit.PERCENT, 0, 50);
+        return new CurrentSense(method, ohms, tolerance.orElse(0), shows,
+                read.number("current.copperCold", form.current().copperCold(), Unit.CELSIUS, -20, 80).orElse(CurrentSense.ROOM),
+                read.number("current.copperHot", form.current().copperHot(), Unit.CELSIUS, -20, 180),
+                read.number("current.otherMilliamps", form.current().otherMilliamps(), Unit.MILLIAMP, 0, 2000));
+    }
+
+    private PlateSense plate() {
+        return new PlateSense(read.choice("plate.point", form.plate().point(), PlateSense.Point.class),
+                read.choice("plate.reference", form.plate().reference(), PlateSense.Reference.class),
+                read.number("plate.halfPrimaryOhms", form.plate().halfPrimaryOhms(), Unit.OHM, 0.1, 5000));
+    }
+
+    private ScreenSense screen() {
+        ScreenSense.Connection connection = read.choice("screen.connection", form.screen().connection(), ScreenSense.Connection.class);
+        OptionalDouble tap = read.number("screen.tap", form.screen().tap(), Unit.PERCENT, 1, 99);
+        if (connection == ScreenSense.Connection.ULTRALINEAR && (form.screen().tap() == null || form.screen().tap().isBlank())) {
+            faults.add("screen.tap", "An ultralinear stage has a tap; type its percent of the half primary, such as 40.");
+        }
+        return new ScreenSense(read.choice("screen.way", form.screen().way(), ScreenSense.Way.class),
+                read.number("screen.stopperOhms", form.screen().stopperOhms(), Unit.OHM, 1, 100_000), connection, tap);
+    }
+
+    private MeterAccuracy meter(Unit shows) {
+        return new MeterAccuracy(read.required("meter.percent", form.meter().percent(), Unit.PERCENT, 0, 20),
+                read.count("meter.digits", form.meter().digits(), 0, 100),
+                read.required("meter.lastVolts", form.meter().lastVolts(), Unit.VOLT, 0, 10), read.required("meter.lastSense", form.meter().lastSense(), shows, 0, 100));
+    }
+
+    private Target target(Unit shows) {
+        School school = read.choice("target.school", form.target().school(), School.class);
+        Unit unit = AmpFormWriter.windowUnit(school, shows);
+        double most = unit == Unit.PERCENT ? 100 : 5000;
+        double low = read.required("target.low", form.target().low(), unit, 0, most);
+        double aim = read.required("target.aim", form.target().aim(), unit, 0, most);
+        double high = read.required("target.high", form.target().high(), unit, 0, most);
+        if (low <= aim && aim <= high && low < high) {
+            return new Target(school, low, aim, high);
+        }
+        faults.add("target.aim", "The window runs from cold to hot: the aim lies between the two.");
+        return Target.FIXED_BIAS;
+    }
+}

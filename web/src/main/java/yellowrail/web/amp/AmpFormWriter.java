@@ -1,0 +1,57 @@
+package yellowrail.web.amp;
+
+import java.util.OptionalDouble;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Channel;
+import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.School;
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
+
+/** Fills the form from a sheet, in the units the form asks in. */
+final class AmpFormWriter {
+
+    private AmpFormWriter() {
+    }
+
+    static AmpForm form(AmpSheet sheet, int version) {
+        CurrentSense current = sheet.current();
+        Unit window = windowUnit(sheet.target().school(), current.shows());
+        return new AmpForm(version, sheet.name(), sheet.notes(), sheet.quirks(),
+                new AmpForm.Stage(sheet.topology().name(), sheet.tubeType(), sheet.ratingSystem().name(), shown(sheet.ownPlateWatts(), Unit.WATT),
+                        String.valueOf(sheet.sockets().size()),
+                        sheet.sockets().stream().anyMatch(socket -> socket.channel() != Channel.MONO) ? "on" : "", sheet.bias().name()),
+                sheet.sockets().stream().map(socket -> new AmpForm.SocketRow(socket.label(), socket.side().name(),
+                        socket.channel().name(), socket.testPoint())).toList(),
+                sheet.pots().stream().map(pot -> new AmpForm.PotRow(pot.name(), pot.action().name(), pot.acts(), pot.hotter().name(),
+                        pot.verified() ? "on" : "")).toList(),
+                new AmpForm.Current(current.method().name(), shown(current.ohms(), Unit.OHM), shown(current.tolerance(), Unit.PERCENT),
+                        current.shows().name(), shown(current.copperCold(), Unit.CELSIUS), shown(current.copperHot(), Unit.CELSIUS),
+                        shown(current.otherAmps(), Unit.MILLIAMP)),
+                new AmpForm.Plate(sheet.plate().point().name(), sheet.plate().reference().name(), shown(sheet.plate().halfPrimaryOhms(), Unit.OHM)),
+                new AmpForm.Screen(sheet.screen().way().name(), shown(sheet.screen().stopperOhms(), Unit.OHM),
+                        sheet.screen().connection().name(), shown(sheet.screen().tap(), Unit.PERCENT)),
+                new AmpForm.Meter(shown(sheet.meter().ofReading(), Unit.PERCENT), Figures.plain(sheet.meter().digits()),
+                        shown(sheet.meter().lastOfVolts(), Unit.VOLT), shown(sheet.meter().lastOfSense(), current.shows()),
+                        shown(sheet.mainsVolts(), Unit.VOLT), Figures.plain(sheet.settleMinutes())),
+                new AmpForm.Window(sheet.target().school().name(), shown(sheet.target().low(), window),
+                        shown(sheet.target().aim(), window), shown(sheet.target().high(), window)));
+    }
+
+    /** What a school's window is told in. */
+    static Unit windowUnit(School school, Unit shows) {
+        return switch (school.basis()) {
+            case PERCENT -> Unit.PERCENT;
+            case MILLIAMPS -> Unit.MILLIAMP;
+            case TEST_POINT -> shows;
+        };
+    }
+
+    private static String shown(OptionalDouble si, Unit unit) {
+        return si.isPresent() ? shown(si.getAsDouble(), unit) : "";
+    }
+
+    private static String shown(double si, Unit unit) {
+        return Figures.plain(unit.fromSi(si));
+    }
+}

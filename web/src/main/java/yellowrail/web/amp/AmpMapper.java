@@ -1,0 +1,21 @@
+package yellowrail.web.amp;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+
+@Mapper
+interface AmpMapper {
+
+    long addAmp();
+
+    /** @return 1, or 0 if that version was saved by somebody else in the meantime */
+    int addSheet(@Param("ampId") long ampId, @Param("version") int version, @Param("sheet") String sheet);
+
+    Optional<AmpRow> newest(@Param("ampId") long ampId);
+
+    Optional<AmpRow> version(@Param("ampId") long ampId, @Param("version") int version);
+
+    List<AmpRow> all();
+}

@@ -1,0 +1,65 @@
+package yellowrail.web.amp;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.web.database.JsonColumn;
+import yellowrail.web.layout.NotFoundException;
+
+/** Keeps amps and every version of their sheets. */
+@Service
+public class AmpService {
+
+    private final AmpMapper mapper;
+    private final JsonColumn json;
+
+    AmpService(AmpMapper mapper, JsonColumn json) {
+        this.mapper = mapper;
+        this.json = json;
+    }
+
+    @Transactional(readOnly = true)
+    public List<Amp> all() {
+        return mapper.all().stream().map(this::amp).toList();
+    }
+
+    /** @throws NotFoundException if there is no such amp */
+    @Transactional(readOnly = true)
+    public Amp newest(long id) {
+        return mapper.newest(id).map(this::amp).orElseThrow(() -> new NotFoundException("There is no amp " + id + "."));
+    }
+
+    /** @throws NotFoundException if there is no such amp or version */
+    @Transactional(readOnly = true)
+    public Amp version(long id, int version) {
+        return mapper.version(id, version).map(this::amp)
+                .orElseThrow(() -> new NotFoundException("There is no version %d of amp %d.".formatted(version, id)));
+    }
+
+    @Transactional
+    public long create(AmpSheet sheet) {
+        long id = mapper.addAmp();
+        mapper.addSheet(id, 1, json.write(sheet));
+        return id;
+    }
+
+    /**
+     * Saves a sheet that was edited from a version.
+     *
+     * @return the version now saved, or empty if somebody else has saved one in the meantime; then nothing is changed
+     */
+    @Transactional
+    public Optional<Integer> save(long id, int editedFrom, AmpSheet sheet) {
+        if (newest(id).version() != editedFrom) {
+            return Optional.empty();
+        }
+        int version = editedFrom + 1;
+        return mapper.addSheet(id, version, json.write(sheet)) == 1 ? Optional.of(version) : Optional.empty();
+    }
+
+    private Amp amp(AmpRow row) {
+        return new Amp(row.ampId(), row.version(), row.savedAt(), json.read(row.sheet(), AmpSheet.class));
+    }
+}

@@ -1,0 +1,65 @@
+package yellowrail.web.demo;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.EntryOutcome;
+import yellowrail.web.run.RunService;
+import yellowrail.web.tubes.TubeService;
+
+/** Fills an empty database with a made-up workshop, its readings typed in the way a builder types them. */
+@Component
+@ConditionalOnProperty("yellow-rail.demo")
+class DemoData implements ApplicationRunner {
+
+    private static final String WHO = "bench";
+
+    private final AmpService amps;
+    private final RunService runs;
+    private final TubeService tubes;
+    private final Clock clock;
+
+    DemoData(AmpService amps, RunService runs, TubeService tubes, Clock clock) {
+        this.amps = amps;
+        this.runs = runs;
+        this.tubes = tubes;
+        this.clock = clock;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (!amps.all().isEmpty()) {
+            return;
+        }
+        DemoAmps demo = new DemoAmps(tubes.catalogue());
+        play(demo.coldPair(), 14, "mark as found", "mains 119.6", "V1 24.1", "V2 22.3", "plate 463", "bias -50.2", "note RANGE a quarter turn clockwise",
+                "V1 31.0", "V2 28.8", "plate 456.5", "mark after the first turn", "note a little more", "bias -46.8", "V1 36.4", "V2 33.9", "plate 452");
+        play(demo.quad(), 12, "rk off 61.4", "mains 120.4", "vk 9.85", "plate 311");
+        play(demo.stereo(), 11, "mains 120.1", "L 0.93", "plate 438", "R 0.98", "bias -36.4");
+        play(demo.single(), 15, "mains 119.9", "V1 31.2", "plate 402");
+        play(demo.overRating(), 12, "mains 123.8", "V1 38.9", "V2 36.2", "plate 347", "screen 318");
+        play(demo.mismatched(), 13, "mains 120.2", "BLUE 4.35", "BROWN 3.52", "plate 446");
+        play(demo.halfDone(), 4, "mains 119.8", "V1 412", "note waiting for the second probe");
+    }
+
+    /** Enters the lines half a minute apart, the last of them now. */
+    private void play(AmpSheet sheet, int minutesOn, String... lines) {
+        long run = runs.begin(amps.create(sheet)).id();
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        enter(run, "on " + minutesOn, now.minusSeconds(30L * lines.length));
+        for (int i = 0; i < lines.length; i++) {
+            enter(run, lines[i], now.minusSeconds(30L * (lines.length - 1 - i)));
+        }
+    }
+
+    private void enter(long run, String line, OffsetDateTime taken) {
+        if (!(runs.enter(run, line, WHO, false, taken) instanceof EntryOutcome.Accepted)) {
+            throw new IllegalStateException("the demo line %s was not accepted".formatted(line));
+        }
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * The application around the core: one package per feature. {@link yellowrail.web.YellowRail} starts it.
+ */
+package yellowrail.web;

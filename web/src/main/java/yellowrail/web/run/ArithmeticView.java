@@ -1,0 +1,42 @@
+package yellowrail.web.run;
+
+import java.util.List;
+import yellowrail.core.idle.Derivation;
+import yellowrail.core.idle.IdleFigures;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.quantity.Estimate;
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.Rating;
+
+/** How one tube's verdict came about, opened. */
+record ArithmeticView(TubeCard card, String window, String rating, List<Derivation.Step> steps, List<Input> inputs, String plusMinus,
+                      String improvement) {
+
+    /** A number put in, where it is from, and its part in the uncertainty. */
+    record Input(String symbol, String name, String value, String plusMinus, String source, String share, String watts) {
+    }
+
+    static ArithmeticView of(TubeIdle tube, StageIdle stage) {
+        TubeCard card = TubeCard.of(tube, stage.sheet().current().shows());
+        Rating rating = stage.rating();
+        String limit = Figures.watts(rating.plateWatts()) + " (" + rating.provenance() + ")";
+        String window = "%s: aim between the edges of the amp sheet; the rating caps it".formatted(stage.sheet().target().school().inWords());
+        if (tube.figures().isEmpty()) {
+            return new ArithmeticView(card, window, limit, List.of(), List.of(), "", "");
+        }
+        IdleFigures figures = tube.figures().get();
+        Derivation derivation = new Derivation(figures, rating);
+        Estimate watts = figures.dissipation();
+        return new ArithmeticView(card, window, limit, derivation.steps(),
+                figures.inputs().stream().filter(input -> !input.symbol().isEmpty()).map(input -> {
+                    var part = watts.contributions().stream().filter(each -> each.input() == input).findFirst();
+                    return new Input(input.symbol(), input.name(), Figures.in(input.unit(), input.value()),
+                            "\u00b1 " + Figures.plusMinus(input.plusMinus(), input.unit()) + " " + input.unit(), input.source(),
+                            part.map(each -> Figures.fixed(100 * each.share(), 0) + " %").orElse("0 %"),
+                            part.map(each -> "\u00b1 " + Figures.plusMinus(each.plusMinus(), Unit.WATT) + " W").orElse("none"));
+                }).toList(),
+                "\u00b1 " + Figures.plusMinus(watts.plusMinus(), Unit.WATT) + " W", derivation.improvement().orElse(""));
+    }
+}

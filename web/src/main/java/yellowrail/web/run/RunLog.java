@@ -1,0 +1,28 @@
+package yellowrail.web.run;
+
+import java.util.List;
+import yellowrail.core.reading.Moment;
+import yellowrail.core.reading.Reading;
+
+/**
+ * The recent part of a log.
+ *
+ * @param before what counted before the first of the rows
+ * @param rows   in the order of entry, struck ones among them
+ * @param total  how many the whole log has
+ */
+record RunLog(Moment before, List<ReadingRow> rows, long total) {
+
+    /** The readings that count, in the order of entry. */
+    List<Reading> readings() {
+        return rows.stream().filter(row -> !row.struck()).map(ReadingRow::reading).toList();
+    }
+
+    Moment now() {
+        Moment moment = before;
+        for (Reading reading : readings()) {
+            moment = moment.after(reading);
+        }
+        return moment;
+    }
+}

@@ -1,0 +1,33 @@
+package yellowrail.web.run;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+
+@Mapper
+interface RunMapper {
+
+    Optional<Run> run(@Param("id") long id);
+
+    Optional<Run> newestOf(@Param("ampId") long ampId);
+
+    List<Run> ofAmp(@Param("ampId") long ampId);
+
+    /** Begins a run unless one is open. */
+    void begin(@Param("ampId") long ampId);
+
+    void close(@Param("id") long id, @Param("version") int version);
+
+    int add(NewReading reading);
+
+    Optional<ReadingRow> row(@Param("runId") long runId, @Param("id") long id);
+
+    /** The newest rows, newest first, struck ones among them. */
+    List<ReadingRow> newest(@Param("runId") long runId, @Param("before") long before, @Param("limit") int limit);
+
+    /** Of each kind at each place the last one up to a row, struck ones left out. */
+    List<ReadingRow> latestOfEach(@Param("runId") long runId, @Param("upTo") long upTo);
+
+    long count(@Param("runId") long runId);
+}

@@ -1,0 +1,58 @@
+package yellowrail.web.tubes;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.tube.RatingSystem;
+import yellowrail.core.tube.TubeType;
+import yellowrail.web.form.Faults;
+import yellowrail.web.layout.Rail;
+
+/** The catalogue page and the form for the builder's own figures. */
+@Controller
+class TubeController {
+
+    private final TubeService tubes;
+
+    TubeController(TubeService tubes) {
+        this.tubes = tubes;
+    }
+
+    @GetMapping("/tubes")
+    String catalogue(Model model) {
+        model.addAttribute("rail", Rail.plain("Tube types"));
+        model.addAttribute("rows", tubes.catalogue().types().stream().flatMap(TubeRow::of).toList());
+        return "tubes/page";
+    }
+
+    /** The form, empty or with the figures of a type to start from. */
+    @GetMapping("/tubes/own")
+    ModelAndView form(@RequestParam(defaultValue = "") String from) {
+        TubeForm form = tubes.catalogue().find(from)
+                .map(type -> TubeForm.of(type, type.rating(RatingSystem.OWN).orElse(type.customaryRating()))).orElse(TubeForm.empty());
+        return form(form, new Faults());
+    }
+
+    @PostMapping("/tubes/own")
+    ModelAndView save(@ModelAttribute TubeForm form) {
+        Faults faults = new Faults();
+        TubeType own = form.type(faults);
+        if (faults.any()) {
+            ModelAndView again = form(form, faults);
+            again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+            return again;
+        }
+        tubes.save(own);
+        return new ModelAndView("redirect:/tubes");
+    }
+
+    private static ModelAndView form(TubeForm form, Faults faults) {
+        return new ModelAndView("tubes/form").addObject("rail", Rail.plain("Your own tube figures"))
+                .addObject("form", form).addObject("faults", faults);
+    }
+}

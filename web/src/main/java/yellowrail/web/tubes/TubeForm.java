@@ -1,0 +1,54 @@
+package yellowrail.web.tubes;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.Rating;
+import yellowrail.core.tube.RatingSystem;
+import yellowrail.core.tube.TubeType;
+import yellowrail.web.form.Faults;
+import yellowrail.web.form.FieldReader;
+
+/** A tube type as typed: a type of the builder's, or another maker's figures for a published one. */
+record TubeForm(String name, String kind, String heaterVolts, String heaterAmps, String base, String pins, String screenShare,
+                String plateWatts, String plateVolts, String screenWatts, String screenVolts, String cathodeMilliamps,
+                String gridLeakFixed, String gridLeakCathode, String source) {
+
+    static TubeForm empty() {
+        return new TubeForm("", "pentode", "6.3", "", "octal", "", "5", "", "", "", "", "", "", "", "");
+    }
+
+    /** Prefilled from a type, for another maker's figures. */
+    static TubeForm of(TubeType type, Rating rating) {
+        return new TubeForm(type.name(), type.kind(), Figures.plain(type.heaterVolts()), Figures.plain(type.heaterAmps()), type.base(),
+                type.pins(), Figures.plain(100 * type.screenShare()), Figures.plain(rating.plateWatts()), shown(rating.plateVolts(), Unit.VOLT),
+                shown(rating.screenWatts(), Unit.WATT), shown(rating.screenVolts(), Unit.VOLT), shown(rating.cathodeAmps(), Unit.MILLIAMP),
+                shown(rating.gridLeakFixed(), Unit.KILOHM), shown(rating.gridLeakCathode(), Unit.KILOHM), "");
+    }
+
+    private static String shown(OptionalDouble si, Unit unit) {
+        return si.isPresent() ? Figures.plain(unit.fromSi(si.getAsDouble())) : "";
+    }
+
+    TubeType type(Faults faults) {
+        FieldReader read = new FieldReader(faults);
+        String typed = read.requiredWords("name", name, 24, "the type number, such as EL34");
+        if (!typed.isEmpty() && !typed.matches("[\\p{L}\\p{N}][\\p{L}\\p{N} ./-]*")) {
+            faults.add("name", "A type number has letters, digits, spaces, points and dashes only.");
+        }
+        if (!List.of("pentode", "beam", "triode").contains(kind)) {
+            faults.add("kind", "Choose pentode, beam or triode.");
+        }
+        double share = Math.min(0.4, read.required("screenShare", screenShare, Unit.PERCENT, 0, 40));
+        Rating rating = new Rating(RatingSystem.OWN, read.number("plateVolts", plateVolts, Unit.VOLT, 50, 5000),
+                read.number("screenVolts", screenVolts, Unit.VOLT, 50, 2000), Math.max(0.5, read.required("plateWatts", plateWatts, Unit.WATT, 0.5, 1000)),
+                read.number("screenWatts", screenWatts, Unit.WATT, 0.1, 100), read.number("cathodeMilliamps", cathodeMilliamps, Unit.MILLIAMP, 1, 2000),
+                read.number("gridLeakFixed", gridLeakFixed, Unit.KILOHM, 1, 10_000),
+                read.number("gridLeakCathode", gridLeakCathode, Unit.KILOHM, 1, 10_000), true,
+                read.requiredWords("source", source, 80, "where the figures come from, such as the maker\u2019s sheet"));
+        return new TubeType(typed, List.of(), kind, read.required("heaterVolts", heaterVolts, Unit.VOLT, 1, 50),
+                read.required("heaterAmps", heaterAmps, Unit.AMP, 0.05, 20), read.words("base", base, 40), read.words("pins", pins, 120),
+                Math.max(0, share), "", List.of(rating));
+    }
+}

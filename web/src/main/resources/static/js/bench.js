@@ -1,0 +1,49 @@
+// The page works without this: it only opens verdicts in place, sends the theme back to where one was,
+// and puts the cursor back on the entry line.
+
+const opened = document.getElementById("opened");
+
+document.querySelectorAll("[data-here]").forEach(field => { field.value = location.pathname; });
+
+document.body.addEventListener("htmx:afterSwap", event => {
+  if (event.detail.target.id === "opened") {
+    event.detail.target.showModal();
+  }
+});
+
+// htmx has swapped and settled: the answer to a question, or the line, gets the cursor.
+document.body.addEventListener("htmx:afterSettle", () => {
+  if (opened?.open) {
+    return;
+  }
+  const next = document.querySelector("#live .choice") ?? document.querySelector("#live #line");
+  next?.focus();
+  if (next?.id === "line") {
+    next.select();
+  }
+});
+
+document.body.addEventListener("click", event => {
+  if (event.target.closest("dialog [data-close]")) {
+    event.preventDefault();
+    opened.close();
+  }
+});
+
+// What was typed stays when the application cannot be reached, and that is said.
+for (const failure of ["htmx:sendError", "htmx:responseError"]) {
+  document.body.addEventListener(failure, () => {
+    const form = document.querySelector("form.line");
+    let note = document.getElementById("not-stored");
+    if (form && !note) {
+      note = document.createElement("p");
+      note.id = "not-stored";
+      note.className = "fault";
+      note.setAttribute("role", "alert");
+      form.append(note);
+    }
+    if (note) {
+      note.textContent = "Not stored: the application did not answer. What you typed is still here; press Enter again when it runs.";
+    }
+  });
+}
