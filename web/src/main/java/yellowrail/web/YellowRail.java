@@ -47,8 +47,10 @@ public class YellowRail {
             say("Starting the database in " + claimed.path());
             PrivatePostgres postgres = PrivatePostgres.start(claimed.path());
             properties.putAll(postgres.properties());
+            // Holds the claim as well: a lock whose channel is collected as garbage is a lock no more.
             SpringApplication.getShutdownHandlers().add(() -> {
                 postgres.close();
+                claimed.close();
                 say("Stopped.");
             });
         } else {

@@ -5,6 +5,13 @@ const opened = document.getElementById("opened");
 
 document.querySelectorAll("[data-here]").forEach(field => { field.value = location.pathname; });
 
+// Until a theme is chosen the system's counts: offer the other one.
+const theme = document.querySelector(".theme button");
+if (theme && !document.documentElement.dataset.theme && matchMedia("(prefers-color-scheme: dark)").matches) {
+  theme.value = "light";
+  theme.textContent = "Light";
+}
+
 document.body.addEventListener("htmx:afterSwap", event => {
   if (event.detail.target.id === "opened") {
     event.detail.target.showModal();

@@ -1,5 +1,7 @@
 package yellowrail.core.amp;
 
+import yellowrail.core.quantity.Unit;
+
 /**
  * What practitioners set an idle by. They disagree, each with reason, and all are supported; every one is capped by
  * the rating.
@@ -28,6 +30,15 @@ public enum School {
         this.inWords = inWords;
         this.basis = basis;
         this.why = why;
+    }
+
+    /** The unit its window is told in, where the meter at the test point shows {@code shows}. */
+    public Unit unit(Unit shows) {
+        return switch (basis) {
+            case PERCENT -> Unit.PERCENT;
+            case MILLIAMPS -> Unit.MILLIAMP;
+            case TEST_POINT -> shows;
+        };
     }
 
     public String inWords() {

@@ -1,5 +1,8 @@
 package yellowrail.core.amp;
 
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
+
 /**
  * Where the idle should land: a window and a point inside it.
  *
@@ -21,6 +24,12 @@ public record Target(School school, double low, double aim, double high) {
         if (!(low >= 0 && low <= aim && aim <= high && low < high && Double.isFinite(high))) {
             throw new IllegalArgumentException("a window needs low <= aim <= high, was %s, %s, %s".formatted(low, aim, high));
         }
+    }
+
+    /** School and window in one line, where the meter at the test point shows {@code shows}. */
+    public String inWords(Unit shows) {
+        Unit unit = school.unit(shows);
+        return "%s: %s to %s, aim %s".formatted(school.inWords(), Figures.in(unit, low), Figures.in(unit, high), Figures.in(unit, aim));
     }
 
     /** The customary share of the rating for a bias kind and topology. */

@@ -35,11 +35,11 @@ public record OperatingMap(double fromVolts, double toVolts, double toAmps, List
         double usual = Math.min(450, stage.rating().plateVolts().orElse(400));
         double lowest = DoubleStream.of(volts).min().orElse(0.8 * usual);
         double highest = DoubleStream.of(volts).max().orElse(usual);
-        double from = Math.max(VOLTS_STEP, VOLTS_STEP * Math.floor(0.82 * lowest / VOLTS_STEP));
-        double to = VOLTS_STEP * Math.ceil(1.12 * highest / VOLTS_STEP);
+        double from = Math.max(VOLTS_STEP, VOLTS_STEP * Math.floor(0.9 * lowest / VOLTS_STEP));
+        double to = VOLTS_STEP * Math.ceil(1.06 * highest / VOLTS_STEP);
         double watts = stage.rating().plateWatts();
         double greatest = tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::amps).max().orElse(0);
-        double toAmps = AMPS_STEP * Math.ceil(1.15 * Math.max(greatest, watts / from) / AMPS_STEP);
+        double toAmps = AMPS_STEP * Math.ceil(1.12 * Math.max(greatest, watts / lowest) / AMPS_STEP);
         Window window = new Window(stage);
         return new OperatingMap(from, to, toAmps, curve(from, to, v -> watts / v), curve(from, to, window::low),
                 curve(from, to, window::aim), curve(from, to, window::high), tracks);

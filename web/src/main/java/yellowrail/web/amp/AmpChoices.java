@@ -43,7 +43,7 @@ record AmpChoices(List<Choice> topologies, List<Choice> biases, List<Choice> typ
                 list(new Unit[]{Unit.MILLIVOLT, Unit.VOLT, Unit.MILLIAMP}, Unit::symbol),
                 list(PlateSense.Point.values(), PlateSense.Point::inWords), list(PlateSense.Reference.values(), PlateSense.Reference::inWords),
                 list(ScreenSense.Way.values(), ScreenSense.Way::inWords), list(ScreenSense.Connection.values(), ScreenSense.Connection::inWords),
-                list(School.values(), School::inWords), AmpFormWriter.windowUnit(school, shows).symbol(), shows.symbol(), school.why(),
+                list(School.values(), School::inWords), school.unit(shows).symbol(), shows.symbol(), school.why(),
                 method.hides());
     }
 

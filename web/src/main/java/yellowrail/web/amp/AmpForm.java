@@ -13,7 +13,7 @@ record AmpForm(int version, String name, String notes, String quirks, Stage stag
     /** What decides most of the rest. */
     record Stage(String topology, String tubeType, String ratingSystem, String ownPlateWatts, String tubes, String stereo, String bias) {
 
-        boolean isStereo() {
+        public boolean isStereo() {
             return "on".equals(stereo);
         }
     }
@@ -29,7 +29,7 @@ record AmpForm(int version, String name, String notes, String quirks, Stage stag
             return new PotRow("", "ALL", "", "UNKNOWN", "");
         }
 
-        boolean isBlank() {
+        public boolean isBlank() {
             return name == null || name.isBlank();
         }
     }

@@ -190,7 +190,7 @@ final class AmpFormReader {
 
     private Target target(Unit shows) {
         School school = read.choice("target.school", form.target().school(), School.class);
-        Unit unit = AmpFormWriter.windowUnit(school, shows);
+        Unit unit = school.unit(shows);
         double most = unit == Unit.PERCENT ? 100 : 5000;
         double low = read.required("target.low", form.target().low(), unit, 0, most);
         double aim = read.required("target.aim", form.target().aim(), unit, 0, most);

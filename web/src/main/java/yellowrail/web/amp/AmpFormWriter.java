@@ -4,7 +4,6 @@ import java.util.OptionalDouble;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentSense;
-import yellowrail.core.amp.School;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 
@@ -16,7 +15,7 @@ final class AmpFormWriter {
 
     static AmpForm form(AmpSheet sheet, int version) {
         CurrentSense current = sheet.current();
-        Unit window = windowUnit(sheet.target().school(), current.shows());
+        Unit window = sheet.target().school().unit(current.shows());
         return new AmpForm(version, sheet.name(), sheet.notes(), sheet.quirks(),
                 new AmpForm.Stage(sheet.topology().name(), sheet.tubeType(), sheet.ratingSystem().name(), shown(sheet.ownPlateWatts(), Unit.WATT),
                         String.valueOf(sheet.sockets().size()),
@@ -36,15 +35,6 @@ final class AmpFormWriter {
                         shown(sheet.mainsVolts(), Unit.VOLT), Figures.plain(sheet.settleMinutes())),
                 new AmpForm.Window(sheet.target().school().name(), shown(sheet.target().low(), window),
                         shown(sheet.target().aim(), window), shown(sheet.target().high(), window)));
-    }
-
-    /** What a school's window is told in. */
-    static Unit windowUnit(School school, Unit shows) {
-        return switch (school.basis()) {
-            case PERCENT -> Unit.PERCENT;
-            case MILLIAMPS -> Unit.MILLIAMP;
-            case TEST_POINT -> shows;
-        };
     }
 
     private static String shown(OptionalDouble si, Unit unit) {

@@ -35,7 +35,7 @@ record AmpView(long id, int version, String what, List<Fact> facts, List<String>
         List<Fact> facts = new ArrayList<>();
         type.map(sheet::rating).ifPresent(rating -> facts.add(new Fact("Judged by", Figures.watts(rating.plateWatts()) + " plate dissipation, "
                 + rating.provenance())));
-        facts.add(new Fact("Target", target(sheet)));
+        facts.add(new Fact("Target", sheet.target().inWords(sheet.current().shows())));
         facts.add(new Fact("Current", current(sheet.current())));
         facts.add(new Fact("Plate voltage", "read " + sheet.plate().point().inWords() + ", " + sheet.plate().reference().inWords()
                 + (sheet.plate().halfPrimaryOhms().isPresent() ? "; half primary " + Figures.ohms(sheet.plate().halfPrimaryOhms().getAsDouble()) : "")));
@@ -49,12 +49,6 @@ record AmpView(long id, int version, String what, List<Fact> facts, List<String>
                 + (pot.acts().isBlank() ? "" : " (" + pot.acts() + ")") + "; hotter " + pot.hotter().inWords()
                 + (pot.verified() ? ", verified" : ", not verified")).toList();
         return new AmpView(amp.id(), amp.version(), sheet.inWords(), facts, pots, sheet.quirks(), sheet.notes(), StageDrawing.of(sheet));
-    }
-
-    private static String target(AmpSheet sheet) {
-        Unit unit = AmpFormWriter.windowUnit(sheet.target().school(), sheet.current().shows());
-        return "%s: %s to %s, aim %s".formatted(sheet.target().school().inWords(), Figures.in(unit, sheet.target().low()),
-                Figures.in(unit, sheet.target().high()), Figures.in(unit, sheet.target().aim()));
     }
 
     private static String current(CurrentSense sense) {

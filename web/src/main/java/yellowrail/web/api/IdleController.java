@@ -1,9 +1,13 @@
 package yellowrail.web.api;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -12,7 +16,6 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import yellowrail.core.idle.IdleCalculation;
 import yellowrail.core.idle.IdleFigures;
@@ -27,6 +30,7 @@ import yellowrail.web.tubes.TubeService;
 @RestController
 class IdleController {
 
+    private static final int LONGEST_BODY = 65_536;
     private static final Map<Slot, String> FIELDS = Map.of(Slot.SCREEN_AMPS, "screenMilliamps", Slot.PLATE_READING, "plateVolts",
             Slot.SENSE_READING, "senseVolts");
 
@@ -44,10 +48,10 @@ class IdleController {
     @ApiResponse(responseCode = "400", description = "Every fault with its field, in one problem document (RFC 9457): errors is a list of field and message",
             content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = "/api/idle", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<Object> idle(@RequestBody(required = false) String body) {
+    ResponseEntity<Object> idle(@Parameter(hidden = true) InputStream body) throws IOException {
         Faults faults = new Faults();
         try {
-            IdleRequestReader.Asked asked = new IdleRequestReader(JsonFields.parse(body == null ? "" : body, faults), tubes.catalogue(), faults).read();
+            IdleRequestReader.Asked asked = new IdleRequestReader(JsonFields.parse(text(body), faults), tubes.catalogue(), faults).read();
             if (asked == null) {
                 return problem(faults, "%d field(s) cannot be used; each is listed with what to send.".formatted(faults.byField().size()));
             }
@@ -62,6 +66,15 @@ class IdleController {
             faults.add(FIELDS.getOrDefault(e.slot(), "plateVolts"), "The readings contradict one another: " + e.getMessage() + ".");
             return problem(faults, "The readings contradict one another.");
         }
+    }
+
+    /** The body as sent, whatever it is called: a form-encoding client sends good JSON too. */
+    private static String text(InputStream body) throws IOException {
+        byte[] bytes = body.readNBytes(LONGEST_BODY + 1);
+        if (bytes.length > LONGEST_BODY) {
+            throw new JsonFields.NotAnObjectException("The body is longer than %d bytes; a reading is far shorter.".formatted(LONGEST_BODY));
+        }
+        return new String(bytes, StandardCharsets.UTF_8);
     }
 
     private static ResponseEntity<Object> problem(Faults faults, String detail) {

@@ -22,7 +22,7 @@ record ArithmeticView(TubeCard card, String window, String rating, List<Derivati
         TubeCard card = TubeCard.of(tube, stage.sheet().current().shows());
         Rating rating = stage.rating();
         String limit = Figures.watts(rating.plateWatts()) + " (" + rating.provenance() + ")";
-        String window = "%s: aim between the edges of the amp sheet; the rating caps it".formatted(stage.sheet().target().school().inWords());
+        String window = stage.sheet().target().inWords(stage.sheet().current().shows());
         if (tube.figures().isEmpty()) {
             return new ArithmeticView(card, window, limit, List.of(), List.of(), "", "");
         }

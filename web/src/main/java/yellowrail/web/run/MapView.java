@@ -23,7 +23,7 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
     static final int TOP = 14;
     static final int BOTTOM = 44;
     /** Tubes nearer than this on the picture share one label, px. */
-    private static final double CLOSE = 9;
+    private static final double CLOSE = 20;
 
     /** A line of the scale. */
     record Tick(String at, String text) {

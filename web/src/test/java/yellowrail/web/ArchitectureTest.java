@@ -1,0 +1,33 @@
+package yellowrail.web;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+class ArchitectureTest {
+
+    private final JavaClasses web = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail.web");
+
+    @Test
+    void noFeatureDependsInACircle() {
+        slices().matching("yellowrail.web.(*)..").should().beFreeOfCycles().check(web);
+    }
+
+    @Test
+    void aRequestGoesOneWayIn() {
+        noClasses().that().haveSimpleNameEndingWith("Controller").should().dependOnClassesThat().haveSimpleNameEndingWith("Mapper").check(web);
+        classes().that().haveSimpleNameEndingWith("Mapper").should().bePackagePrivate().check(web);
+        classes().that().haveSimpleNameEndingWith("Controller").should().bePackagePrivate().check(web);
+    }
+
+    @Test
+    void theJsonInterfaceNeedsNoPages() {
+        noClasses().that().resideInAPackage("..api..").should().dependOnClassesThat()
+                .resideInAnyPackage("yellowrail.web.run..", "yellowrail.web.amp..", "yellowrail.web.layout..", "yellowrail.web.bench..").check(web);
+    }
+}

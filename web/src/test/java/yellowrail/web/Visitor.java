@@ -1,0 +1,94 @@
+package yellowrail.web;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** A visitor without a browser: fetches pages and sends their forms, token and cookie included. */
+public final class Visitor {
+
+    private static final Pattern FIELD = Pattern.compile("<(input|textarea|select)\\b([^>]*)>(?:([^<]*)</textarea>)?");
+    private static final Pattern NAME = Pattern.compile("\\bname=\"([^\"]+)\"");
+    private static final Pattern VALUE = Pattern.compile("\\bvalue=\"([^\"]*)\"");
+    private static final Pattern SELECTED = Pattern.compile("value=\"([^\"]*)\"[^>]* selected");
+
+    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final String url;
+
+    public Visitor(String url) {
+        this.url = url;
+    }
+
+    public HttpResponse<String> get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(url + path)).GET());
+    }
+
+    public HttpResponse<String> postJson(String path, String body) {
+        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    public HttpResponse<String> post(String path, Map<String, String> fields) {
+        String body = fields.entrySet().stream().map(field -> encode(field.getKey()) + "=" + encode(field.getValue()))
+                .collect(Collectors.joining("&"));
+        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    /** The fields of the form on a page that posts to {@code action}, as they stand. */
+    public Map<String, String> form(String page, String action) {
+        String html = get(page).body();
+        int from = html.indexOf("action=\"" + action + "\"");
+        if (from < 0) {
+            throw new IllegalStateException("no form for " + action + " on " + page);
+        }
+        String form = html.substring(from, html.indexOf("</form>", from));
+        Map<String, String> fields = new LinkedHashMap<>();
+        Matcher matcher = FIELD.matcher(form);
+        while (matcher.find()) {
+            Matcher name = NAME.matcher(matcher.group(2));
+            if (name.find() && !matcher.group(2).contains("checkbox")) {
+                fields.put(name.group(1), unescape(switch (matcher.group(1)) {
+                    case "select" -> first(SELECTED, form.substring(matcher.end(), form.indexOf("</select>", matcher.end())));
+                    case "textarea" -> matcher.group(3) == null ? "" : matcher.group(3);
+                    default -> first(VALUE, matcher.group(2));
+                }));
+            }
+        }
+        return fields;
+    }
+
+    private static String first(Pattern pattern, String text) {
+        Matcher matcher = pattern.matcher(text);
+        return matcher.find() ? matcher.group(1) : "";
+    }
+
+    private static String unescape(String html) {
+        return html.replace("&lt;", "<").replace("&gt;", ">").replace("&quot;", "\"").replace("&#39;", "'").replace("&amp;", "&");
+    }
+
+    private static String encode(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,56 @@
+package yellowrail.web.browser;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's Chromium, driven as a person would, noting every error on the console. */
+public final class Chromium implements AutoCloseable {
+
+    private static final List<String> FLAGS = List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking",
+            "--disable-component-update", "--disable-sync", "--disable-quic", "--no-first-run");
+
+    private final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions()
+            .setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(FLAGS));
+    private final List<String> errors = new ArrayList<>();
+
+    public Page laptop(String url) {
+        return page(url, 1280, 800, ColorScheme.LIGHT);
+    }
+
+    public Page phone(String url) {
+        return page(url, 390, 844, ColorScheme.LIGHT);
+    }
+
+    public Page page(String url, int width, int height, ColorScheme scheme) {
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions().setBaseURL(url).setViewportSize(width, height)
+                .setColorScheme(scheme).setHasTouch(width < 700));
+        context.setDefaultTimeout(15_000);
+        Page page = context.newPage();
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error")) {
+                errors.add(message.text());
+            }
+        });
+        page.onPageError(errors::add);
+        return page;
+    }
+
+    public List<String> errors() {
+        return errors;
+    }
+
+    @Override
+    public void close() {
+        browser.close();
+        playwright.close();
+    }
+}

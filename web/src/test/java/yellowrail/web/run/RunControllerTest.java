@@ -1,0 +1,59 @@
+package yellowrail.web.run;
+
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyBoolean;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import org.junit.jupiter.api.Test;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.layout.LayoutAdvice;
+import yellowrail.web.layout.NotFoundException;
+
+class RunControllerTest {
+
+    private final RunService runs = mock(RunService.class);
+    private final MockMvc pages = MockMvcBuilders.standaloneSetup(new RunController(runs, mock(AmpService.class), Clock.systemUTC()))
+            .setControllerAdvice(new LayoutAdvice()).build();
+
+    @Test
+    void anAcceptedLineLeadsBackToTheRun() throws Exception {
+        when(runs.enter(anyLong(), any(), any(), anyBoolean())).thenReturn(new EntryOutcome.Accepted(1));
+        pages.perform(post("/runs/7/readings").param("line", "V1 36.4").param("by", "me")).andExpect(redirectedUrl("/runs/7"));
+        verify(runs).enter(7, "V1 36.4", "me", false);
+    }
+
+    @Test
+    void theAnswerToAQuestionGoesInInsteadOfTheLine() throws Exception {
+        when(runs.enter(anyLong(), any(), any(), anyBoolean())).thenReturn(new EntryOutcome.Accepted(1));
+        pages.perform(post("/runs/7/readings").param("line", "V1 38.2V").param("instead", "V1 38.2mV"));
+        verify(runs).enter(7, "V1 38.2mV", "", false);
+        pages.perform(post("/runs/7/readings").param("line", "V1 38.2V").param("confirmed", "true"));
+        verify(runs).enter(7, "V1 38.2V", "", true);
+    }
+
+    @Test
+    void unknownRunsAndWordsForNumbersAreNotFound() throws Exception {
+        when(runs.run(eq(999L))).thenThrow(new NotFoundException("There is no run 999."));
+        pages.perform(get("/runs/999")).andExpect(status().isNotFound());
+        pages.perform(get("/runs/abc")).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void closingLeadsToTheAmp() throws Exception {
+        when(runs.run(7)).thenReturn(new Run(7, 3, OffsetDateTime.now(), null, null));
+        pages.perform(post("/runs/7/close")).andExpect(redirectedUrl("/amps/3"));
+        verify(runs).close(7);
+    }
+}
