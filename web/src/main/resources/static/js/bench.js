@@ -18,17 +18,27 @@ document.body.addEventListener("htmx:afterSwap", event => {
   }
 });
 
-// htmx has swapped and settled: the answer to a question, or the line, gets the cursor.
-document.body.addEventListener("htmx:afterSettle", () => {
+// As soon as the answer is in, the cursor stands where the next key belongs: on the answer to a question, or on the line.
+// Not later: the next reading may be half typed by then.
+document.body.addEventListener("htmx:afterSwap", () => {
   if (opened?.open) {
     return;
   }
   const next = document.querySelector("#live .choice") ?? document.querySelector("#live #line");
   next?.focus();
-  if (next?.id === "line") {
+  if (next?.id === "line" && next.value) {
     next.select();
   }
 });
+
+// A choice that others follow from is on its way to be drawn again: saving waits for it.
+const save = () => document.getElementById("save");
+document.body.addEventListener("change", event => {
+  if (event.target.matches("form.sheet [hx-post]")) {
+    save().disabled = true;
+  }
+});
+document.body.addEventListener("htmx:afterRequest", () => save()?.removeAttribute("disabled"));
 
 document.body.addEventListener("click", event => {
   if (event.target.closest("dialog [data-close]")) {

@@ -30,9 +30,9 @@ final class Caveats {
         this.type = type;
     }
 
-    List<String> of(Socket socket, Moment moment, Reading current, Reading plate) {
+    /** What the circumstances of the readings add. */
+    List<String> circumstances(Moment moment, Reading current, Reading plate) {
         List<String> caveats = new ArrayList<>();
-        hidden(socket, caveats);
         Duration apart = Duration.between(current.takenAt(), plate.takenAt()).abs();
         if (apart.compareTo(TOGETHER) > 0) {
             caveats.add("Current and plate voltage were read %d min apart; read them together.".formatted(apart.toMinutes()));
@@ -47,7 +47,9 @@ final class Caveats {
         return caveats;
     }
 
-    private void hidden(Socket socket, List<String> caveats) {
+    /** What the way of reading cannot show. */
+    List<String> hidden(Socket socket) {
+        List<String> caveats = new ArrayList<>();
         CurrentSense sense = sheet.current();
         int shared = sheet.socketsAt(socket.testPoint()).size();
         boolean averageOnly = shared > 1;
@@ -63,5 +65,6 @@ final class Caveats {
         if (sense.method() == CurrentMethod.HALF_PRIMARY && sense.copperHot().isEmpty()) {
             caveats.add("Copper rises 0.39 % per kelvin: a winding 25 K warmer than when measured means 8.9 % less current.");
         }
+        return caveats;
     }
 }

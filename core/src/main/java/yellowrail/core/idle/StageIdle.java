@@ -82,9 +82,11 @@ public final class StageIdle {
             return Judgement.notJudged(List.of(refusal.get()));
         }
         Judgement judged = judge.judge(figures, warmUp.isEarly(current) || warmUp.isEarly(plate));
-        List<String> notes = new ArrayList<>(judged.notes());
+        Caveats caveats = new Caveats(sheet, type);
+        List<String> notes = new ArrayList<>(caveats.hidden(socket));
+        notes.addAll(judged.notes());
         warmUp.note(current, plate).ifPresent(notes::add);
-        notes.addAll(new Caveats(sheet, type).of(socket, moment, current, plate));
+        notes.addAll(caveats.circumstances(moment, current, plate));
         return new Judgement(judged.verdict(), judged.early(), judged.ratio(), notes);
     }
 

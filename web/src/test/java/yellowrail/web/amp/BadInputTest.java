@@ -1,0 +1,143 @@
+package yellowrail.web.amp;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import yellowrail.web.RunningApplication;
+import yellowrail.web.Visitor;
+
+/** Every field of every form, filled by a tired person. */
+@ExtendWith(RunningApplication.class)
+class BadInputTest {
+
+    private static final List<String> TIRED = List.of("", "abc", "-3", "0", "NaN", "1e309", "1e9", "38,2", "38.2 parsec", "5V ohm",
+            "9".repeat(10_000), "<script>alert(1)</script>", "\uD83D\uDE00\uD83D\uDE00", "a\u0000b", "' OR 1=1 --", "${7*7}", "[[${7*7}]]");
+
+    private final Visitor visitor = new Visitor(RunningApplication.url());
+
+    static Stream<Map.Entry<String, String>> forms() {
+        return Stream.of(Map.entry("/amps/new", "/amps"), Map.entry("/tubes/own?from=EL34", "/tubes/own"));
+    }
+
+    private static String field(String html, String name) {
+        int at = html.indexOf("id=\"" + name + "\"");
+        return html.substring(Math.max(0, at - 200), Math.min(html.length(), at + 11_000));
+    }
+
+    @ParameterizedTest
+    @MethodSource("forms")
+    void noFieldEverBreaksAForm(Map.Entry<String, String> form) {
+        Map<String, String> good = visitor.form(form.getKey(), form.getValue());
+        good.put("name", "Bog fern");
+        assertThat(good).hasSizeGreaterThan(12);
+        for (String field : good.keySet()) {
+            for (String typed : TIRED) {
+                Map<String, String> fields = new HashMap<>(good);
+                fields.put(field, typed);
+                HttpResponse<String> response = visitor.post(form.getValue(), fields);
+                assertThat(response.statusCode()).as("%s = %.40s", field, typed).isIn(302, 400, 403, 422);
+                assertThat(response.body()).as("%s = %.40s", field, typed).doesNotContain("<script>alert(1)").doesNotContain("Exception").doesNotContain(">49<");
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+            "name | '' | Type a name for the amp", "current.ohms | abc | is not a number", "current.ohms | -1 | out of range; from 0.01 to 100000 ohm",
+            "current.ohms | 0 | out of range", "current.ohms | '' | the resistance is needed", "current.ohms | 38V | where ohms is wanted",
+            "meter.mainsVolts | 1196 | out of range; from 80 to 280 V", "meter.digits | 2 V | Type a plain number",
+            "target.aim | 90 | the aim lies between", "target.high | 120 | out of range; from 0 to 100 %", "stage.tubeType | 12AX7 | is not in the catalogue",
+            "sockets[1].label | V1 | is used twice", "sockets[0].label | mV | means something else", "sockets[0].label | 1st | begin with a letter",
+            "sockets[0].side | SINGLE | a tube is push or pull", "sockets[0].testPoint | V2 | is a socket that reads elsewhere",
+            "stage.ratingSystem | ABSOLUTE | has no absolute rating", "current.shows | WATT | shows mV, V or mA", "stage.bias | X | is not one of the choices"})
+    void saysBesideTheFieldWhatIsWrongAndKeepsWhatWasTyped(String name, String typed, String message) {
+        Map<String, String> fields = visitor.form("/amps/new", "/amps");
+        fields.put("name", "Bog fern");
+        fields.put("meter.settleMinutes", "12");
+        fields.put(name, typed);
+        if (name.equals("sockets[0].testPoint")) {
+            fields.put("sockets[1].testPoint", "TP");
+        }
+        HttpResponse<String> response = visitor.post("/amps", fields);
+        assertThat(response.statusCode()).isEqualTo(422);
+        String near = field(response.body(), name);
+        assertThat(near).contains(message);
+        assertThat(response.body()).contains("value=\"12\"");
+    }
+
+    @Test
+    void tellsAllFaultsAtOnce() {
+        Map<String, String> fields = visitor.form("/amps/new", "/amps");
+        fields.putAll(Map.of("current.ohms", "x", "meter.percent", "y", "target.low", "z"));
+        assertThat(visitor.post("/amps", fields).body()).contains("<span>4</span> marked below");
+    }
+
+    @Test
+    void aDecimalCommaIsADecimalPoint() {
+        Map<String, String> fields = visitor.form("/amps/new", "/amps");
+        fields.putAll(Map.of("name", "Comma fern", "current.ohms", "12,4"));
+        HttpResponse<String> saved = visitor.post("/amps", fields);
+        assertThat(saved.statusCode()).isEqualTo(302);
+        assertThat(visitor.get(saved.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "")).body()).contains("12.4 ohm");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/amps/999999", "/amps/0", "/amps/-1", "/amps/abc", "/amps/99999999999999999999", "/runs/999999", "/runs/x/log",
+            "/amps/999999/edit", "/amps/999999/run", "/nothing/here", "/runs/999999/tubes/V1"})
+    void unknownAddressesAreAnsweredInOurLook(String path) {
+        HttpResponse<String> response = visitor.get(path);
+        assertThat(response.statusCode()).isEqualTo(404);
+        assertThat(response.body()).contains("There is nothing at this address").contains("class=\"rail").doesNotContain("Exception");
+    }
+
+    @Test
+    void aFormWithoutItsTokenIsNotTaken() {
+        Map<String, String> fields = visitor.form("/amps/new", "/amps");
+        fields.put("_csrf", "made up");
+        HttpResponse<String> response = visitor.post("/amps", fields);
+        assertThat(response.statusCode()).isEqualTo(403);
+        assertThat(response.body()).contains("had grown old");
+    }
+
+    @Test
+    void theSecondOfTwoEditorsIsToldAndLosesNothing() {
+        Map<String, String> fields = visitor.form("/amps/new", "/amps");
+        fields.put("name", "Twice edited");
+        String amp = visitor.post("/amps", fields).headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
+        Map<String, String> mine = visitor.form(amp + "/edit", amp);
+        Map<String, String> theirs = new HashMap<>(mine);
+        theirs.put("quirks", "theirs: buzzes when cold");
+        mine.put("notes", "mine: new reservoir");
+        assertThat(visitor.post(amp, theirs).statusCode()).isEqualTo(302);
+        HttpResponse<String> second = visitor.post(amp, mine);
+        assertThat(second.statusCode()).isEqualTo(409);
+        assertThat(second.body()).contains("Somebody saved this sheet").contains("theirs: buzzes when cold").contains(">mine: new reservoir</textarea>");
+        mine.put("version", "2");
+        assertThat(visitor.post(amp, mine).statusCode()).isEqualTo(302);
+    }
+
+    @Test
+    void theEntryLineAnswersEverything() {
+        Map<String, String> fields = visitor.form("/amps/new", "/amps");
+        fields.put("name", "Line fern");
+        String amp = visitor.post("/amps", fields).headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
+        String run = visitor.post(amp + "/runs", Map.of("_csrf", fields.get("_csrf"))).headers().firstValue("Location").orElseThrow()
+                .replaceAll("^https?://[^/]+", "");
+        for (String typed : TIRED) {
+            HttpResponse<String> response = visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", typed, "by", typed));
+            assertThat(response.statusCode()).as("%.40s", typed).isEqualTo(422);
+            assertThat(response.body()).contains("class=\"fault\"").doesNotContain("<script>alert(1)");
+        }
+        assertThat(visitor.get(run).body()).contains("Empty. Type on when");
+    }
+}

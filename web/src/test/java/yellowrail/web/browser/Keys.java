@@ -1,0 +1,52 @@
+package yellowrail.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+
+/** Hands that never leave the keyboard. */
+final class Keys {
+
+    private static final int ENOUGH = 200;
+
+    private final Page page;
+
+    Keys(Page page) {
+        this.page = page;
+    }
+
+    /** Tabs until a link or button with these words has the focus. */
+    Keys tabTo(String words) {
+        return tabUntil("document.activeElement.textContent.trim() === '" + words + "'", words);
+    }
+
+    Keys tabToField(String name) {
+        return tabUntil("document.activeElement.name === '" + name + "'", name);
+    }
+
+    private Keys tabUntil(String reached, String what) {
+        for (int i = 0; i < ENOUGH; i++) {
+            if ((boolean) page.evaluate(reached)) {
+                return this;
+            }
+            page.keyboard().press("Tab");
+        }
+        throw new AssertionError("the Tab key never reaches " + what);
+    }
+
+    Keys type(String text) {
+        page.keyboard().type(text);
+        return this;
+    }
+
+    Keys press(String key) {
+        page.keyboard().press(key);
+        return this;
+    }
+
+    /** Waits for a form that is being drawn again. */
+    Keys settled() {
+        assertThat(page.locator("#save")).isEnabled();
+        return this;
+    }
+}
