@@ -1,0 +1,125 @@
+package yellowrail.web.browser;
+
+import com.microsoft.playwright.Page;
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import javax.sql.DataSource;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import yellowrail.web.RunningApplication;
+import yellowrail.web.Visitor;
+
+/** Measures what a builder waits for and prints it: {@code ./yellow-rail bench}. Nothing is asserted. */
+@ExtendWith(RunningApplication.class)
+class Benchmarks {
+
+    private static final int READINGS = 10_000;
+    private static final int REPEATS = 200;
+
+    @Test
+    void startToFirstPage() throws Exception {
+        Path jar = Path.of("target/yellow-rail.jar");
+        Path data = RunningApplication.temporary("yellow-rail-bench");
+        List<Double> seconds = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            int port = OwnProcess.freePort();
+            long begun = System.nanoTime();
+            Process process = new ProcessBuilder(System.getProperty("java.home") + "/bin/java", "-jar", jar.toString(),
+                    "--data=" + data, "--port=" + port).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+            while (!answers("http://127.0.0.1:" + port)) {
+                TimeUnit.MILLISECONDS.sleep(20);
+            }
+            if (i > 0) {
+                seconds.add((System.nanoTime() - begun) / 1e9);
+            }
+            process.destroy();
+            process.waitFor();
+        }
+        RunningApplication.delete(data);
+        print("start of the jar to the first page, database made", seconds, "s", "8 s");
+    }
+
+    private static boolean answers(String url) {
+        try {
+            return new Visitor(url).get("/").statusCode() == 200;
+        } catch (IllegalStateException notYet) {
+            return false;
+        }
+    }
+
+    @Test
+    void theRunPageWithManyReadings() throws Exception {
+        String run = runWithManyReadings();
+        Visitor visitor = new Visitor(RunningApplication.url());
+        List<Double> milliseconds = new ArrayList<>();
+        for (int i = 0; i < REPEATS + 50; i++) {
+            long begun = System.nanoTime();
+            visitor.get(run);
+            if (i >= 50) {
+                milliseconds.add((System.nanoTime() - begun) / 1e6);
+            }
+        }
+        print("run page with %,d readings, request to last byte".formatted(READINGS), milliseconds, "ms", "50 ms at the median");
+    }
+
+    @Test
+    void aReadingTypedToTheViewChanged() throws Exception {
+        String run = runWithManyReadings();
+        try (Chromium chromium = new Chromium()) {
+            Page page = chromium.laptop(RunningApplication.url());
+            page.navigate(run);
+            List<Double> milliseconds = new ArrayList<>();
+            for (int i = 0; i < 60; i++) {
+                page.locator("#line").fill("V1 " + (30 + i / 10.0) + "mV");
+                double took = ((Number) page.evaluate("""
+                        () => new Promise(changed => {
+                          const begun = performance.now();
+                          document.body.addEventListener("htmx:afterSwap", () => requestAnimationFrame(() => changed(performance.now() - begun)), {once: true});
+                          document.querySelector("form.line").requestSubmit();
+                        })""")).doubleValue();
+                page.waitForTimeout(30);
+                if (i >= 10) {
+                    milliseconds.add(took);
+                }
+            }
+            print("reading entered to the view changed, in the browser", milliseconds, "ms", "150 ms");
+        }
+    }
+
+    private static String runWithManyReadings() throws Exception {
+        Visitor visitor = new Visitor(RunningApplication.url());
+        Map<String, String> form = visitor.form("/amps/new", "/amps");
+        form.put("name", "Many readings");
+        String amp = location(visitor.post("/amps", form));
+        String run = location(visitor.post(amp + "/runs", Map.of("_csrf", form.get("_csrf"))));
+        try (Connection connection = RunningApplication.bean(DataSource.class).getConnection();
+             var insert = connection.prepareStatement("""
+                     INSERT INTO reading (run_id, kind, target, value, typed, taken_at)
+                     SELECT ?, CASE i % 3 WHEN 0 THEN 'PLATE' ELSE 'SENSE_VOLTS' END, CASE i % 3 WHEN 0 THEN '' WHEN 1 THEN 'V1' ELSE 'V2' END,
+                            CASE i % 3 WHEN 0 THEN 430 + i % 17 ELSE 0.030 + (i % 11) / 1000.0 END, 'typed ' || i, now() - make_interval(secs => 10000 - i)
+                     FROM generate_series(1, ?) i""")) {
+            insert.setLong(1, Long.parseLong(run.replaceAll("\\D", "")));
+            insert.setInt(2, READINGS);
+            insert.executeUpdate();
+        }
+        return run;
+    }
+
+    private static String location(HttpResponse<String> response) {
+        return response.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
+    }
+
+    private static void print(String what, List<Double> figures, String unit, String aim) {
+        List<Double> sorted = new ArrayList<>(figures);
+        Collections.sort(sorted);
+        System.out.printf(Locale.ROOT, "%-58s median %6.1f %s, 95th percentile %6.1f %s, of %d (aim: under %s)%n", what,
+                sorted.get(sorted.size() / 2), unit, sorted.get((int) (sorted.size() * 0.95)), unit, sorted.size(), aim);
+    }
+}

@@ -1,0 +1,105 @@
+package yellowrail.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import yellowrail.web.RunningApplication;
+
+/** What was acknowledged is still there after kill -9; what was not stored is said not to be. */
+class KilledTest {
+
+    private final List<OwnProcess> started = new ArrayList<>();
+    private Path data;
+
+    @BeforeEach
+    void folder() throws Exception {
+        data = RunningApplication.temporary("yellow-rail-killed");
+    }
+
+    @AfterEach
+    void leaveNothing() throws Exception {
+        for (OwnProcess each : started) {
+            each.kill();
+        }
+        database().ifPresent(ProcessHandle::destroyForcibly);
+        RunningApplication.delete(data);
+    }
+
+    private OwnProcess start(int port) throws Exception {
+        OwnProcess process = OwnProcess.start(data, port);
+        started.add(process);
+        return process;
+    }
+
+    private Optional<ProcessHandle> database() throws Exception {
+        Path pid = data.resolve("postgres/postmaster.pid");
+        return Files.exists(pid) ? ProcessHandle.of(Long.parseLong(Files.readAllLines(pid).get(0).strip())) : Optional.empty();
+    }
+
+    private static void enter(Page page, String line) {
+        page.locator("#line").fill(line);
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".log .typed").first()).containsText(line);
+    }
+
+    @Test
+    void acknowledgedReadingsSurviveTheKillingOfApplicationAndDatabase() throws Exception {
+        int port = OwnProcess.freePort();
+        OwnProcess first = start(port);
+        try (Chromium chromium = new Chromium()) {
+            Page page = chromium.laptop(first.url());
+            page.navigate("/amps/new");
+            page.getByLabel("Name").first().fill("Bog rosemary");
+            page.click("#save");
+            page.click("text=To the run");
+            page.waitForURL("**/runs/*");
+            enter(page, "V1 36.4mV");
+            enter(page, "V2 33.9mV");
+            String run = page.url();
+            first.kill();
+            page.locator("#line").fill("plate 452");
+            page.keyboard().press("Enter");
+            assertThat(page.locator("#not-stored")).containsText("What you typed is still here");
+            assertThat(page.locator("#line")).hasValue("plate 452");
+
+            OwnProcess second = start(port);
+            page.keyboard().press("Enter");
+            assertThat(page.locator(".log li")).hasCount(3);
+            assertThat(page.locator("#not-stored")).hasCount(0);
+            second.kill();
+            ProcessHandle database = database().orElseThrow();
+            database.destroyForcibly();
+            database.onExit().join();
+
+            start(port);
+            page.navigate(run);
+            assertThat(page.locator(".log .typed")).containsText(new String[]{"plate 452V", "V2 33.9mV", "V1 36.4mV"});
+        }
+    }
+
+    @Test
+    void aSecondStartSaysWhereTheFirstRunsAndAPortInUseNamesTheRemedy() throws Exception {
+        int port = OwnProcess.freePort();
+        OwnProcess first = start(port);
+        OwnProcess onSameData = OwnProcess.launch(data, OwnProcess.freePort());
+        assertThat(onSameData.ended()).isEqualTo(2);
+        assertThat(onSameData.said()).contains("already runs on the data in " + data).contains("http://127.0.0.1:" + port);
+        Path other = RunningApplication.temporary("yellow-rail-other");
+        OwnProcess onSamePort = OwnProcess.launch(other, port);
+        assertThat(onSamePort.ended()).isEqualTo(2);
+        assertThat(onSamePort.said()).contains("Port %d is in use".formatted(port)).contains("--port " + (port + 1));
+        RunningApplication.delete(other);
+        first.stop();
+        assertThat(first.said()).contains("Stopped.");
+        assertThat(database()).isEmpty();
+    }
+}
