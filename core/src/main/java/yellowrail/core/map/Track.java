@@ -20,6 +20,8 @@ public record Track(String label, List<Point> points, double voltsPlusMinus, dou
 
     /** Older points crowd the map and say nothing more. */
     public static final int LONGEST = 24;
+    /** Readings followed one by one, enough for the longest path of a pair. */
+    private static final int FOLLOWED = 3 * LONGEST;
 
     public Track {
         points = List.copyOf(points);
@@ -38,10 +40,14 @@ public record Track(String label, List<Point> points, double voltsPlusMinus, dou
     public static List<Track> of(StageIdle stage, Moment start, List<Reading> readings) {
         List<List<Point>> paths = new ArrayList<>();
         stage.sheet().sockets().forEach(socket -> paths.add(new ArrayList<>()));
+        int shown = Math.max(0, readings.size() - FOLLOWED);
         Moment moment = start;
+        for (Reading reading : readings.subList(0, shown)) {
+            moment = moment.after(reading);
+        }
         List<TubeIdle> tubes = stage.at(moment);
         extend(paths, tubes);
-        for (Reading reading : readings) {
+        for (Reading reading : readings.subList(shown, readings.size())) {
             moment = moment.after(reading);
             if (reading.entry().kind().isMeasured()) {
                 tubes = stage.at(moment);

@@ -2,57 +2,22 @@ package yellowrail.web.browser;
 
 import com.microsoft.playwright.Page;
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
 import java.sql.Connection;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.concurrent.TimeUnit;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 
-/** Measures what a builder waits for and prints it: {@code ./yellow-rail bench}. Nothing is asserted. */
+/** Measures what a builder waits for at the bench and prints it: {@code ./yellow-rail bench}. Nothing is asserted. */
 @ExtendWith(RunningApplication.class)
-class Benchmarks {
+class PageBenchmark {
 
     private static final int READINGS = 10_000;
     private static final int REPEATS = 200;
-
-    @Test
-    void startToFirstPage() throws Exception {
-        Path jar = Path.of("target/yellow-rail.jar");
-        Path data = RunningApplication.temporary("yellow-rail-bench");
-        List<Double> seconds = new ArrayList<>();
-        for (int i = 0; i < 4; i++) {
-            int port = OwnProcess.freePort();
-            long begun = System.nanoTime();
-            Process process = new ProcessBuilder(System.getProperty("java.home") + "/bin/java", "-jar", jar.toString(),
-                    "--data=" + data, "--port=" + port).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
-            while (!answers("http://127.0.0.1:" + port)) {
-                TimeUnit.MILLISECONDS.sleep(20);
-            }
-            if (i > 0) {
-                seconds.add((System.nanoTime() - begun) / 1e9);
-            }
-            process.destroy();
-            process.waitFor();
-        }
-        RunningApplication.delete(data);
-        print("start of the jar to the first page, database made", seconds, "s", "8 s");
-    }
-
-    private static boolean answers(String url) {
-        try {
-            return new Visitor(url).get("/").statusCode() == 200;
-        } catch (IllegalStateException notYet) {
-            return false;
-        }
-    }
 
     @Test
     void theRunPageWithManyReadings() throws Exception {
@@ -66,7 +31,7 @@ class Benchmarks {
                 milliseconds.add((System.nanoTime() - begun) / 1e6);
             }
         }
-        print("run page with %,d readings, request to last byte".formatted(READINGS), milliseconds, "ms", "50 ms at the median");
+        Timings.print("run page with %,d readings, request to last byte".formatted(READINGS), milliseconds, "ms", "50 ms at the median");
     }
 
     @Test
@@ -89,7 +54,7 @@ class Benchmarks {
                     milliseconds.add(took);
                 }
             }
-            print("reading entered to the view changed, in the browser", milliseconds, "ms", "150 ms");
+            Timings.print("reading entered to the view changed, in the browser", milliseconds, "ms", "150 ms");
         }
     }
 
@@ -114,12 +79,5 @@ class Benchmarks {
 
     private static String location(HttpResponse<String> response) {
         return response.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
-    }
-
-    private static void print(String what, List<Double> figures, String unit, String aim) {
-        List<Double> sorted = new ArrayList<>(figures);
-        Collections.sort(sorted);
-        System.out.printf(Locale.ROOT, "%-58s median %6.1f %s, 95th percentile %6.1f %s, of %d (aim: under %s)%n", what,
-                sorted.get(sorted.size() / 2), unit, sorted.get((int) (sorted.size() * 0.95)), unit, sorted.size(), aim);
     }
 }
