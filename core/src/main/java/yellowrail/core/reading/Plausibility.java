@@ -180,7 +180,8 @@ public final class Plausibility {
     }
 
     private String shown(Entry entry) {
-        return Figures.in(unit(entry, sheet), entry.value());
+        Unit unit = unit(entry, sheet);
+        return Figures.in(unit == Unit.MILLIVOLT && Math.abs(entry.value()) >= 1 ? Unit.VOLT : unit, entry.value());
     }
 
     private static Unit unit(Entry entry, AmpSheet sheet) {

@@ -26,7 +26,7 @@ class PlausibilityTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-            "V1 38.2V | 38.2 A through the tube | V1 38.2mV", "V1 0.038 | 0.04 mA through the tube | V1 38mV",
+            "V1 38.2V | 38.2 V at V1 would be 38.2 A through the tube | V1 38.2mV", "V1 0.038 | 0.04 mA through the tube | V1 38mV",
             "V1 -38.2 | -38.20 mA through the tube | V1 38.2mV", "plate 45.2 | not plausible on a plate | plate 452V",
             "plate -452 | not plausible on a plate | plate 452V", "bias 46.8 | fixed bias is negative | bias -46.8V",
             "mains 11.96 | far from the 120.0 V | mains 119.6V", "screen 4.3 | on a screen | screen 430V"})

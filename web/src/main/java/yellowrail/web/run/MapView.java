@@ -105,7 +105,7 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
         }
 
         double y(double amps) {
-            return HEIGHT - BOTTOM - (HEIGHT - TOP - BOTTOM) * Math.min(1, amps / map.toAmps());
+            return HEIGHT - BOTTOM - (HEIGHT - TOP - BOTTOM) * amps / map.toAmps();
         }
 
         double distance(Point one, Point other) {

@@ -88,6 +88,6 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
             case VOLT -> "9.85";
             default -> "36.4";
         };
-        return "%s %s   plate 452   mains 120   bias -46.8".formatted(point, example);
+        return "%s %s   plate 452   mains 120%s".formatted(point, example, stage.sheet().bias().isCathode() ? "" : "   bias -46.8");
     }
 }

@@ -3,48 +3,67 @@ package yellowrail.web.browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
 
-/** Takes the pictures of docs/screenshots from a running demo: {@code java ... Screenshots http://127.0.0.1:8080 docs/screenshots}. */
-public final class Screenshots {
+/**
+ * Takes the pictures of docs/screenshots from a demo that is running: {@code ./yellow-rail pictures}. The demo's address
+ * and the folder are the system properties {@code pictures.from} and {@code pictures.to}.
+ */
+class Screenshots {
 
-    private Screenshots() {
-    }
+    private final String url = System.getProperty("pictures.from", "http://127.0.0.1:8080");
+    private final Path folder = Path.of(System.getProperty("pictures.to", "../docs/screenshots"));
 
-    public static void main(String[] args) {
-        String url = args[0];
-        Path folder = Path.of(args[1]);
+    @Test
+    void take() {
         try (Chromium chromium = new Chromium()) {
-            shot(chromium, url, "/", folder, "bench");
-            shot(chromium, url, "/amps/3", folder, "amp-sheet");
-            shot(chromium, url, "/amps/new", folder, "amp-form");
-            shot(chromium, url, "/runs/1", folder, "run");
-            shot(chromium, url, "/runs/1/compare", folder, "compare");
-            shot(chromium, url, "/tubes", folder, "tube-types");
-            Page arithmetic = chromium.laptop(url);
-            arithmetic.navigate("/runs/4");
-            arithmetic.click(".open-verdict");
-            arithmetic.waitForSelector("dialog[open] table");
-            save(arithmetic, folder, "arithmetic");
+            laptop(chromium, "/", "bench", ColorScheme.LIGHT);
+            laptop(chromium, "/", "bench-dim", ColorScheme.DARK);
+            phone(chromium, "/", "bench-phone", ColorScheme.LIGHT);
+            laptop(chromium, "/amps/3", "amp-sheet", ColorScheme.LIGHT);
+            phone(chromium, "/amps/3", "amp-sheet-phone-dim", ColorScheme.DARK);
+            laptop(chromium, "/amps/new", "amp-form", ColorScheme.LIGHT);
+            phone(chromium, "/amps/new", "amp-form-phone-dim", ColorScheme.DARK);
+            laptop(chromium, "/runs/1", "run", ColorScheme.LIGHT);
+            laptop(chromium, "/runs/5", "run-dim", ColorScheme.DARK);
+            phone(chromium, "/runs/2", "run-phone", ColorScheme.LIGHT);
+            phone(chromium, "/runs/5", "run-phone-dim", ColorScheme.DARK);
+            laptop(chromium, "/runs/1/compare", "compare", ColorScheme.LIGHT);
+            laptop(chromium, "/tubes", "tube-types-dim", ColorScheme.DARK);
+            Page page = chromium.laptop(url);
+            page.navigate("/runs/4");
+            page.click(".open-verdict");
+            page.waitForSelector("dialog[open] table");
+            save(page, "arithmetic");
+            question(chromium);
         }
     }
 
-    private static void shot(Chromium chromium, String url, String path, Path folder, String name) {
-        for (ColorScheme scheme : new ColorScheme[]{ColorScheme.LIGHT, ColorScheme.DARK}) {
-            String theme = scheme == ColorScheme.LIGHT ? "" : "-dim";
-            take(chromium.page(url, 1280, 800, scheme), path, folder, name + theme);
-            take(chromium.page(url, 390, 844, scheme), path, folder, name + "-phone" + theme);
-        }
+    private void question(Chromium chromium) {
+        Page page = chromium.laptop(url);
+        page.navigate("/runs/7");
+        page.locator("#line").fill("V2 41V");
+        page.keyboard().press("Enter");
+        page.waitForSelector(".question");
+        save(page, "question");
     }
 
-    private static void take(Page page, String path, Path folder, String name) {
+    private void laptop(Chromium chromium, String path, String name, ColorScheme scheme) {
+        visit(chromium.page(url, 1280, 800, scheme), path, name);
+    }
+
+    private void phone(Chromium chromium, String path, String name, ColorScheme scheme) {
+        visit(chromium.page(url, 390, 844, scheme), path, name);
+    }
+
+    private void visit(Page page, String path, String name) {
         page.navigate(path);
-        page.waitForLoadState();
         page.waitForTimeout(300);
-        save(page, folder, name);
-        page.context().close();
+        save(page, name);
     }
 
-    private static void save(Page page, Path folder, String name) {
+    private void save(Page page, String name) {
         page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+        page.context().close();
     }
 }
