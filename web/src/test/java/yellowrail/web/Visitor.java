@@ -30,7 +30,7 @@ public final class Visitor {
     }
 
     public HttpResponse<String> get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html").GET());
+        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html,*/*;q=0.8").GET());
     }
 
     public HttpResponse<String> postJson(String path, String body) {
@@ -41,7 +41,7 @@ public final class Visitor {
     public HttpResponse<String> post(String path, Map<String, String> fields) {
         String body = fields.entrySet().stream().map(field -> encode(field.getKey()) + "=" + encode(field.getValue()))
                 .collect(Collectors.joining("&"));
-        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html").header("Content-Type", "application/x-www-form-urlencoded")
+        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html,*/*;q=0.8").header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 

@@ -42,7 +42,7 @@ public final class FieldReader {
         return typed;
     }
 
-    /** A number in SI within a range told in {@code unit}; empty where nothing was typed. */
+    /** A number in SI within a range told in {@code unit}; empty where nothing was typed, or a fault. */
     public OptionalDouble number(String field, String text, Unit unit, double least, double most) {
         if (text == null || text.isBlank()) {
             return OptionalDouble.empty();
@@ -53,6 +53,7 @@ public final class FieldReader {
             if (!(shown >= least * (1 - 1e-9) && shown <= most * (1 + 1e-9))) {
                 faults.add(field, "%s is out of range; from %s to %s %s.".formatted(
                         quote(text.strip()), Figures.plain(least), Figures.plain(most), unit));
+                return OptionalDouble.empty();
             }
             return OptionalDouble.of(si);
         } catch (BadQuantityException e) {
@@ -61,6 +62,7 @@ public final class FieldReader {
         }
     }
 
+    /** The same where a number is needed; the least allowed stands in for a faulty one. */
     public double required(String field, String text, Unit unit, double least, double most) {
         if (text == null || text.isBlank()) {
             faults.add(field, "Type a number, from %s to %s %s.".formatted(Figures.plain(least), Figures.plain(most), unit));

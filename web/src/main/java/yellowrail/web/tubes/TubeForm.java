@@ -40,15 +40,15 @@ record TubeForm(String name, String kind, String heaterVolts, String heaterAmps,
         if (!List.of("pentode", "beam", "triode").contains(kind)) {
             faults.add("kind", "Choose pentode, beam or triode.");
         }
-        double share = Math.min(0.4, read.required("screenShare", screenShare, Unit.PERCENT, 0, 40));
+        double share = read.required("screenShare", screenShare, Unit.PERCENT, 0, 40);
         Rating rating = new Rating(RatingSystem.OWN, read.number("plateVolts", plateVolts, Unit.VOLT, 50, 5000),
-                read.number("screenVolts", screenVolts, Unit.VOLT, 50, 2000), Math.max(0.5, read.required("plateWatts", plateWatts, Unit.WATT, 0.5, 1000)),
+                read.number("screenVolts", screenVolts, Unit.VOLT, 50, 2000), read.required("plateWatts", plateWatts, Unit.WATT, 0.5, 1000),
                 read.number("screenWatts", screenWatts, Unit.WATT, 0.1, 100), read.number("cathodeMilliamps", cathodeMilliamps, Unit.MILLIAMP, 1, 2000),
                 read.number("gridLeakFixed", gridLeakFixed, Unit.KILOHM, 1, 10_000),
                 read.number("gridLeakCathode", gridLeakCathode, Unit.KILOHM, 1, 10_000), true,
                 read.requiredWords("source", source, 80, "where the figures come from, such as the maker\u2019s sheet"));
         return new TubeType(typed, List.of(), kind, read.required("heaterVolts", heaterVolts, Unit.VOLT, 1, 50),
                 read.required("heaterAmps", heaterAmps, Unit.AMP, 0.05, 20), read.words("base", base, 40), read.words("pins", pins, 120),
-                Math.max(0, share), "", List.of(rating));
+                share, "", List.of(rating));
     }
 }
