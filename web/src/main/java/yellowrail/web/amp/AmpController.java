@@ -1,8 +1,11 @@
 package yellowrail.web.amp;
 
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -88,6 +91,12 @@ class AmpController {
             page.setViewName("amp/form :: fields");
         }
         return page;
+    }
+
+    /** Row numbers far beyond any form of ours: the binder cannot make a list with such holes. */
+    @ExceptionHandler(IndexOutOfBoundsException.class)
+    void impossibleRows(HttpServletResponse response) throws IOException {
+        response.sendError(HttpStatus.BAD_REQUEST.value());
     }
 
     private ModelAndView form(String action, AmpForm form, Faults faults) {

@@ -64,8 +64,8 @@ class RunController {
     }
 
     @GetMapping("/runs/{id}")
-    ModelAndView page(@PathVariable long id, @RequestParam(defaultValue = "") String by) {
-        return page(id, by, null, "run/page");
+    ModelAndView page(@PathVariable long id) {
+        return page(id, null, null, "run/page");
     }
 
     /**
@@ -133,13 +133,15 @@ class RunController {
                 .addObject("view", CompareView.of(id, runs.stage(amp.sheet()), runs.log(id), a, b, clock).orElse(null));
     }
 
+    /** @param by who measures; null for whoever measured last */
     private ModelAndView page(long id, String by, EntryOutcome outcome, String view) {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
+        RunLog log = runs.log(id);
         return new ModelAndView(view).addObject("rail", Rail.ofAmp(amp.id(), amp.sheet().name(), "Measure"))
-                .addObject("ampId", amp.id()).addObject("by", by)
+                .addObject("ampId", amp.id()).addObject("by", by != null ? by : log.lastBy())
                 .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
                 .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
-                .addObject("view", RunView.of(run, amp, runs.stage(amp.sheet()), runs.log(id), clock));
+                .addObject("view", RunView.of(run, amp, runs.stage(amp.sheet()), log, clock));
     }
 }

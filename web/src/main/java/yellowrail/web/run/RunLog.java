@@ -18,6 +18,11 @@ record RunLog(Moment before, List<ReadingRow> rows, long total) {
         return rows.stream().filter(row -> !row.struck()).map(ReadingRow::reading).toList();
     }
 
+    /** Who measured last; blank if nobody said. */
+    String lastBy() {
+        return rows.isEmpty() ? "" : rows.get(rows.size() - 1).byWhom();
+    }
+
     Moment now() {
         Moment moment = before;
         for (Reading reading : readings()) {

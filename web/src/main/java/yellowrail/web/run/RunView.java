@@ -26,6 +26,8 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
                List<Balance> balances, MapView map, List<LogLine> log, boolean older, String hint, String total) {
 
     private static final int LOG_LINES = 30;
+    /** An amp that has been on this long has been forgotten in the log, not on the bench. */
+    private static final int FORGOTTEN_MINUTES = 12 * 60;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
 
@@ -46,7 +48,7 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
         Collections.reverse(newestFirst);
         return new RunView(run.id(), run.isOpen(), summary.sentence(), summary.worst().judgement().verdict().token(),
-                warmUp(now, amp.sheet().settleMinutes(), clock), amp.sheet().quirks(),
+                run.isOpen() ? warmUp(now, amp.sheet().settleMinutes(), clock) : "", amp.sheet().quirks(),
                 tubes.stream().map(tube -> TubeCard.of(tube, amp.sheet().current().shows())).toList(),
                 SideBalance.of(amp.sheet(), tubes).stream().map(RunView::balance).toList(), MapView.of(OperatingMap.of(stage, tracks), amp.sheet()),
                 newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock)).toList(), log.total() > LOG_LINES,
@@ -78,6 +80,9 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
             return "Warm-up not known: type on when you switch on.";
         }
         long minutes = Duration.between(on.get().takenAt(), clock.instant()).toMinutes();
+        if (minutes > FORGOTTEN_MINUTES) {
+            return "On for %d h by the log: type off, or on when you switch on again.".formatted(minutes / 60);
+        }
         return minutes >= settleMinutes ? "Warm: on for %d min.".formatted(minutes)
                 : "Warming up: on for %d min of %s.".formatted(minutes, Figures.plain(settleMinutes));
     }

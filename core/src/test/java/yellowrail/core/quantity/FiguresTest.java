@@ -1,0 +1,37 @@
+package yellowrail.core.quantity;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class FiguresTest {
+
+    @Test
+    void everyFigureHasItsUnitAndItsDigits() {
+        assertThat(Figures.volts(451.9636)).isEqualTo("452.0 V");
+        assertThat(Figures.milliamps(0.03458)).isEqualTo("34.58 mA");
+        assertThat(Figures.watts(15.6289)).isEqualTo("15.63 W");
+        assertThat(Figures.percent(0.52096)).isEqualTo("52.1 %");
+        assertThat(Figures.ohms(12.40)).isEqualTo("12.4 ohm");
+        assertThat(Figures.in(Unit.MILLIVOLT, 0.0364)).isEqualTo("36.4 mV");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.3461, 0.35", "1.532, 1.5", "12.7, 13", "0.0123, 0.012", "0, 0", "-2.5, 2.5", "123.4, 123"})
+    void aPlusMinusHasTwoDigitsThatCount(double watts, String shown) {
+        assertThat(Figures.plusMinus(watts, Unit.WATT)).isEqualTo(shown);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 0", "1000, 1000", "0.00001234567, 0.000012346", "-46.80, -46.8", "123456, 123460"})
+    void plainNumbersHaveNeitherIdleZerosNorExponents(double value, String shown) {
+        assertThat(Figures.plain(value)).isEqualTo(shown);
+    }
+
+    @Test
+    void zeroHasNoSign() {
+        assertThat(Figures.fixed(-0.001, 2)).isEqualTo("0.00");
+    }
+}
