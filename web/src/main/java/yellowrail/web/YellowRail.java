@@ -10,6 +10,7 @@ import java.util.Map;
 import org.springframework.boot.DefaultApplicationArguments;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.ConfigurableApplicationContext;
 import yellowrail.web.database.DataFolder;
 import yellowrail.web.database.PrivatePostgres;
 
@@ -17,7 +18,7 @@ import yellowrail.web.database.PrivatePostgres;
  * Starts the application: claims the data folder, starts the database beside it unless one is given in
  * {@code SPRING_DATASOURCE_URL}, then serves.
  *
- * <pre>--data=DIR  --port=8080  --demo</pre>
+ * <pre>--data=DIR  --port=8080  --demo  --once (starts and stops again, for what is learned from a start)</pre>
  */
 @SpringBootApplication
 public class YellowRail {
@@ -59,7 +60,10 @@ public class YellowRail {
         say("Starting the application");
         SpringApplication application = new SpringApplication(YellowRail.class);
         application.setDefaultProperties(properties);
-        application.run(args);
+        ConfigurableApplicationContext context = application.run(args);
+        if (options.containsOption("once")) {
+            System.exit(SpringApplication.exit(context));
+        }
         say("Yellow Rail serves on " + url + "   (Ctrl-C stops it)");
     }
 

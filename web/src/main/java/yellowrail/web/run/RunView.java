@@ -49,10 +49,23 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
         Collections.reverse(newestFirst);
         return new RunView(run.id(), run.isOpen(), summary.sentence(), summary.worst().judgement().verdict().token(),
                 run.isOpen() ? warmUp(now, amp.sheet().settleMinutes(), clock) : "", amp.sheet().quirks(),
-                tubes.stream().map(tube -> TubeCard.of(tube, amp.sheet().current().shows())).toList(),
+                cards(tubes, amp.sheet().current().shows()),
                 SideBalance.of(amp.sheet(), tubes).stream().map(RunView::balance).toList(), MapView.of(OperatingMap.of(stage, tracks), amp.sheet()),
                 newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock)).toList(), log.total() > LOG_LINES,
                 hint(stage), String.valueOf(log.total()));
+    }
+
+    /** The tubes in the order of the sheet; a note that stands at the tube before is not said again. */
+    private static List<TubeCard> cards(List<TubeIdle> tubes, Unit shows) {
+        List<TubeCard> cards = new ArrayList<>();
+        List<String> before = List.of();
+        for (TubeIdle tube : tubes) {
+            TubeCard card = TubeCard.of(tube, shows);
+            boolean again = !before.isEmpty() && before.equals(card.notes());
+            before = card.notes();
+            cards.add(again ? card.withNotes(List.of("As %s.".formatted(cards.get(cards.size() - 1).label()))) : card);
+        }
+        return cards;
     }
 
     static LogLine line(ReadingRow row, Clock clock) {

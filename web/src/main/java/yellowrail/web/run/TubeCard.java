@@ -36,6 +36,11 @@ record TubeCard(String label, String side, String channel, String verdict, Strin
                 tube.current().map(reading -> Figures.in(shows, reading.value())).orElse(UNKNOWN), known, judgement.notes());
     }
 
+    TubeCard withNotes(List<String> others) {
+        return new TubeCard(label, side, channel, verdict, verdictToken, early, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
+                cathodeMilliamps, screenMilliamps, screenWatts, bias, reading, figures, others);
+    }
+
     static String withPlusMinus(Estimate estimate, Unit unit, String value) {
         String number = value.substring(0, value.lastIndexOf(' '));
         return estimate.plusMinus() == 0 ? value : number + " \u00b1 " + Figures.plusMinus(estimate.plusMinus(), unit) + " " + unit;

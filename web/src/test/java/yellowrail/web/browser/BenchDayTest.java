@@ -142,7 +142,8 @@ class BenchDayTest {
         assertThat(tube(page, "V3")).containsText("11.23 W");
         assertThat(tube(page, "V3")).containsText("93.5 %");
         assertThat(tube(page, "V3")).containsText("40.11");
-        assertThat(tube(page, "V3")).containsText("hides");
+        assertThat(tube(page, "V1")).containsText("hides");
+        assertThat(tube(page, "V3")).containsText("As V2.");
         assertThat(page.locator(".balance")).containsText("cannot be seen");
         assertThat((int) page.evaluate("document.documentElement.scrollWidth")).isLessThanOrEqualTo(390);
         page.context().close();

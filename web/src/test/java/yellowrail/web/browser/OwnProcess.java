@@ -37,6 +37,7 @@ final class OwnProcess {
     static OwnProcess launch(Path data, int port) throws IOException {
         String classes = System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
         Path output = Files.createTempFile("yellow-rail-process", ".log");
+        output.toFile().deleteOnExit();
         Process process = new ProcessBuilder(List.of(System.getProperty("java.home") + "/bin/java", "-cp", classes,
                 YellowRail.class.getName(), "--data=" + data, "--port=" + port)).redirectErrorStream(true).redirectOutput(output.toFile()).start();
         return new OwnProcess(process, output, "http://127.0.0.1:" + port);
