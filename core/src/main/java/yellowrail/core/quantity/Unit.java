@@ -58,12 +58,13 @@ public enum Unit {
         return symbol;
     }
 
+    /** Divides by whole numbers where it can: 70 % is 0.7 to the last bit, which 70 times 0.01 is not. */
     public double toSi(double value) {
-        return value * inSi;
+        return inSi < 1 ? value / Math.rint(1 / inSi) : value * inSi;
     }
 
     public double fromSi(double si) {
-        return si / inSi;
+        return inSi < 1 ? si * Math.rint(1 / inSi) : si / inSi;
     }
 
     /** Finds the unit written as {@code text}; case is free, so {@code MV} is millivolts: nobody probes megavolts. */

@@ -31,6 +31,14 @@ class FiguresTest {
     }
 
     @Test
+    void aNumberTypedInAUnitIsThatNumberToTheLastBit() {
+        assertThat(Unit.PERCENT.toSi(70)).isEqualTo(0.7);
+        assertThat(Unit.PERCENT.toSi(95)).isEqualTo(0.95);
+        assertThat(Unit.MILLIVOLT.toSi(36.4)).isEqualTo(0.0364);
+        assertThat(Unit.MILLIAMP.fromSi(0.035)).isEqualTo(35);
+    }
+
+    @Test
     void zeroHasNoSign() {
         assertThat(Figures.fixed(-0.001, 2)).isEqualTo("0.00");
     }

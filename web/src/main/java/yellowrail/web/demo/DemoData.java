@@ -33,9 +33,12 @@ class DemoData implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) {
-        if (!amps.all().isEmpty()) {
-            return;
+        if (amps.all().isEmpty()) {
+            fill();
         }
+    }
+
+    void fill() {
         DemoAmps demo = new DemoAmps(tubes.catalogue());
         play(demo.coldPair(), 14, "mark as found", "mains 119.6", "V1 24.1", "V2 22.3", "plate 463", "bias -50.2", "note RANGE a quarter turn clockwise",
                 "V1 31.0", "V2 28.8", "plate 456.5", "mark after the first turn", "note a little more", "bias -46.8", "V1 36.4", "V2 33.9", "plate 452");

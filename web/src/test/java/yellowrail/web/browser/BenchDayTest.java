@@ -64,22 +64,11 @@ class BenchDayTest {
     @Test
     void fromNothingToVerdictsByKeyboardAlone() {
         Page page = chromium.laptop(RunningApplication.url());
-        page.navigate("/");
         Keys keys = new Keys(page);
-        keys.tabTo("Put a new amp on the bench").press("Enter");
-        page.waitForURL("**/amps/new");
-        keys.tabToField("name").type("Bog orchid");
-        keys.tabToField("stage.tubeType").type("6L6GC");
-        keys.settled().tabTo("Save the sheet").press("Enter");
-        page.waitForSelector("text=To the run");
-        page.keyboard().press("Enter");
-        page.waitForURL("**/runs/*");
-        for (String line : new String[]{"V1 36.4mV", "V2 33.9", "plate 452"}) {
-            page.keyboard().type(line);
-            page.keyboard().press("Enter");
-            assertThat(page.locator(".log .typed").first()).containsText(line.split("mV")[0]);
-            assertThat(page.locator("#line")).isFocused();
-        }
+        keys.newAmpOnTheBench("Bog orchid", "6L6GC");
+        keys.enter("V1 36.4mV", "V1 36.4mV");
+        keys.enter("V2 33.9", "V2 33.9mV");
+        keys.enter("plate 452", "plate 452V");
         assertThat(tube(page, "V1")).containsText("15.63 W");
         assertThat(tube(page, "V1")).containsText("52.1 %");
         assertThat(tube(page, "V1")).containsText("in window");

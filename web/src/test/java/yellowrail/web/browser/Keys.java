@@ -44,6 +44,27 @@ final class Keys {
         return this;
     }
 
+    /** From the bench to the entry line of a first run on a new amp. */
+    void newAmpOnTheBench(String name, String type) {
+        page.navigate("/");
+        tabTo("Put a new amp on the bench").press("Enter");
+        page.waitForURL("**/amps/new");
+        tabToField("name").type(name);
+        tabToField("stage.tubeType").type(type);
+        settled().tabTo("Save the sheet").press("Enter");
+        assertThat(page.locator("button:has-text('To the run')")).isFocused();
+        press("Enter");
+        page.waitForURL("**/runs/*");
+        assertThat(page.locator("#line")).isFocused();
+    }
+
+    /** Types a line and waits until it is acknowledged: it stands in the log. */
+    void enter(String line, String stored) {
+        type(line).press("Enter");
+        assertThat(page.locator(".log .typed").first()).hasText(stored);
+        assertThat(page.locator("#line")).isFocused();
+    }
+
     /** Waits for a form that is being drawn again. */
     Keys settled() {
         assertThat(page.locator("#save")).isEnabled();

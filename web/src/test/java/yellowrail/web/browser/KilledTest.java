@@ -45,35 +45,26 @@ class KilledTest {
         return Files.exists(pid) ? ProcessHandle.of(Long.parseLong(Files.readAllLines(pid).get(0).strip())) : Optional.empty();
     }
 
-    private static void enter(Page page, String line) {
-        page.locator("#line").fill(line);
-        page.keyboard().press("Enter");
-        assertThat(page.locator(".log .typed").first()).containsText(line);
-    }
-
     @Test
     void acknowledgedReadingsSurviveTheKillingOfApplicationAndDatabase() throws Exception {
         int port = OwnProcess.freePort();
         OwnProcess first = start(port);
         try (Chromium chromium = new Chromium()) {
             Page page = chromium.laptop(first.url());
-            page.navigate("/amps/new");
-            page.getByLabel("Name").first().fill("Bog rosemary");
-            page.click("#save");
-            page.click("text=To the run");
-            page.waitForURL("**/runs/*");
-            enter(page, "V1 36.4mV");
-            enter(page, "V2 33.9mV");
+            Keys keys = new Keys(page);
+            keys.newAmpOnTheBench("Bog rosemary", "6L6GC");
+            keys.enter("V1 36.4", "V1 36.4mV");
+            keys.enter("V2 33.9", "V2 33.9mV");
             String run = page.url();
             first.kill();
-            page.locator("#line").fill("plate 452");
-            page.keyboard().press("Enter");
+            keys.type("plate 452").press("Enter");
             assertThat(page.locator("#not-stored")).containsText("What you typed is still here");
             assertThat(page.locator("#line")).hasValue("plate 452");
 
             OwnProcess second = start(port);
-            page.keyboard().press("Enter");
+            keys.press("Enter");
             assertThat(page.locator(".log li")).hasCount(3);
+            assertThat(page.locator(".sentence")).containsText("V2 is cold: 48.5 %");
             assertThat(page.locator("#not-stored")).hasCount(0);
             second.kill();
             ProcessHandle database = database().orElseThrow();

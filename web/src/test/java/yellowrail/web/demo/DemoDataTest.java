@@ -1,0 +1,75 @@
+package yellowrail.web.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Clock;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import yellowrail.web.RunningApplication;
+import yellowrail.web.Visitor;
+import yellowrail.web.amp.Amp;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.RunService;
+import yellowrail.web.tubes.TubeService;
+
+/** The made-up workshop on the screen, the worked examples among its amps. */
+@ExtendWith(RunningApplication.class)
+class DemoDataTest {
+
+    private static Map<String, Amp> byName;
+
+    @BeforeAll
+    static void fill() {
+        AmpService amps = RunningApplication.bean(AmpService.class);
+        new DemoData(amps, RunningApplication.bean(RunService.class), RunningApplication.bean(TubeService.class), Clock.systemDefaultZone()).fill();
+        byName = amps.all().stream().collect(Collectors.toMap(amp -> amp.sheet().name(), Function.identity(), (one, other) -> other));
+    }
+
+    private static String run(String name) {
+        Visitor visitor = new Visitor(RunningApplication.url());
+        String run = visitor.get("/amps/" + byName.get(name).id() + "/run").headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
+        return visitor.get(run).body();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+            "Bogbean pair | 34.58 mA | 15.63 W | 52.1 % | in window", "Bogbean pair | 32.21 mA | 14.56 W | 48.5 % | cold",
+            "Sedge quad | 40.11 | 11.23 W | 93.5 % | in window", "Water mint stereo | 37.50 | 14.26 W | 57.0 % | in window",
+            "Reedmace single | 80.00 | 28.33 W | 80.9 % | in window", "Cotton grass | plate 33.59 mA | 14.98 W | 49.9 % | cold",
+            "Sundew six | 36.37 mA | 12.62 W | 105.2 % | over rating"})
+    void showsTheWorkedExamples(String name, String current, String watts, String percent, String verdict) {
+        assertThat(run(name)).contains(current, watts, percent, verdict);
+    }
+
+    @Test
+    void oneIsMismatchedAndOneHalfWayThrough() {
+        assertThat(run("Cotton grass")).contains("more than an EI core");
+        assertThat(run("Butterbur")).contains("No plate voltage read yet", "Warming up: on for");
+    }
+
+    @Test
+    void theBenchTellsWhereEachStands() {
+        assertThat(new Visitor(RunningApplication.url()).get("/").body()).contains("V2 cold, 48.5 % of the rating", "V1 over rating, 105.2 % of the rating",
+                "bring it down before anything else", "half way through: readings missing");
+    }
+
+    @Test
+    void theSheetOfEachCanBeShownAndEdited() {
+        Visitor visitor = new Visitor(RunningApplication.url());
+        byName.values().forEach(amp -> {
+            assertThat(visitor.get("/amps/" + amp.id()).statusCode()).isEqualTo(200);
+            Map<String, String> form = visitor.form("/amps/" + amp.id() + "/edit", "/amps/" + amp.id());
+            assertThat(visitor.post("/amps/" + amp.id(), form).statusCode()).as(amp.sheet().name()).isEqualTo(302);
+            Amp saved = RunningApplication.bean(AmpService.class).newest(amp.id());
+            assertThat(saved.sheet().target()).isEqualTo(amp.sheet().target());
+            assertThat(saved.sheet().current()).isEqualTo(amp.sheet().current());
+            assertThat(saved.sheet().sockets()).isEqualTo(amp.sheet().sockets());
+        });
+    }
+}
