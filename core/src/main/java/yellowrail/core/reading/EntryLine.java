@@ -52,10 +52,13 @@ public final class EntryLine {
         this.sheet = sheet;
     }
 
+    /** The right channel's test point is called R on half the amps there are: as a place it comes before the ohm. */
+    private static final String RIGHT = "r";
+
     /** The words the line knows besides sockets and test points: a socket cannot be called one of these. */
     public static boolean isReserved(String label) {
         String word = label.toLowerCase(Locale.ROOT);
-        return WORDS.containsKey(word) || UNLOADED.contains(word) || OFF.contains(word) || Unit.of(word).isPresent()
+        return WORDS.containsKey(word) || UNLOADED.contains(word) || OFF.contains(word) || Unit.of(word).isPresent() && !word.equals(RIGHT)
                 || List.of("on", "note", "mark", "undo").contains(word);
     }
 

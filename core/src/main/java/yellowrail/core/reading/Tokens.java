@@ -29,7 +29,7 @@ final class Tokens {
             }
             String last = tokens.isEmpty() ? "" : tokens.get(tokens.size() - 1);
             var wordAndNumber = WORD_AND_NUMBER.matcher(token);
-            if (BARE_NUMBER.matcher(last).matches() && Unit.of(token).isPresent()) {
+            if (BARE_NUMBER.matcher(last).matches() && Unit.of(token).isPresent() && !isPlace(token, sheet)) {
                 tokens.set(tokens.size() - 1, last + token);
             } else if (last.matches("[A-Za-z]+") && isPlace(last + token, sheet) && !isPlace(last, sheet)) {
                 tokens.set(tokens.size() - 1, last + token);

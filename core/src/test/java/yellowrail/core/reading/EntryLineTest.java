@@ -10,6 +10,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Channel;
+import yellowrail.core.amp.Side;
+import yellowrail.core.amp.Socket;
 
 class EntryLineTest {
 
@@ -44,6 +47,18 @@ class EntryLineTest {
         for (String line : List.of("TP 9.85", "vk 9.85", "9.85", "V3 9.85V", "9850mV")) {
             assertThat(quad.parse(line)).as(line).containsExactly(Entry.measured(ReadingKind.SENSE_VOLTS, "TP", 9.85));
         }
+    }
+
+    @Test
+    void leftAndRightTestPointsMayBeCalledLAndR() {
+        AmpSheet stereo = Amps.with(Amps.quad(), List.of(new Socket("V1", Side.PUSH, Channel.LEFT, "L"), new Socket("V2", Side.PULL, Channel.LEFT, "L"),
+                new Socket("V3", Side.PUSH, Channel.RIGHT, "R"), new Socket("V4", Side.PULL, Channel.RIGHT, "R")));
+        EntryLine line = new EntryLine(stereo);
+        assertThat(EntryLine.isReserved("R") || EntryLine.isReserved("L")).isFalse();
+        for (String typed : List.of("R 0.98", "0.98 r", "R 0.98V", "V4 0,98")) {
+            assertThat(line.parse(typed)).as(typed).containsExactly(Entry.measured(ReadingKind.SENSE_VOLTS, "R", 0.98));
+        }
+        assertThat(line.parse("R rk off 12.4R")).containsExactly(Entry.measured(ReadingKind.RESISTOR_COLD, "R", 12.4));
     }
 
     @Test
