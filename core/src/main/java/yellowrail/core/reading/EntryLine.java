@@ -8,8 +8,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.amp.CurrentMethod;
-import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.quantity.BadQuantityException;
 import yellowrail.core.quantity.Quantity;
@@ -47,9 +45,11 @@ public final class EntryLine {
     private static final List<String> OFF = List.of("off", "cold");
 
     private final AmpSheet sheet;
+    private final Meaning meaning;
 
     public EntryLine(AmpSheet sheet) {
         this.sheet = sheet;
+        this.meaning = new Meaning(sheet);
     }
 
     /** The right channel's test point is called R on half the amps there are: as a place it comes before the ohm. */
@@ -70,14 +70,14 @@ public final class EntryLine {
     public List<Entry> parse(String line) {
         String typed = line == null ? "" : line.strip();
         if (typed.isEmpty()) {
-            throw new BadEntryException("Nothing was typed. Type a reading, such as %s.".formatted(example()));
+            throw new BadEntryException("Nothing was typed. Type a reading, such as %s.".formatted(meaning.example()));
         }
         if (typed.length() > LONGEST) {
             throw new BadEntryException("The line has %d characters; at most %d fit. Type one reading at a time, such as %s."
-                    .formatted(typed.length(), LONGEST, example()));
+                    .formatted(typed.length(), LONGEST, meaning.example()));
         }
         if (typed.chars().anyMatch(Character::isISOControl)) {
-            throw new BadEntryException("The line holds characters that cannot be shown. Type a reading, such as %s.".formatted(example()));
+            throw new BadEntryException("The line holds characters that cannot be shown. Type a reading, such as %s.".formatted(meaning.example()));
         }
         return wordsToTheEnd(typed).map(List::of).orElseGet(() -> readings(typed));
     }
@@ -127,7 +127,7 @@ public final class EntryLine {
             }
         }
         if (entries.isEmpty()) {
-            throw new BadEntryException("%s holds no reading. Type one, such as %s.".formatted(quote(typed), example()));
+            throw new BadEntryException("%s holds no reading. Type one, such as %s.".formatted(quote(typed), meaning.example()));
         }
         return entries;
     }
@@ -175,9 +175,9 @@ public final class EntryLine {
             }
         }
         if (quantity == null) {
-            throw new BadEntryException("%s has no number. Type the reading after it, such as %s.".formatted(quote(typed), example()));
+            throw new BadEntryException("%s has no number. Type the reading after it, such as %s.".formatted(quote(typed), meaning.example()));
         }
-        return entry(word, target, quantity, unloaded, off, typed);
+        return meaning.of(new Meaning.Said(word, word == null ? null : WORDS.get(word), target, quantity, unloaded, off, typed));
     }
 
     private static <T> T once(T before, T now, String what, String typed) {
@@ -196,91 +196,6 @@ public final class EntryLine {
         }
     }
 
-    private Entry entry(String word, String target, Quantity quantity, boolean unloaded, boolean off, String typed) {
-        String place = target == null ? "" : target;
-        if (word == null) {
-            if (off) {
-                return Entry.measured(ReadingKind.RESISTOR_COLD, place, si(quantity, Unit.OHM, typed));
-            }
-            return current(target, quantity, typed);
-        }
-        ReadingKind kind = WORDS.get(word);
-        return switch (kind) {
-            case PLATE -> plate(word, place, quantity, unloaded, typed);
-            case RESISTOR_COLD -> {
-                if (!off) {
-                    throw new BadEntryException("A resistance is only measured with the power off. Type %s off %s if it was."
-                            .formatted(word, typed.replaceAll("(?i).*?([\\d.,]+\\S*).*", "$1")));
-                }
-                yield Entry.measured(kind, place, si(quantity, Unit.OHM, typed));
-            }
-            case SCREEN_VOLTS -> isCurrent(quantity)
-                    ? Entry.measured(ReadingKind.SCREEN_AMPS, place, si(quantity, Unit.MILLIAMP, typed))
-                    : Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
-            case SCREEN_AMPS -> screenCurrent(place, quantity, typed);
-            case CATHODE_VOLTS -> sheet.current().method() == CurrentMethod.CATHODE_RESISTOR
-                    ? Entry.measured(ReadingKind.SENSE_VOLTS, testPoint(target, typed), si(quantity, Unit.VOLT, typed))
-                    : Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
-            default -> Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
-        };
-    }
-
-    private Entry plate(String word, String place, Quantity quantity, boolean unloaded, String typed) {
-        boolean saysBPlus = word.equals("b+") || word.equals("ht");
-        boolean atBPlus = sheet.plate().point() == PlateSense.Point.B_PLUS;
-        if (!unloaded && saysBPlus && !atBPlus) {
-            throw new BadEntryException("This amp\u2019s sheet says plate voltage is read at the plate, and the drop in the "
-                    + "transformer would be counted in. Type plate and the number, or change the sheet to B+.");
-        }
-        return Entry.measured(unloaded ? ReadingKind.PLATE_UNLOADED : ReadingKind.PLATE, place, si(quantity, Unit.VOLT, typed));
-    }
-
-    private Entry screenCurrent(String place, Quantity quantity, String typed) {
-        if (isCurrent(quantity)) {
-            return Entry.measured(ReadingKind.SCREEN_AMPS, place, si(quantity, Unit.MILLIAMP, typed));
-        }
-        if (quantity.unit().isEmpty()) {
-            throw new BadEntryException("Screen current needs its unit: mA for the current, mV or V for the drop across the "
-                    + "screen stopper. Type ig2 2.1mA, say.");
-        }
-        if (sheet.screen().stopperOhms().isEmpty()) {
-            throw new BadEntryException("The drop across the screen stopper says nothing without its ohms. Put them on the amp "
-                    + "sheet, or type the current in mA.");
-        }
-        return Entry.measured(ReadingKind.SCREEN_DROP, place, si(quantity, Unit.VOLT, typed));
-    }
-
-    private static boolean isCurrent(Quantity quantity) {
-        return quantity.unit().map(unit -> unit.dimension() == Unit.Dimension.CURRENT).orElse(false);
-    }
-
-    private Entry current(String target, Quantity quantity, String typed) {
-        Unit shows = sheet.current().shows();
-        ReadingKind kind = shows.dimension() == Unit.Dimension.VOLTAGE ? ReadingKind.SENSE_VOLTS : ReadingKind.SENSE_AMPS;
-        return Entry.measured(kind, testPoint(target, typed), si(quantity, shows, typed));
-    }
-
-    /** The test point a current was read at: named, or reached through a socket, or the only one there is. */
-    private String testPoint(String target, String typed) {
-        List<String> points = sheet.testPoints();
-        if (target == null) {
-            if (points.size() == 1) {
-                return points.get(0);
-            }
-            throw new BadEntryException("%s does not say where. Begin with one of %s, such as %s."
-                    .formatted(quote(typed), String.join(", ", points), example()));
-        }
-        return sheet.socket(target).map(Socket::testPoint).orElse(target);
-    }
-
-    private static double si(Quantity quantity, Unit assumed, String typed) {
-        try {
-            return quantity.si(assumed);
-        } catch (BadQuantityException e) {
-            throw new BadEntryException("%s: %s.".formatted(quote(typed), e.getMessage()));
-        }
-    }
-
     private Optional<String> place(String token) {
         return sheet.socket(token).map(Socket::label)
                 .or(() -> sheet.testPoints().stream().filter(point -> point.equalsIgnoreCase(token)).findFirst());
@@ -293,15 +208,7 @@ public final class EntryLine {
                     String.join(", ", sheet.sockets().stream().map(Socket::label).toList())));
         }
         return new BadEntryException("%s is not understood%s. Type a socket and its reading (%s), or plate, mains, bias, screen, vk, rk off, on, note."
-                .formatted(quote(token), token.equals(typed) ? "" : " in " + quote(typed), example()));
-    }
-
-    private String example() {
-        return switch (sheet.current().shows()) {
-            case VOLT -> sheet.testPoints().get(0) + " 9.85V";
-            case MILLIAMP -> sheet.testPoints().get(0) + " 36.4mA";
-            default -> sheet.testPoints().get(0) + " 36.4mV";
-        };
+                .formatted(quote(token), token.equals(typed) ? "" : " in " + quote(typed), meaning.example()));
     }
 
     private static String capital(String sentence) {

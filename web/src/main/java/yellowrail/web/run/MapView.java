@@ -39,10 +39,14 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
      * @param path   through its readings
      * @param x      of the present place
      * @param y      of the present place
-     * @param dx     half width in volts, px
-     * @param dy     half width in current, px
+     * @param fromX  where its uncertainty in volts begins
+     * @param toX    where that ends
+     * @param fromY  where its uncertainty in current begins, below
+     * @param toY    where that ends, above
      * @param side   decides the shape of its mark
      * @param label  one or more tubes; blank when another mark carries it
+     * @param labelX of the label
+     * @param labelY of the label
      * @param anchor which side of the mark the label is on
      */
     record Mark(String path, String x, String y, String fromX, String toX, String fromY, String toY, String side, String label,
