@@ -118,10 +118,12 @@ class BadInputTest {
         Map<String, String> theirs = new HashMap<>(mine);
         theirs.put("quirks", "theirs: buzzes when cold");
         mine.put("notes", "mine: new reservoir");
+        mine.put("sockets[1].testPoint", "TP2");
         assertThat(visitor.post(amp, theirs).statusCode()).isEqualTo(302);
         HttpResponse<String> second = visitor.post(amp, mine);
         assertThat(second.statusCode()).isEqualTo(409);
-        assertThat(second.body()).contains("Somebody saved this sheet").contains("theirs: buzzes when cold").contains(">mine: new reservoir</textarea>");
+        assertThat(second.body()).contains("Somebody saved this sheet").contains("theirs: buzzes when cold").contains(">mine: new reservoir</textarea>")
+                .contains("<th scope=\"row\">socket 2 test point</th><td>V2</td><td>TP2</td>").doesNotContain(">current method<");
         mine.put("version", "2");
         assertThat(visitor.post(amp, mine).statusCode()).isEqualTo(302);
     }
