@@ -36,7 +36,7 @@ public record OperatingMap(double fromVolts, double toVolts, double toAmps, List
         double lowest = DoubleStream.of(volts).min().orElse(0.8 * usual);
         double highest = DoubleStream.of(volts).max().orElse(usual);
         double from = Math.max(VOLTS_STEP, VOLTS_STEP * Math.floor(0.9 * lowest / VOLTS_STEP));
-        double to = VOLTS_STEP * Math.ceil(1.06 * highest / VOLTS_STEP);
+        double to = Math.max(from + 4 * VOLTS_STEP, VOLTS_STEP * Math.ceil(1.06 * highest / VOLTS_STEP));
         double watts = stage.rating().plateWatts();
         double greatest = tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::amps).max().orElse(0);
         double toAmps = AMPS_STEP * Math.ceil(1.12 * Math.max(greatest, watts / lowest) / AMPS_STEP);

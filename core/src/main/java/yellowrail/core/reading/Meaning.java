@@ -44,7 +44,7 @@ final class Meaning {
         String place = said.target() == null ? "" : said.target();
         if (said.kind() == null) {
             if (said.off()) {
-                return Entry.measured(ReadingKind.RESISTOR_COLD, place, si(quantity, Unit.OHM, typed));
+                return resistance(place, quantity, typed);
             }
             return current(said.target(), quantity, typed);
         }
@@ -56,7 +56,7 @@ final class Meaning {
                     throw new BadEntryException("A resistance is only measured with the power off. Type %s off %s if it was."
                             .formatted(said.word(), typed.replaceAll("(?i).*?([\\d.,]+\\S*).*", "$1")));
                 }
-                yield Entry.measured(kind, place, si(quantity, Unit.OHM, typed));
+                yield resistance(place, quantity, typed);
             }
             case SCREEN_VOLTS -> isCurrent(quantity)
                     ? Entry.measured(ReadingKind.SCREEN_AMPS, place, si(quantity, Unit.MILLIAMP, typed))
@@ -67,6 +67,15 @@ final class Meaning {
                     : Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
             default -> Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
         };
+    }
+
+    private static Entry resistance(String place, Quantity quantity, String typed) {
+        double ohms = si(quantity, Unit.OHM, typed);
+        if (!(ohms > 0)) {
+            throw new BadEntryException("%s is no resistance. Type the ohms the meter shows with the power off, such as rk off 121.3."
+                    .formatted(quote(typed)));
+        }
+        return Entry.measured(ReadingKind.RESISTOR_COLD, place, ohms);
     }
 
     private Entry plate(String word, String place, Quantity quantity, boolean unloaded, String typed) {

@@ -150,9 +150,6 @@ public final class Plausibility {
 
     private Optional<Question> resistor(Entry entry) {
         double onSheet = sheet.current().ohms().orElse(Double.NaN);
-        if (!(entry.value() > 0)) {
-            return Optional.of(ask(entry, ohms -> ohms > 0, "%s is no resistance.".formatted(shown(entry))));
-        }
         DoublePredicate plausible = ohms -> !Double.isFinite(onSheet) || within(ohms, onSheet, RESISTOR_FAMILY);
         return plausible.test(entry.value()) ? Optional.empty() : Optional.of(ask(entry, plausible,
                 "%s is far from the %s on the sheet. Capacitors not drained, or another resistor?"

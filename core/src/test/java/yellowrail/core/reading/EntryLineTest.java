@@ -74,7 +74,7 @@ class EntryLineTest {
             "plate mains 452 | more than one kind", "rk 121 | Type rk off 121 if it was", "b+ 452 | read at the plate",
             "V1 36.4mA | is wanted (mV)", "plate 452ohm | volts is wanted", "note | The note is empty", "on maybe | no time since",
             "<script>alert(1)</script> | is not understood", "\uD83D\uDE00 | is not understood", "V1 38parsec | no unit known",
-            "ig2 2 | needs its unit", "ig2 2mV | Put them on the amp", ";;; | holds no reading", "V1 V2 38 | more than one place"})
+            "ig2 2 | needs its unit", "ig2 2mV | Put them on the amp", ";;; | holds no reading", "V1 V2 38 | more than one place", "rk off 0 | is no resistance", "V1 off -5 | is no resistance"})
     void saysWhatWasWrongAndWhatToType(String line, String message) {
         assertThatThrownBy(() -> pair.parse(line)).isInstanceOf(BadEntryException.class).hasMessageContaining(message);
     }

@@ -129,6 +129,25 @@ class BadInputTest {
     }
 
     @Test
+    void whatIsKeptAgainstAllSenseNeverBreaksAPage() {
+        Map<String, String> fields = visitor.form("/amps/new", "/amps");
+        fields.put("name", "Against all sense");
+        String amp = visitor.post("/amps", fields).headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
+        String run = visitor.post(amp + "/runs", Map.of("_csrf", fields.get("_csrf"))).headers().firstValue("Location").orElseThrow()
+                .replaceAll("^https?://[^/]+", "");
+        for (String line : List.of("V1 36", "plate 450", "V1 rk off 1", "V1 -1e9", "V1 1e9", "V1 0", "plate 0", "plate 1", "plate -4",
+                "plate 1e9", "vk 1e6", "vk -1", "screen 1e9", "V1 ig2 1e6mA", "mains 0", "bias 1e9", "on 1440", "plate 450", "V2 1e-9")) {
+            HttpResponse<String> kept = visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", line, "confirmed", "true"));
+            assertThat(kept.statusCode()).as(line).isEqualTo(302);
+            for (String page : List.of(run, run + "/compare", run + "/tubes/V1", "/", amp)) {
+                HttpResponse<String> shown = visitor.get(page);
+                assertThat(shown.statusCode()).as("%s after %s", page, line).isEqualTo(200);
+                assertThat(shown.body()).as("%s after %s", page, line).doesNotContain("NaN").doesNotContain("Infinity");
+            }
+        }
+    }
+
+    @Test
     void theEntryLineAnswersEverything() {
         Map<String, String> fields = visitor.form("/amps/new", "/amps");
         fields.put("name", "Line fern");
