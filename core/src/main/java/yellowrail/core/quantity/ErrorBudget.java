@@ -44,10 +44,6 @@ public final class ErrorBudget {
         this.inputs = List.copyOf(inputs);
     }
 
-    public List<Input> inputs() {
-        return inputs;
-    }
-
     /**
      * @param formula gives the result, SI, from the inputs' values in the order of the list
      * @return the result with its plus-minus and each input's part in it

@@ -3,7 +3,6 @@ package yellowrail.core.reading;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -49,10 +48,6 @@ public final class Moment {
     /** The newest at exactly this place. */
     public Optional<Reading> at(ReadingKind kind, String place) {
         return Optional.ofNullable(latest.get(key(kind, place)));
-    }
-
-    public List<Reading> all(ReadingKind kind) {
-        return latest.values().stream().filter(reading -> reading.entry().kind() == kind).sorted(ENTERED).toList();
     }
 
     public boolean isEmpty() {

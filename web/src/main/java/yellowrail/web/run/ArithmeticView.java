@@ -1,6 +1,12 @@
 package yellowrail.web.run;
 
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import yellowrail.core.idle.Derivation;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.StageIdle;
@@ -8,23 +14,29 @@ import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.reading.Plausibility;
 import yellowrail.core.tube.Rating;
 
 /** How one tube's verdict came about, opened. */
 record ArithmeticView(TubeCard card, String window, String rating, List<Derivation.Step> steps, List<Input> inputs, String plusMinus,
-                      String improvement) {
+                      String improvement, String restsOn) {
+
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
 
     /** A number put in, where it is from, and its part in the uncertainty. */
     record Input(String symbol, String name, String value, String plusMinus, String source, String share, String watts) {
     }
 
-    static ArithmeticView of(TubeIdle tube, StageIdle stage) {
+    static ArithmeticView of(TubeIdle tube, StageIdle stage, ZoneId zone) {
         TubeCard card = TubeCard.of(tube, stage.sheet().current().shows());
         Rating rating = stage.rating();
         String limit = Figures.watts(rating.plateWatts()) + " (" + rating.provenance() + ")";
         String window = stage.sheet().target().inWords(stage.sheet().current().shows());
+        String restsOn = Stream.of(tube.current(), tube.plate()).flatMap(Optional::stream)
+                .map(reading -> "%s at %s".formatted(Plausibility.line(reading.entry(), stage.sheet()), TIME.format(reading.takenAt().atZone(zone))))
+                .collect(Collectors.joining(", "));
         if (tube.figures().isEmpty()) {
-            return new ArithmeticView(card, window, limit, List.of(), List.of(), "", "");
+            return new ArithmeticView(card, window, limit, List.of(), List.of(), "", "", restsOn);
         }
         IdleFigures figures = tube.figures().get();
         Derivation derivation = new Derivation(figures, rating);
@@ -37,6 +49,6 @@ record ArithmeticView(TubeCard card, String window, String rating, List<Derivati
                             part.map(each -> Figures.fixed(100 * each.share(), 0) + " %").orElse("0 %"),
                             part.map(each -> "\u00b1 " + Figures.plusMinus(each.plusMinus(), Unit.WATT) + " W").orElse("none"));
                 }).toList(),
-                "\u00b1 " + Figures.plusMinus(watts.plusMinus(), Unit.WATT) + " W", derivation.improvement().orElse(""));
+                "\u00b1 " + Figures.plusMinus(watts.plusMinus(), Unit.WATT) + " W", derivation.improvement().orElse(""), restsOn);
     }
 }

@@ -113,7 +113,7 @@ class RunController {
                 .orElseThrow(() -> new NotFoundException("There is no such socket on this amp."));
         return new ModelAndView(htmx != null ? "run/arithmetic :: arithmetic" : "run/arithmetic")
                 .addObject("rail", Rail.ofAmp(amp.id(), amp.sheet().name(), "Measure")).addObject("runId", id)
-                .addObject("view", ArithmeticView.of(tube, stage));
+                .addObject("view", ArithmeticView.of(tube, stage, clock.getZone()));
     }
 
     @GetMapping("/runs/{id}/log")

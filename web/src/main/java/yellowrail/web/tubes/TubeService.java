@@ -27,10 +27,6 @@ public class TubeService {
         return own.isEmpty() ? published : published.with(own);
     }
 
-    public TubeCatalogue published() {
-        return published;
-    }
-
     /** Adds the builder's figures for a type, or replaces those entered before under the same name. */
     @Transactional
     public void save(TubeType own) {

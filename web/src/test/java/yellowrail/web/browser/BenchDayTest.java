@@ -107,6 +107,7 @@ class BenchDayTest {
         assertThat(opened).containsText("Pa = Va \u00d7 Ia");
         assertThat(opened).containsText("451.96 V");
         assertThat(opened).containsText("typical for the type");
+        assertThat(opened).containsText("Rests on V1 36.4mV at");
         page.keyboard().press("Escape");
         assertThat(page.locator("dialog[open]")).hasCount(0);
         page.context().close();
