@@ -68,6 +68,11 @@ public final class Visitor {
         return fields;
     }
 
+    /** Where an answer leads, as a path. */
+    public static String location(HttpResponse<String> response) {
+        return response.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
+    }
+
     private static String first(Pattern pattern, String text) {
         Matcher matcher = pattern.matcher(text);
         return matcher.find() ? matcher.group(1) : "";

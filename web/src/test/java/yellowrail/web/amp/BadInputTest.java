@@ -88,7 +88,7 @@ class BadInputTest {
         fields.putAll(Map.of("name", "Comma fern", "current.ohms", "12,4"));
         HttpResponse<String> saved = visitor.post("/amps", fields);
         assertThat(saved.statusCode()).isEqualTo(302);
-        assertThat(visitor.get(saved.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "")).body()).contains("12.4 ohm");
+        assertThat(visitor.get(Visitor.location(saved)).body()).contains("12.4 ohm");
     }
 
     @ParameterizedTest
@@ -113,7 +113,7 @@ class BadInputTest {
     void theSecondOfTwoEditorsIsToldAndLosesNothing() {
         Map<String, String> fields = visitor.form("/amps/new", "/amps");
         fields.put("name", "Twice edited");
-        String amp = visitor.post("/amps", fields).headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
+        String amp = Visitor.location(visitor.post("/amps", fields));
         Map<String, String> mine = visitor.form(amp + "/edit", amp);
         Map<String, String> theirs = new HashMap<>(mine);
         theirs.put("quirks", "theirs: buzzes when cold");
@@ -132,9 +132,8 @@ class BadInputTest {
     void whatIsKeptAgainstAllSenseNeverBreaksAPage() {
         Map<String, String> fields = visitor.form("/amps/new", "/amps");
         fields.put("name", "Against all sense");
-        String amp = visitor.post("/amps", fields).headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
-        String run = visitor.post(amp + "/runs", Map.of("_csrf", fields.get("_csrf"))).headers().firstValue("Location").orElseThrow()
-                .replaceAll("^https?://[^/]+", "");
+        String amp = Visitor.location(visitor.post("/amps", fields));
+        String run = Visitor.location(visitor.post(amp + "/runs", Map.of("_csrf", fields.get("_csrf"))));
         for (String line : List.of("V1 36", "plate 450", "V1 rk off 1", "V1 -1e9", "V1 1e9", "V1 0", "plate 0", "plate 1", "plate -4",
                 "plate 1e9", "vk 1e6", "vk -1", "screen 1e9", "V1 ig2 1e6mA", "mains 0", "bias 1e9", "on 1440", "plate 450", "V2 1e-9")) {
             HttpResponse<String> kept = visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", line, "confirmed", "true"));
@@ -151,9 +150,8 @@ class BadInputTest {
     void theEntryLineAnswersEverything() {
         Map<String, String> fields = visitor.form("/amps/new", "/amps");
         fields.put("name", "Line fern");
-        String amp = visitor.post("/amps", fields).headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
-        String run = visitor.post(amp + "/runs", Map.of("_csrf", fields.get("_csrf"))).headers().firstValue("Location").orElseThrow()
-                .replaceAll("^https?://[^/]+", "");
+        String amp = Visitor.location(visitor.post("/amps", fields));
+        String run = Visitor.location(visitor.post(amp + "/runs", Map.of("_csrf", fields.get("_csrf"))));
         for (String typed : TIRED) {
             HttpResponse<String> response = visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", typed, "by", typed));
             assertThat(response.statusCode()).as("%.40s", typed).isEqualTo(422);

@@ -1,7 +1,6 @@
 package yellowrail.web.browser;
 
 import com.microsoft.playwright.Page;
-import java.net.http.HttpResponse;
 import java.sql.Connection;
 import java.util.ArrayList;
 import java.util.List;
@@ -62,8 +61,8 @@ class PageBenchmark {
         Visitor visitor = new Visitor(RunningApplication.url());
         Map<String, String> form = visitor.form("/amps/new", "/amps");
         form.put("name", "Many readings");
-        String amp = location(visitor.post("/amps", form));
-        String run = location(visitor.post(amp + "/runs", Map.of("_csrf", form.get("_csrf"))));
+        String amp = Visitor.location(visitor.post("/amps", form));
+        String run = Visitor.location(visitor.post(amp + "/runs", Map.of("_csrf", form.get("_csrf"))));
         try (Connection connection = RunningApplication.bean(DataSource.class).getConnection();
              var insert = connection.prepareStatement("""
                      INSERT INTO reading (run_id, kind, target, value, typed, taken_at)
@@ -75,9 +74,5 @@ class PageBenchmark {
             insert.executeUpdate();
         }
         return run;
-    }
-
-    private static String location(HttpResponse<String> response) {
-        return response.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
     }
 }

@@ -33,7 +33,7 @@ class DemoDataTest {
 
     private static String run(String name) {
         Visitor visitor = new Visitor(RunningApplication.url());
-        String run = visitor.get("/amps/" + byName.get(name).id() + "/run").headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
+        String run = Visitor.location(visitor.get("/amps/" + byName.get(name).id() + "/run"));
         return visitor.get(run).body();
     }
 

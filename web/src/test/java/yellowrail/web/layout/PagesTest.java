@@ -65,17 +65,13 @@ class PagesTest {
     void theOldestReadingsOfALongLogAreReached() {
         Map<String, String> form = visitor.form("/amps/new", "/amps");
         form.put("name", "Long log");
-        String amp = path(visitor.post("/amps", form));
-        String run = path(visitor.post(amp + "/runs", Map.of("_csrf", form.get("_csrf"))));
+        String amp = Visitor.location(visitor.post("/amps", form));
+        String run = Visitor.location(visitor.post(amp + "/runs", Map.of("_csrf", form.get("_csrf"))));
         for (int i = 0; i < 40; i++) {
             visitor.post(run + "/readings", Map.of("_csrf", form.get("_csrf"), "line", "note number " + i));
         }
         assertThat(visitor.get(run).body()).contains("number 39").doesNotContain("number 3<").contains("The whole log");
         assertThat(visitor.get(run + "/log").body()).contains("number 3<").contains("number 39");
         assertThat(visitor.get(run + "/log?before=x").statusCode()).isEqualTo(404);
-    }
-
-    private static String path(HttpResponse<String> response) {
-        return response.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
     }
 }
