@@ -48,7 +48,7 @@ public final class Derivation {
         steps.add(new Step("share of the rating", "Pa / Pa max", Figures.watts(watts.value()) + " / " + Figures.watts(rating.plateWatts()),
                 Figures.percent(watts.value() / rating.plateWatts())));
         figures.screenWatts().ifPresent(screen -> steps.add(new Step("screen dissipation", "Pg2 = Vg2 \u00d7 Ig2",
-                Figures.volts(screen.value() / Math.max(figures.screen().value(), 1e-12)) + " \u00d7 " + Figures.milliamps(figures.screen().value()),
+                Figures.volts(figures.screenVolts().orElseThrow().value()) + " \u00d7 " + Figures.milliamps(figures.screen().value()),
                 Figures.watts(screen.value()))));
         return steps;
     }

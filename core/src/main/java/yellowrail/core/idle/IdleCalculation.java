@@ -62,11 +62,12 @@ public final class IdleCalculation {
         ErrorBudget budget = new ErrorBudget(inputs);
         double[] values = inputs.stream().mapToDouble(Input::value).toArray();
         check(values);
-        Optional<Estimate> screenWatts = problem.screenVolts().isPresent()
-                ? Optional.of(budget.of(x -> screenVolts(x) * screenCurrent(x))) : Optional.empty();
+        boolean screenKnown = problem.screenVolts().isPresent();
+        Optional<Estimate> screenVolts = screenKnown ? Optional.of(budget.of(this::screenVolts)) : Optional.empty();
+        Optional<Estimate> screenWatts = screenKnown ? Optional.of(budget.of(x -> screenVolts(x) * screenCurrent(x))) : Optional.empty();
         return new IdleFigures(problem, inputs, budget.of(this::plateVolts), budget.of(this::cathodeCurrent),
                 budget.of(this::screenCurrent), budget.of(this::plateCurrent), budget.of(x -> plateVolts(x) * plateCurrent(x)),
-                screenWatts, cathodeVolts(values));
+                screenVolts, screenWatts, cathodeVolts(values));
     }
 
     private void check(double[] values) {

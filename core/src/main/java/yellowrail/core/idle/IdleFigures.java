@@ -15,11 +15,13 @@ import yellowrail.core.quantity.Estimate;
  * @param screen       screen current that was taken off; zero where it was not deducted
  * @param plateCurrent plate current
  * @param dissipation  plate dissipation
+ * @param screenVolts  screen to cathode, where it is known
  * @param screenWatts  screen dissipation, where the screen voltage is known
  * @param cathodeVolts cathode to ground as used, V
  */
 public record IdleFigures(IdleProblem problem, List<ErrorBudget.Input> inputs, Estimate plateVolts, Estimate cathode,
-                          Estimate screen, Estimate plateCurrent, Estimate dissipation, Optional<Estimate> screenWatts,
+                          Estimate screen, Estimate plateCurrent, Estimate dissipation, Optional<Estimate> screenVolts,
+                          Optional<Estimate> screenWatts,
                           double cathodeVolts) {
 
     public ErrorBudget.Input input(Slot slot) {

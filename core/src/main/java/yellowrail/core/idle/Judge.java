@@ -3,6 +3,8 @@ package yellowrail.core.idle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.Target;
 import yellowrail.core.quantity.Estimate;
@@ -86,28 +88,15 @@ public final class Judge {
     }
 
     private void limits(IdleFigures figures, List<String> notes) {
-        rating.plateVolts().ifPresent(limit -> {
-            if (figures.plateVolts().value() > limit) {
-                notes.add("Plate voltage, %s, is over its limit of %s.".formatted(
-                        Figures.volts(figures.plateVolts().value()), Figures.volts(limit)));
-            }
-        });
-        rating.cathodeAmps().ifPresent(limit -> {
-            if (figures.cathode().value() > limit) {
-                notes.add("Cathode current, %s, is over its limit of %s.".formatted(
-                        Figures.milliamps(figures.cathode().value()), Figures.milliamps(limit)));
-            }
-        });
-        if (figures.screenWatts().isPresent() && rating.screenWatts().isPresent()
-                && figures.screenWatts().get().value() > rating.screenWatts().getAsDouble()) {
-            notes.add("Screen dissipation, %s, is over its limit of %s.".formatted(
-                    Figures.watts(figures.screenWatts().get().value()), Figures.watts(rating.screenWatts().getAsDouble())));
-        }
-        if (figures.problem().screenVolts().isPresent() && rating.screenVolts().isPresent()
-                && figures.problem().screenVolts().getAsDouble() - figures.cathodeVolts() > rating.screenVolts().getAsDouble()) {
-            notes.add("Screen voltage, %s, is over its limit of %s.".formatted(
-                    Figures.volts(figures.problem().screenVolts().getAsDouble() - figures.cathodeVolts()),
-                    Figures.volts(rating.screenVolts().getAsDouble())));
+        over("Plate voltage", Optional.of(figures.plateVolts()), rating.plateVolts(), Figures::volts, notes);
+        over("Cathode current", Optional.of(figures.cathode()), rating.cathodeAmps(), Figures::milliamps, notes);
+        over("Screen dissipation", figures.screenWatts(), rating.screenWatts(), Figures::watts, notes);
+        over("Screen voltage", figures.screenVolts(), rating.screenVolts(), Figures::volts, notes);
+    }
+
+    private static void over(String what, Optional<Estimate> figure, OptionalDouble limit, DoubleFunction<String> shown, List<String> notes) {
+        if (figure.isPresent() && limit.isPresent() && figure.get().value() > limit.getAsDouble()) {
+            notes.add("%s, %s, is over its limit of %s.".formatted(what, shown.apply(figure.get().value()), shown.apply(limit.getAsDouble())));
         }
     }
 }

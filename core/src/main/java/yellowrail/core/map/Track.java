@@ -41,10 +41,7 @@ public record Track(String label, List<Point> points, double voltsPlusMinus, dou
         List<List<Point>> paths = new ArrayList<>();
         stage.sheet().sockets().forEach(socket -> paths.add(new ArrayList<>()));
         int shown = Math.max(0, readings.size() - FOLLOWED);
-        Moment moment = start;
-        for (Reading reading : readings.subList(0, shown)) {
-            moment = moment.after(reading);
-        }
+        Moment moment = start.after(readings.subList(0, shown));
         List<TubeIdle> tubes = stage.at(moment);
         extend(paths, tubes);
         for (Reading reading : readings.subList(shown, readings.size())) {

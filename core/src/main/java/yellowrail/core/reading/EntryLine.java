@@ -44,6 +44,9 @@ public final class EntryLine {
     private static final List<String> UNLOADED = List.of("unloaded", "pulled", "no-load");
     private static final List<String> OFF = List.of("off", "cold");
 
+    /** The right channel's test point is called R on half the amps there are: as a place it comes before the ohm. */
+    private static final String RIGHT = "r";
+
     private final AmpSheet sheet;
     private final Meaning meaning;
 
@@ -51,9 +54,6 @@ public final class EntryLine {
         this.sheet = sheet;
         this.meaning = new Meaning(sheet);
     }
-
-    /** The right channel's test point is called R on half the amps there are: as a place it comes before the ohm. */
-    private static final String RIGHT = "r";
 
     /** The words the line knows besides sockets and test points: a socket cannot be called one of these. */
     public static boolean isReserved(String label) {

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -30,8 +31,13 @@ public final class Moment {
 
     /** The moment one reading later. */
     public Moment after(Reading reading) {
+        return after(Set.of(reading));
+    }
+
+    /** The moment after all of these. */
+    public Moment after(Collection<Reading> readings) {
         Moment next = new Moment(latest.values());
-        next.add(reading);
+        readings.forEach(next::add);
         return next;
     }
 

@@ -104,6 +104,14 @@ class StageIdleTest {
     }
 
     @Test
+    void aScreenReadToTheCathodeIsHeldAgainstItsLimitAsRead() {
+        AmpSheet toCathode = Amps.with(Amps.quad(), new PlateSense(PlateSense.Point.PLATE, PlateSense.Reference.CATHODE, OptionalDouble.empty()));
+        // 305 V to the cathode is over the EL84's 300 V; to ground, less the 9.85 V of the cathode, it is not
+        assertThat(first(toCathode, "vk 9.85", "plate 290", "screen 305").judgement().notes()).anyMatch(note -> note.contains("Screen voltage, 305.0 V"));
+        assertThat(first(Amps.quad(), "vk 9.85", "plate 290", "screen 305").judgement().notes()).noneMatch(note -> note.contains("Screen voltage"));
+    }
+
+    @Test
     void biasVoltsAreShownAndChangeNothing() {
         TubeIdle without = first(Amps.pair(), "V1 36.4", "plate 452");
         TubeIdle with = first(Amps.pair(), "V1 36.4", "plate 452", "bias -20");

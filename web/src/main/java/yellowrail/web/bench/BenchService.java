@@ -9,7 +9,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.Judgement;
-import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.Verdict;
@@ -47,8 +46,7 @@ class BenchService {
             return new BenchLine(amp.id(), sheet.name(), what, "no readings yet", Verdict.NOT_JUDGED.token(), "", "Start");
         }
         Run run = newest.get();
-        StageIdle stage = runs.stage(runs.amp(run).sheet());
-        StageSummary summary = new StageSummary(stage, stage.at(runs.moment(run.id(), Long.MAX_VALUE)));
+        StageSummary summary = runs.summary(run);
         return new BenchLine(amp.id(), sheet.name(), what, summary.inWords(), summary.worst().judgement().verdict().token(),
                 due(run, summary), run.isOpen() ? "Go on" : "Look");
     }

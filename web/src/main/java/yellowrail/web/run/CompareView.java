@@ -10,7 +10,6 @@ import yellowrail.core.idle.Verdict;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.Moment;
-import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
 
 /** Two moments of a run side by side. */
@@ -35,8 +34,8 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
         }
         long first = rows.stream().anyMatch(row -> row.id() == before) ? before : firstJudged(stage, log, rows);
         long last = rows.stream().anyMatch(row -> row.id() == after) ? after : rows.get(rows.size() - 1).id();
-        Moment one = at(log, first);
-        Moment other = at(log, last);
+        Moment one = log.at(first);
+        Moment other = log.at(last);
         List<TubeIdle> tubesBefore = stage.at(one);
         List<TubeIdle> tubesAfter = stage.at(other);
         List<Row> pairs = new ArrayList<>();
@@ -59,14 +58,6 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
             }
         }
         return rows.get(0).id();
-    }
-
-    private static Moment at(RunLog log, long upTo) {
-        Moment moment = log.before();
-        for (Reading reading : log.readings()) {
-            moment = reading.id() <= upTo ? moment.after(reading) : moment;
-        }
-        return moment;
     }
 
     private static Row row(TubeIdle before, TubeIdle after, Unit shows) {

@@ -3,7 +3,6 @@ package yellowrail.web.run;
 import java.time.Clock;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
-import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 
 /** One run in the history of an amp's settings. */
@@ -12,8 +11,7 @@ record HistoryLine(long id, String begun, boolean open, String summary, String t
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH);
 
     static HistoryLine of(Run run, RunService runs, Clock clock) {
-        StageIdle stage = runs.stage(runs.amp(run).sheet());
-        StageSummary summary = new StageSummary(stage, stage.at(runs.moment(run.id(), Long.MAX_VALUE)));
+        StageSummary summary = runs.summary(run);
         return new HistoryLine(run.id(), DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())), run.isOpen(), summary.inWords(),
                 summary.worst().judgement().verdict().token());
     }

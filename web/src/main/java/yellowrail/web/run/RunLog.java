@@ -24,10 +24,11 @@ record RunLog(Moment before, List<ReadingRow> rows, long total) {
     }
 
     Moment now() {
-        Moment moment = before;
-        for (Reading reading : readings()) {
-            moment = moment.after(reading);
-        }
-        return moment;
+        return at(Long.MAX_VALUE);
+    }
+
+    /** What counted when this row had been entered. */
+    Moment at(long upTo) {
+        return before.after(readings().stream().filter(reading -> reading.id() <= upTo).toList());
     }
 }

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.StageSummary;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.EntryLine;
@@ -175,6 +176,13 @@ public class RunService {
     public StageIdle stage(AmpSheet sheet) {
         return new StageIdle(sheet, tubes.catalogue().find(sheet.tubeType()).orElseThrow(() ->
                 new IllegalStateException("The tube type %s is in no catalogue".formatted(sheet.tubeType()))));
+    }
+
+    /** Where a run stands, in a sentence and in its worst tube. */
+    @Transactional(readOnly = true)
+    public StageSummary summary(Run run) {
+        StageIdle stage = stage(amp(run).sheet());
+        return new StageSummary(stage, stage.at(moment(run.id(), Long.MAX_VALUE)));
     }
 
     /** What counted when this row had been entered. */
