@@ -28,20 +28,51 @@ import yellowrail.core.tube.TubeType;
  * @param mainsVolts    the mains voltage the amp is set at, V
  * @param settleMinutes a verdict before this is marked early
  * @param target        where the idle should land
+ * @param supply        what feeds the stage, as far as it is known
+ * @param meterLink     where the meter can be asked, if it can
  */
 public record AmpSheet(String name, String notes, String quirks, Topology topology, String tubeType,
                        RatingSystem ratingSystem, OptionalDouble ownPlateWatts, List<Socket> sockets, BiasKind bias,
                        List<Pot> pots, CurrentSense current, PlateSense plate, ScreenSense screen, MeterAccuracy meter,
-                       double mainsVolts, double settleMinutes, Target target) {
+                       double mainsVolts, double settleMinutes, Target target, Supply supply, MeterLink meterLink) {
 
     public static final int MOST_SOCKETS = 8;
 
+    /** A sheet saved before supplies and meter links were written down has neither. */
     public AmpSheet {
+        supply = supply == null ? Supply.UNKNOWN : supply;
+        meterLink = meterLink == null ? MeterLink.NONE : meterLink;
         sockets = List.copyOf(sockets);
         pots = List.copyOf(pots);
         if (sockets.isEmpty() || sockets.size() > MOST_SOCKETS) {
             throw new IllegalArgumentException("an amp has 1 to %d power sockets, was %d".formatted(MOST_SOCKETS, sockets.size()));
         }
+    }
+
+    /** A sheet of which nothing is known about supply and meter link. */
+    public AmpSheet(String name, String notes, String quirks, Topology topology, String tubeType, RatingSystem ratingSystem,
+                    OptionalDouble ownPlateWatts, List<Socket> sockets, BiasKind bias, List<Pot> pots, CurrentSense current,
+                    PlateSense plate, ScreenSense screen, MeterAccuracy meter, double mainsVolts, double settleMinutes, Target target) {
+        this(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen, meter,
+                mainsVolts, settleMinutes, target, Supply.UNKNOWN, MeterLink.NONE);
+    }
+
+    /** The same amp on another supply. */
+    public AmpSheet with(Supply other) {
+        return new AmpSheet(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen,
+                meter, mainsVolts, settleMinutes, target, other, meterLink);
+    }
+
+    /** The same amp with other bias pots. */
+    public AmpSheet withPots(List<Pot> others) {
+        return new AmpSheet(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, others, current, plate, screen,
+                meter, mainsVolts, settleMinutes, target, supply, meterLink);
+    }
+
+    /** The same amp, its readings taken from another meter. */
+    public AmpSheet with(MeterLink other) {
+        return new AmpSheet(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen,
+                meter, mainsVolts, settleMinutes, target, supply, other);
     }
 
     /** What it is in one line: {@code 2 × EL34 push-pull, fixed, adjustable}. */

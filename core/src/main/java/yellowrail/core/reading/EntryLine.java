@@ -20,6 +20,9 @@ import yellowrail.core.quantity.Unit;
  * V1 38.2mV      current at a socket or test point, in the unit its meter shows when none is typed
  * plate 452      also anode, b+ ; "plate 505 unloaded" with the tubes pulled; "V1 plate 452" for one socket
  * mains 119.6    bias -46.8    screen 430    ig2 2.1mA    vk 9.85    rk off 121.3
+ * heater 6.42    "heater 6.9 bare" with no tubes in;   "bias -38.2 stop" with the pot at its stop
+ * swing a V1 38.2 V2 31    with the balance pot at one stop, swing b at the other
+ * turn RANGE clockwise     tube V1 EL34 new
  * on             the amp was switched on now; "on 20": twenty minutes ago;  off
  * note ...       mark ...      to the end of the line
  * </pre>
@@ -38,10 +41,14 @@ public final class EntryLine {
             Map.entry("bias", ReadingKind.BIAS), Map.entry("grid", ReadingKind.BIAS), Map.entry("vg1", ReadingKind.BIAS),
             Map.entry("screen", ReadingKind.SCREEN_VOLTS), Map.entry("vg2", ReadingKind.SCREEN_VOLTS),
             Map.entry("ig2", ReadingKind.SCREEN_AMPS),
+            Map.entry("heater", ReadingKind.HEATER), Map.entry("heaters", ReadingKind.HEATER), Map.entry("filament", ReadingKind.HEATER),
             Map.entry("vk", ReadingKind.CATHODE_VOLTS), Map.entry("cathode", ReadingKind.CATHODE_VOLTS),
             Map.entry("rk", ReadingKind.RESISTOR_COLD), Map.entry("rdc", ReadingKind.RESISTOR_COLD),
             Map.entry("resistor", ReadingKind.RESISTOR_COLD));
-    private static final List<String> UNLOADED = List.of("unloaded", "pulled", "no-load");
+    private static final List<String> UNLOADED = List.of("unloaded", "pulled", "no-load", "bare");
+    private static final List<String> STOP = List.of("stop", "end");
+    private static final List<String> CLOCKWISE = List.of("clockwise", "cw", "right", "up");
+    private static final List<String> ANTICLOCKWISE = List.of("anticlockwise", "counterclockwise", "ccw", "acw", "left", "down");
     private static final List<String> OFF = List.of("off", "cold");
 
     /** The right channel's test point is called R on half the amps there are: as a place it comes before the ohm. */
@@ -58,8 +65,8 @@ public final class EntryLine {
     /** The words the line knows besides sockets and test points: a socket cannot be called one of these. */
     public static boolean isReserved(String label) {
         String word = label.toLowerCase(Locale.ROOT);
-        return WORDS.containsKey(word) || UNLOADED.contains(word) || OFF.contains(word) || Unit.of(word).isPresent() && !word.equals(RIGHT)
-                || List.of("on", "note", "mark", "undo").contains(word);
+        return WORDS.containsKey(word) || UNLOADED.contains(word) || OFF.contains(word) || STOP.contains(word) || Unit.of(word).isPresent() && !word.equals(RIGHT)
+                || List.of("on", "note", "mark", "undo", "turn", "tube", "swing").contains(word);
     }
 
     /**
@@ -79,7 +86,49 @@ public final class EntryLine {
         if (typed.chars().anyMatch(Character::isISOControl)) {
             throw new BadEntryException("The line holds characters that cannot be shown. Type a reading, such as %s.".formatted(meaning.example()));
         }
-        return wordsToTheEnd(typed).map(List::of).orElseGet(() -> readings(typed));
+        return wordsToTheEnd(typed).map(List::of).orElseGet(() -> swing(typed).orElseGet(() -> readings(typed)));
+    }
+
+    /** The currents at one stop of the balance pot: they say nothing about the idle and are kept apart from it. */
+    private Optional<List<Entry>> swing(String typed) {
+        String[] parts = typed.split("\\s+", 3);
+        if (!parts[0].equalsIgnoreCase("swing")) {
+            return Optional.empty();
+        }
+        if (parts.length < 3 || !parts[1].matches("(?i)[ab]")) {
+            throw new BadEntryException("%s does not say which stop. Type swing a and the readings at one stop, such as swing a %s, then swing b at the other."
+                    .formatted(quote(typed), meaning.example()));
+        }
+        ReadingKind kind = parts[1].equalsIgnoreCase("a") ? ReadingKind.SWING_A : ReadingKind.SWING_B;
+        List<Entry> entries = readings(parts[2]);
+        if (entries.stream().anyMatch(entry -> entry.kind() != ReadingKind.SENSE_VOLTS && entry.kind() != ReadingKind.SENSE_AMPS)) {
+            throw new BadEntryException("A swing test is made of currents only, such as swing %s %s.".formatted(parts[1], meaning.example()));
+        }
+        return Optional.of(entries.stream().map(entry -> Entry.measured(kind, entry.target(), entry.value())).toList());
+    }
+
+    private Entry turn(String rest) {
+        String[] parts = rest.split("\\s+");
+        String way = parts[parts.length - 1].toLowerCase(Locale.ROOT);
+        String pot = parts.length == 1 && sheet.pots().size() == 1 ? sheet.pots().get(0).name()
+                : rest.substring(0, rest.length() - way.length()).strip();
+        boolean known = sheet.pots().stream().anyMatch(each -> each.name().equalsIgnoreCase(pot));
+        if (!known || !CLOCKWISE.contains(way) && !ANTICLOCKWISE.contains(way)) {
+            throw new BadEntryException(sheet.pots().isEmpty() ? "This amp\u2019s sheet has no pot to turn."
+                    : "%s is no turn. Type turn, the pot and the way, such as turn %s clockwise.".formatted(quote(rest), sheet.pots().get(0).name()));
+        }
+        String name = sheet.pots().stream().filter(each -> each.name().equalsIgnoreCase(pot)).findFirst().orElseThrow().name();
+        return new Entry(ReadingKind.TURN, "", 0, name + " " + (CLOCKWISE.contains(way) ? "clockwise" : "anticlockwise"));
+    }
+
+    private Entry tube(String rest) {
+        String[] parts = rest.split("\\s+", 2);
+        Optional<Socket> socket = sheet.socket(parts[0]);
+        if (socket.isEmpty() || parts.length < 2) {
+            throw new BadEntryException("%s does not say which tube went where. Type tube, the socket and the type, such as tube %s %s new.".formatted(
+                    quote("tube " + rest), sheet.sockets().get(0).label(), sheet.tubeType()));
+        }
+        return new Entry(ReadingKind.TUBE, socket.get().label(), 0, parts[1].strip());
     }
 
     private Optional<Entry> wordsToTheEnd(String typed) {
@@ -94,6 +143,8 @@ public final class EntryLine {
                 }
                 yield Optional.of(new Entry(first.equals("note") ? ReadingKind.NOTE : ReadingKind.MARK, "", 0, rest));
             }
+            case "turn" -> Optional.of(turn(rest));
+            case "tube" -> Optional.of(tube(rest));
             case "on" -> Optional.of(new Entry(ReadingKind.POWER_ON, "", minutes(rest), ""));
             case "off" -> rest.isEmpty() ? Optional.of(new Entry(ReadingKind.POWER_OFF, "", 0, "")) : Optional.empty();
             default -> Optional.empty();
@@ -118,6 +169,10 @@ public final class EntryLine {
     private List<Entry> readings(String typed) {
         List<Entry> entries = new ArrayList<>();
         for (String part : typed.split(";")) {
+            if (part.strip().equalsIgnoreCase("off")) {
+                entries.add(new Entry(ReadingKind.POWER_OFF, "", 0, ""));
+                continue;
+            }
             List<String> tokens = Tokens.of(part, sheet);
             int from = 0;
             while (from < tokens.size()) {
@@ -158,6 +213,7 @@ public final class EntryLine {
         Quantity quantity = null;
         boolean unloaded = false;
         boolean off = false;
+        boolean stop = false;
         for (String token : tokens) {
             String lower = token.toLowerCase(Locale.ROOT);
             if (place(token).isPresent()) {
@@ -168,6 +224,8 @@ public final class EntryLine {
                 unloaded = true;
             } else if (OFF.contains(lower)) {
                 off = true;
+            } else if (STOP.contains(lower)) {
+                stop = true;
             } else if (isNumber(token)) {
                 quantity = once(quantity, number(token), "number", typed);
             } else {
@@ -177,7 +235,7 @@ public final class EntryLine {
         if (quantity == null) {
             throw new BadEntryException("%s has no number. Type the reading after it, such as %s.".formatted(quote(typed), meaning.example()));
         }
-        return meaning.of(new Meaning.Said(word, word == null ? null : WORDS.get(word), target, quantity, unloaded, off, typed));
+        return meaning.of(new Meaning.Said(word, word == null ? null : WORDS.get(word), target, quantity, unloaded, off, stop, typed));
     }
 
     private static <T> T once(T before, T now, String what, String typed) {
@@ -207,7 +265,7 @@ public final class EntryLine {
             return new BadEntryException("This amp has no %s. Its sockets are %s.".formatted(quote(token),
                     String.join(", ", sheet.sockets().stream().map(Socket::label).toList())));
         }
-        return new BadEntryException("%s is not understood%s. Type a socket and its reading (%s), or plate, mains, bias, screen, vk, rk off, on, note."
+        return new BadEntryException("%s is not understood%s. Type a socket and its reading (%s), or plate, mains, bias, screen, vk, heater, rk off, turn, on, note."
                 .formatted(quote(token), token.equals(typed) ? "" : " in " + quote(typed), meaning.example()));
     }
 

@@ -25,9 +25,10 @@ final class Meaning {
      * @param quantity the number
      * @param unloaded whether the tubes were said to be pulled
      * @param off      whether the power was said to be off
+     * @param stop     whether the pot was said to be at its stop
      * @param typed    the whole of it, for messages
      */
-    record Said(String word, ReadingKind kind, String target, Quantity quantity, boolean unloaded, boolean off, String typed) {
+    record Said(String word, ReadingKind kind, String target, Quantity quantity, boolean unloaded, boolean off, boolean stop, String typed) {
     }
 
     Meaning(AmpSheet sheet) {
@@ -65,6 +66,8 @@ final class Meaning {
             case CATHODE_VOLTS -> sheet.current().method() == CurrentMethod.CATHODE_RESISTOR
                     ? Entry.measured(ReadingKind.SENSE_VOLTS, testPoint(said.target(), typed), si(quantity, Unit.VOLT, typed))
                     : Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
+            case HEATER -> Entry.measured(said.unloaded() ? ReadingKind.HEATER_BARE : kind, place, si(quantity, Unit.VOLT, typed));
+            case BIAS -> Entry.measured(said.stop() ? ReadingKind.BIAS_STOP : kind, said.stop() ? "" : place, si(quantity, Unit.VOLT, typed));
             default -> Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
         };
     }

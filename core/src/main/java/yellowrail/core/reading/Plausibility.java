@@ -53,13 +53,15 @@ public final class Plausibility {
             case SENSE_VOLTS, SENSE_AMPS -> current(entry);
             case PLATE, PLATE_UNLOADED -> plate(entry);
             case MAINS -> mains(entry);
-            case BIAS -> bias(entry);
+            case BIAS, BIAS_STOP -> bias(entry);
+            case HEATER, HEATER_BARE -> bounds(entry, v -> v >= 1.5 && v <= 30, "%s on a heater is not plausible.");
+            case SWING_A, SWING_B -> Optional.empty();
             case SCREEN_VOLTS -> bounds(entry, v -> v >= 30 && v <= 900, "%s on a screen is not plausible.");
             case SCREEN_DROP -> bounds(entry, v -> v >= 0 && v <= 60, "%s across a screen stopper is not plausible.");
             case SCREEN_AMPS -> bounds(entry, a -> a >= 0 && a <= 0.05, "%s of screen current is not plausible at an idle.");
             case CATHODE_VOLTS -> bounds(entry, v -> v >= 0 && v <= 120, "%s on a cathode is not plausible.");
             case RESISTOR_COLD -> resistor(entry);
-            case POWER_ON, POWER_OFF, NOTE, MARK -> Optional.empty();
+            case POWER_ON, POWER_OFF, NOTE, MARK, TURN, TUBE -> Optional.empty();
         };
     }
 
@@ -182,21 +184,30 @@ public final class Plausibility {
     }
 
     private static Unit unit(Entry entry, AmpSheet sheet) {
-        boolean sense = entry.kind() == ReadingKind.SENSE_VOLTS || entry.kind() == ReadingKind.SENSE_AMPS;
         Unit shows = sheet.current().shows();
+        if (entry.kind() == ReadingKind.SWING_A || entry.kind() == ReadingKind.SWING_B) {
+            return shows;
+        }
+        boolean sense = entry.kind() == ReadingKind.SENSE_VOLTS || entry.kind() == ReadingKind.SENSE_AMPS;
         return sense && shows.dimension() == entry.kind().unit().dimension() ? shows : entry.kind().unit();
     }
 
     /** How a reading is typed, in the unit of the builder's own meter. */
     public static String line(Entry entry, AmpSheet sheet) {
-        if (!entry.kind().isMeasured()) {
-            return (word(entry.kind()) + " " + entry.words()).strip();
-        }
         String place = entry.target().isEmpty() ? "" : entry.target() + " ";
         String word = word(entry.kind());
+        if (!entry.kind().isMeasured()) {
+            return (word + " " + place + entry.words()).strip();
+        }
         Unit unit = unit(entry, sheet);
-        return place + (word.isEmpty() ? "" : word + " ") + Figures.plain(unit.fromSi(entry.value())) + unit
-                + (entry.kind() == ReadingKind.PLATE_UNLOADED ? " unloaded" : "");
+        String value = Figures.plain(unit.fromSi(entry.value())) + unit;
+        return switch (entry.kind()) {
+            case SWING_A, SWING_B -> word + " " + place + value;
+            case PLATE_UNLOADED -> place + word + " " + value + " unloaded";
+            case HEATER_BARE -> place + word + " " + value + " bare";
+            case BIAS_STOP -> place + word + " " + value + " stop";
+            default -> place + (word.isEmpty() ? "" : word + " ") + value;
+        };
     }
 
     private static String word(ReadingKind kind) {
@@ -204,7 +215,12 @@ public final class Plausibility {
             case SENSE_VOLTS, SENSE_AMPS -> "";
             case PLATE, PLATE_UNLOADED -> "plate";
             case MAINS -> "mains";
-            case BIAS -> "bias";
+            case BIAS, BIAS_STOP -> "bias";
+            case HEATER, HEATER_BARE -> "heater";
+            case SWING_A -> "swing a";
+            case SWING_B -> "swing b";
+            case TURN -> "turn";
+            case TUBE -> "tube";
             case SCREEN_VOLTS, SCREEN_AMPS -> "screen";
             case SCREEN_DROP -> "ig2";
             case CATHODE_VOLTS -> "vk";

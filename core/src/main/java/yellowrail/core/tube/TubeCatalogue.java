@@ -1,10 +1,5 @@
 package yellowrail.core.tube;
 
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.Reader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -13,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import yellowrail.core.quantity.Unit;
 
@@ -23,9 +17,6 @@ import yellowrail.core.quantity.Unit;
  */
 public final class TubeCatalogue {
 
-    private static final CSVFormat FORMAT = CSVFormat.DEFAULT.builder()
-            .setHeader().setSkipHeaderRecord(true).setCommentMarker('#').get();
-
     private final List<TubeType> types;
 
     public TubeCatalogue(List<TubeType> types) {
@@ -34,9 +25,9 @@ public final class TubeCatalogue {
 
     /** The catalogue that ships with the application. */
     public static TubeCatalogue published() {
-        Map<String, List<Rating>> ratings = records("tube-ratings.csv").stream()
+        Map<String, List<Rating>> ratings = CsvResource.records(TubeCatalogue.class, "tube-ratings.csv").stream()
                 .collect(Collectors.groupingBy(row -> row.get("type"), Collectors.mapping(TubeCatalogue::rating, Collectors.toList())));
-        return new TubeCatalogue(records("tube-types.csv").stream().map(row -> type(row, ratings)).toList());
+        return new TubeCatalogue(CsvResource.records(TubeCatalogue.class, "tube-types.csv").stream().map(row -> type(row, ratings)).toList());
     }
 
     /**
@@ -103,13 +94,5 @@ public final class TubeCatalogue {
     private static OptionalDouble number(CSVRecord row, String column, Unit unit) {
         String text = row.get(column);
         return text.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(unit.toSi(Double.parseDouble(text)));
-    }
-
-    private static List<CSVRecord> records(String resource) {
-        try (Reader reader = new InputStreamReader(TubeCatalogue.class.getResourceAsStream(resource), StandardCharsets.UTF_8)) {
-            return FORMAT.parse(reader).getRecords();
-        } catch (IOException e) {
-            throw new UncheckedIOException("the tube catalogue " + resource + " cannot be read", e);
-        }
     }
 }

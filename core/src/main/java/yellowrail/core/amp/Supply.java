@@ -1,0 +1,35 @@
+package yellowrail.core.amp;
+
+import java.util.OptionalDouble;
+
+/**
+ * What feeds the output stage, as far as the builder has written it down; everything may be unknown.
+ *
+ * @param rectifier      what makes the DC
+ * @param standby        whether there is a standby switch
+ * @param secondaryVolts AC volts of the plate winding, per half if it has a centre tap, V RMS at the sheet's mains
+ * @param capacitorVolts what the first capacitor, or the stack, is rated for, V
+ * @param otherAmps      current from the same rail that is not the power tubes', A
+ * @param mostAmps       greatest DC the transformer or choke is rated for, A
+ * @param resistorWatts  rating of the resistor at each test point, W
+ * @param biasFeedOhms   resistor that feeds the bias from its rectifier, ohm
+ * @param biasShuntOhms  resistor from the bias to ground, ohm
+ */
+public record Supply(Rectifier rectifier, boolean standby, OptionalDouble secondaryVolts, OptionalDouble capacitorVolts,
+                     OptionalDouble otherAmps, OptionalDouble mostAmps, OptionalDouble resistorWatts,
+                     OptionalDouble biasFeedOhms, OptionalDouble biasShuntOhms) {
+
+    public static final Supply UNKNOWN = new Supply(Rectifier.UNKNOWN, false, OptionalDouble.empty(), OptionalDouble.empty(),
+            OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
+
+    /** The same with another current that is not the power tubes'. */
+    public Supply withOther(double amps) {
+        return new Supply(rectifier, standby, secondaryVolts, capacitorVolts, OptionalDouble.of(amps), mostAmps, resistorWatts, biasFeedOhms,
+                biasShuntOhms);
+    }
+
+    /** The same with another rectifier. */
+    public Supply with(Rectifier other) {
+        return new Supply(other, standby, secondaryVolts, capacitorVolts, otherAmps, mostAmps, resistorWatts, biasFeedOhms, biasShuntOhms);
+    }
+}

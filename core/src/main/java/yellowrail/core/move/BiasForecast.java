@@ -1,0 +1,98 @@
+package yellowrail.core.move;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.supply.ReadingSet;
+import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModels;
+
+/**
+ * The grid voltage a tube will need: from two settings by the three-halves law, from one by the type's model made to pass
+ * through it.
+ */
+final class BiasForecast {
+
+    private static final int NEWEST = 4;
+    /** A screen that was not read is taken this far below its plate, V. */
+    private static final double SCREEN_BELOW = 5;
+
+    private final StageIdle stage;
+    private final List<ReadingSet> sets;
+    private final int tube;
+
+    /**
+     * @param volts grid to cathode, V
+     * @param from  what it rests on
+     */
+    record Bias(double volts, String from) {
+    }
+
+    BiasForecast(StageIdle stage, List<ReadingSet> sets, List<Integer> group) {
+        this.stage = stage;
+        this.sets = sets;
+        this.tube = group.get(0);
+    }
+
+    /** The measured pairs of grid volts and cathode current, newest settings only. */
+    List<BiasLaw.Pair> pairs() {
+        List<BiasLaw.Pair> pairs = new ArrayList<>();
+        for (ReadingSet set : sets.subList(Math.max(0, sets.size() - NEWEST), sets.size())) {
+            grid(set).ifPresent(grid -> pairs.add(new BiasLaw.Pair(grid, set.cathode(tube))));
+        }
+        return pairs;
+    }
+
+    /** Grid to cathode: as read with fixed bias, what the cathode stands above ground with cathode bias. */
+    private OptionalDouble grid(ReadingSet set) {
+        return stage.sheet().bias().isCathode() ? OptionalDouble.of(-set.figures(tube).cathodeVolts()) : set.bias(tube);
+    }
+
+    Optional<BiasLaw> law() {
+        return BiasLaw.through(pairs());
+    }
+
+    /**
+     * @param amps  cathode current to come, A
+     * @param plate plate to cathode then, V
+     */
+    Optional<Bias> at(double amps, double plate) {
+        return law().map(law -> new Bias(law.grid(amps), "the three-halves law through what was read"))
+                .or(() -> model().map(model -> new Bias(model.gridFor(amps, plate, screen(plate)), "the tube model through one reading")));
+    }
+
+    /** The type's model, made to pass through the newest setting whose grid voltage was read. */
+    Optional<PentodeModel> model() {
+        for (int i = sets.size() - 1; i >= 0; i--) {
+            ReadingSet set = sets.get(i);
+            OptionalDouble grid = grid(set);
+            if (grid.isPresent()) {
+                double plate = set.figures(tube).plateVolts().value();
+                return TubeModels.published().of(stage.type()).map(known -> through(known.model(), set.cathode(tube), plate, screen(plate), grid.getAsDouble()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static PentodeModel through(PentodeModel model, double amps, double plate, double screen, double grid) {
+        return model.scaled(amps / model.cathodeCurrent(plate, screen, grid));
+    }
+
+    double screen(double plate) {
+        return Math.max(1, plate - screenDrop());
+    }
+
+    /** How far the screen stands below the plate: as last read, none in triode connection. */
+    double screenDrop() {
+        ReadingSet newest = sets.get(sets.size() - 1);
+        if (stage.sheet().screen().connection() == ScreenSense.Connection.TRIODE) {
+            return 0;
+        }
+        return newest.moment().last(ReadingKind.SCREEN_VOLTS, newest.tubes().get(tube).socket().label())
+                .map(screen -> newest.figures(tube).problem().plateReading() - screen.value()).orElse(SCREEN_BELOW);
+    }
+}

@@ -1,0 +1,50 @@
+package yellowrail.core.move;
+
+import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
+import yellowrail.core.amp.Supply;
+
+/**
+ * Which resistor of a bias supply without a pot to change: with a feed resistor {@code R1} from the rectifier and
+ * {@code R2} to ground the bias is {@code V = Vraw R2/(R1 + R2)}. The grid leaks draw nothing; the load of anything else on
+ * the bias is not in it.
+ *
+ * @param now      grid volts as read, V
+ * @param wanted   grid volts to bring about, V
+ * @param shunt    the standard value for R2 that comes nearest; empty when the parts are not on the sheet
+ * @param feed     the standard value for R1 that does it instead
+ */
+public record BiasParts(double now, double wanted, Optional<Part> shunt, Optional<Part> feed) {
+
+    /**
+     * One resistor exchanged.
+     *
+     * @param from  its present value, ohm
+     * @param exact what would be exactly right, ohm
+     * @param ohms  the nearest standard value
+     * @param bias  the grid volts it gives
+     */
+    public record Part(double from, double exact, double ohms, double bias) {
+    }
+
+    static BiasParts of(Supply supply, double now, double wanted) {
+        if (supply.biasFeedOhms().isEmpty() || supply.biasShuntOhms().isEmpty()) {
+            return new BiasParts(now, wanted, Optional.empty(), Optional.empty());
+        }
+        double feed = supply.biasFeedOhms().getAsDouble();
+        double shunt = supply.biasShuntOhms().getAsDouble();
+        double raw = now * (feed + shunt) / shunt;
+        double exactShunt = feed * wanted / (raw - wanted);
+        double exactFeed = shunt * (raw - wanted) / wanted;
+        return new BiasParts(now, wanted, part(shunt, exactShunt, ohms -> raw * ohms / (feed + ohms)),
+                part(feed, exactFeed, ohms -> raw * shunt / (ohms + shunt)));
+    }
+
+    private static Optional<Part> part(double from, double exact, DoubleUnaryOperator bias) {
+        if (!(exact > 0.1 && exact < 1e7)) {
+            return Optional.empty();
+        }
+        double ohms = StandardValues.E24.nearest(exact);
+        return Optional.of(new Part(from, exact, ohms, bias.applyAsDouble(ohms)));
+    }
+}

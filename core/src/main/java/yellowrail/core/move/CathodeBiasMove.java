@@ -1,0 +1,141 @@
+package yellowrail.core.move;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.supply.Mains;
+import yellowrail.core.supply.ReadingSet;
+import yellowrail.core.supply.SupplyLine;
+
+/**
+ * Which cathode resistor brings a stage to its target. The tube needs a bias {@code Vk} at the target current; the resistor
+ * is {@code Rk = Vk/(n Ik)}. For each standard value the self-consistent idle is found, where what the resistor gives,
+ * {@code n Rk I}, is what the tube needs. The need falls with the current and the drop rises, so there is one such point.
+ */
+final class CathodeBiasMove {
+
+    /** Screen over cut-off, V/V, of a type whose model is not known; power tubes lie between 8 and 19. */
+    private static final double USUAL_MU = 9;
+    private static final double TRIODE_MU = 4;
+    /** A bypass capacitor is rated for this many times the voltage across it. */
+    private static final double BYPASS = 1.5;
+    private static final double CONVERGED = 1e-9;
+    private static final int MOST_TURNS = 200;
+
+    private final StageIdle stage;
+    private final List<ReadingSet> sets;
+    private final ReadingSet newest;
+    private final SupplyLine line;
+    private final Mains mains;
+    private final BiasForecast forecast;
+    private final int tubes;
+    private final int shared;
+    private final Share share;
+
+    CathodeBiasMove(StageIdle stage, List<ReadingSet> sets, SupplyLine line, Mains mains) {
+        this.stage = stage;
+        this.sets = sets;
+        this.newest = sets.get(sets.size() - 1);
+        this.line = line;
+        this.mains = mains;
+        this.forecast = new BiasForecast(stage, sets, List.of(0));
+        this.tubes = newest.tubes().size();
+        this.shared = shared(stage.sheet());
+        this.share = Share.of(0, sets);
+    }
+
+    private static int shared(AmpSheet sheet) {
+        return sheet.bias() == BiasKind.CATHODE_EACH ? 1 : (int) sheet.sockets().stream()
+                .filter(socket -> socket.channel() == sheet.sockets().get(0).channel()).count();
+    }
+
+    /** @throws NoLandingException if the supply cannot give what the target asks for */
+    CathodeAdvice advise() {
+        Aim aim = new Aim(stage, newest, mains);
+        double amps = newest.meanCathode();
+        double volts = newest.plateVolts() - newest.meanLift();
+        for (int turn = 0; turn < MOST_TURNS; turn++) {
+            amps = aim.current(0, volts, share.at(amps));
+            double next = line.voltsAt(newest.other() + tubes * amps, newest.mainsRatio()) - needed(amps, volts);
+            if (!(next > line.source() * newest.mainsRatio() / 3)) {
+                break;
+            }
+            if (Math.abs(next - volts) < CONVERGED * volts) {
+                return advice(needed(amps, next) / (shared * amps));
+            }
+            volts = next;
+        }
+        throw new NoLandingException("This supply (%s) cannot bring the tubes to their target.".formatted(line.inWords()));
+    }
+
+    private CathodeAdvice advice(double exact) {
+        List<CathodeAdvice.Choice> choices = new ArrayList<>();
+        Stream.of(StandardValues.E12, StandardValues.E24).flatMap(series -> series.around(exact).stream()).distinct().sorted()
+                .forEach(ohms -> choices.add(choice(StandardValues.E12.around(exact).contains(ohms) ? StandardValues.E12 : StandardValues.E24, ohms)));
+        return new CathodeAdvice(exact, shared, newest.meanLift() / (shared * newest.meanCathode()), choices,
+                forecast.law().isPresent() ? "the three-halves law through what was read"
+                        : forecast.model().isPresent() ? "the tube model through one reading" : "the usual cut-off, since no model of the type is known");
+    }
+
+    private CathodeAdvice.Choice choice(StandardValues series, double ohms) {
+        double low = 0;
+        double high = 4 * newest.meanCathode();
+        while (high - low > CONVERGED) {
+            double amps = (low + high) / 2;
+            double cathode = shared * ohms * amps;
+            if (needed(amps, plate(amps, cathode)) > cathode) {
+                low = amps;
+            } else {
+                high = amps;
+            }
+        }
+        double cathode = shared * ohms * low;
+        double watts = cathode * cathode / ohms;
+        Landing landing = landing(low, cathode);
+        boolean allowed = landing.tubes().stream().allMatch(tube -> tube.cathode()
+                <= new Aim(stage, newest, mains).ceiling(0, tube.plateVolts(), share.at(tube.cathode())) * (1 + 1e-9));
+        return new CathodeAdvice.Choice(series, ohms, cathode, watts, StandardValues.wattsFor(watts), BYPASS * cathode, landing, allowed);
+    }
+
+    /** The choice made for a resistor, as a landing. */
+    private Landing landing(double mean, double cathode) {
+        double volts = line.voltsAt(newest.other() + tubes * mean, newest.mainsRatio());
+        double[] currents = IntStream.range(0, tubes).mapToDouble(i -> mean * newest.cathode(i) / newest.meanCathode()).toArray();
+        Outlook outlook = new Outlook(stage, newest, mains);
+        List<Landing.Tube> after = IntStream.range(0, tubes).mapToObj(i -> atResistor(outlook.tube(i, currents, volts - cathode,
+                share.at(currents[i])), cathode, mean)).toList();
+        return new Landing(after, volts, line.plusMinusAt(newest.other() + tubes * mean, newest.mainsRatio()),
+                outlook.plateReading(volts, cathode, after), newest.other() + tubes * mean, OptionalDouble.of(-cathode), "the resistor", newest.mainsRatio());
+    }
+
+    /** Where the cathode resistor is itself the test point, another resistor means another reading for the same current. */
+    private Landing.Tube atResistor(Landing.Tube tube, double cathode, double mean) {
+        if (stage.sheet().current().method().liftsCathode() && newest.figures(0).problem().senseIsVolts()
+                && newest.figures(0).problem().senseReading() > newest.meanLift() / 2) {
+            return new Landing.Tube(tube.socket(), tube.cathode(), tube.plateAmps(), tube.plateVolts(), tube.watts(), tube.ratio(),
+                    shared == 1 ? cathode * tube.cathode() / mean : cathode);
+        }
+        return tube;
+    }
+
+    private double plate(double amps, double cathode) {
+        return line.voltsAt(newest.other() + tubes * amps, newest.mainsRatio()) - cathode;
+    }
+
+    /** The bias a tube needs at a current, V, positive. */
+    private double needed(double amps, double plate) {
+        return forecast.at(amps, plate).map(bias -> -bias.volts()).orElseGet(() -> usual().grid(amps) * -1);
+    }
+
+    /** A three-halves law through the one reading and the usual cut-off. */
+    private BiasLaw usual() {
+        double screen = forecast.screen(newest.figures(0).plateVolts().value());
+        double cutoff = -newest.meanLift() - screen / (stage.type().isTriode() ? TRIODE_MU : USUAL_MU) / 2;
+        return BiasLaw.through(List.of(new BiasLaw.Pair(cutoff, 0), new BiasLaw.Pair(-newest.meanLift(), newest.meanCathode()))).orElseThrow();
+    }
+}

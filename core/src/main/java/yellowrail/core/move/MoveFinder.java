@@ -1,0 +1,144 @@
+package yellowrail.core.move;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Rectifier;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.Verdict;
+import yellowrail.core.supply.Mains;
+import yellowrail.core.supply.ReadingSet;
+import yellowrail.core.supply.ReadingSets;
+import yellowrail.core.supply.SupplyFit;
+import yellowrail.core.supply.SupplyLine;
+import yellowrail.core.supply.SupplyPoint;
+
+/** Finds the next move from all usable readings of a run. */
+public final class MoveFinder {
+
+    /** Within this of the aim a turn is not worth its trouble. */
+    private static final double NEAR = 0.03;
+
+    private final StageIdle stage;
+    private final AmpSheet sheet;
+    private final ReadingSets readings;
+
+    public MoveFinder(StageIdle stage, ReadingSets readings) {
+        this.stage = stage;
+        this.sheet = stage.sheet();
+        this.readings = readings;
+    }
+
+    /** The supply line of all usable readings; empty before the first setting. */
+    public Optional<SupplyLine> line() {
+        return line(readings.sets().size());
+    }
+
+    /** The line as it was known after so many settings. */
+    private Optional<SupplyLine> line(int settings) {
+        List<SupplyPoint> points = readings.points(settings);
+        if (settings == 0) {
+            return Optional.empty();
+        }
+        SupplyPoint last = points.get(points.size() - 1);
+        Rectifier rectifier = sheet.supply().rectifier();
+        OptionalDouble peak = sheet.supply().secondaryVolts();
+        if (peak.isPresent() && rectifier != Rectifier.TUBE) {
+            double ohms = (Math.sqrt(2) * peak.getAsDouble() * last.mainsRatio() - last.volts()) / last.amps();
+            if (ohms > 0) {
+                return Optional.of(new SupplyFit(points, ohms, "from the winding\u2019s peak voltage").fit());
+            }
+        }
+        return Optional.of(new SupplyFit(points, rectifier.usualOhms(), rectifier == Rectifier.UNKNOWN ? "as many supplies have"
+                : "as supplies with a %s rectifier have".formatted(rectifier.inWords())).fit());
+    }
+
+    /** @return the move; empty while no setting is complete */
+    public Optional<NextMove> find() {
+        List<ReadingSet> sets = readings.sets();
+        return line().map(line -> {
+            Mains mains = mains(sets, line);
+            try {
+                return sheet.bias().isCathode() ? cathode(sets, line, mains) : fixed(sets, line, mains);
+            } catch (NoLandingException e) {
+                return new NextMove(NextMove.Kind.OUT_OF_REACH, line, mains, Optional.empty(), List.of(), Optional.empty(), Optional.empty(),
+                        check(), e.getMessage(), List.of());
+            }
+        });
+    }
+
+    /** Computed where the tube and its grid are known, else by custom. */
+    private Mains mains(List<ReadingSet> sets, SupplyLine line) {
+        ReadingSet newest = sets.get(sets.size() - 1);
+        BiasForecast forecast = new BiasForecast(stage, sets, List.of(0));
+        if (sheet.bias().isCathode() || newest.bias(0).isEmpty() || stage.type().isTriode()) {
+            return Mains.customary(sheet.bias());
+        }
+        return forecast.model().flatMap(model -> Mains.computed(model, line, newest.other(), newest.tubes().size(), forecast.screenDrop(),
+                newest.bias(0).getAsDouble() / newest.mainsRatio())).orElse(Mains.customary(sheet.bias()));
+    }
+
+    private NextMove fixed(List<ReadingSet> sets, SupplyLine line, Mains mains) {
+        List<PotGroup> groups = PotGroup.of(sheet);
+        Landing landing = new FixedBiasMove(stage, sets, line, mains).landing(groups);
+        ReadingSet newest = sets.get(sets.size() - 1);
+        MoveWords words = new MoveWords(stage, newest, line, mains, check());
+        if (stays(newest, landing)) {
+            return new NextMove(NextMove.Kind.STAY, line, mains, Optional.of(landing), List.of(), Optional.empty(), Optional.empty(), check(),
+                    words.stay(), words.notes(landing, readings, groups));
+        }
+        if (sheet.bias() == BiasKind.FIXED) {
+            Optional<BiasParts> parts = newest.bias(0).isPresent() && landing.bias().isPresent()
+                    ? Optional.of(BiasParts.of(sheet.supply(), newest.bias(0).getAsDouble(), landing.bias().getAsDouble())) : Optional.empty();
+            return new NextMove(NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(landing), List.of(), Optional.empty(), parts, check(),
+                    words.parts(landing, parts), words.notes(landing, readings, groups));
+        }
+        List<NextMove.Step> steps = steps(newest, landing, groups);
+        return new NextMove(NextMove.Kind.TURN, line, mains, Optional.of(landing), steps, Optional.empty(), Optional.empty(), check(),
+                words.turn(steps, landing), words.notes(landing, readings, groups));
+    }
+
+    private NextMove cathode(List<ReadingSet> sets, SupplyLine line, Mains mains) {
+        CathodeAdvice advice = new CathodeBiasMove(stage, sets, line, mains).advise();
+        ReadingSet newest = sets.get(sets.size() - 1);
+        MoveWords words = new MoveWords(stage, newest, line, mains, check());
+        boolean inWindow = newest.tubes().stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW);
+        Landing landing = advice.best().landing();
+        return new NextMove(inWindow ? NextMove.Kind.STAY : NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(landing), List.of(),
+                Optional.of(advice), Optional.empty(), check(), inWindow ? words.stay() : words.resistor(advice), words.notes(landing, readings, List.of()));
+    }
+
+    private boolean stays(ReadingSet newest, Landing landing) {
+        double now = newest.meanCathode();
+        double then = landing.tubes().stream().mapToDouble(Landing.Tube::cathode).average().orElseThrow();
+        return Math.abs(then / now - 1) < NEAR && newest.tubes().stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW);
+    }
+
+    /** One turn for each pot, each told at the test point of its hottest tube; with a balance pot, the balance first. */
+    private List<NextMove.Step> steps(ReadingSet newest, Landing landing, List<PotGroup> groups) {
+        List<NextMove.Step> steps = new ArrayList<>();
+        for (PotGroup group : groups) {
+            int hottest = group.tubes().stream().max((one, other) -> Double.compare(landing.tubes().get(one).cathode(), landing.tubes().get(other).cathode())).orElseThrow();
+            double from = newest.figures(hottest).problem().senseReading();
+            double to = landing.tubes().get(hottest).reading();
+            if (groups.size() == 1 || Math.abs(to / from - 1) > NEAR / 3) {
+                steps.add(new NextMove.Step(group.pot(), sheet.sockets().get(hottest).testPoint(), from, to));
+            }
+        }
+        return steps;
+    }
+
+    /** What the line before the newest setting had said about it. */
+    private Optional<NextMove.Check> check() {
+        List<ReadingSet> sets = readings.sets();
+        if (sets.size() < 2) {
+            return Optional.empty();
+        }
+        ReadingSet newest = sets.get(sets.size() - 1);
+        return line(sets.size() - 1).map(before -> new NextMove.Check(newest, before.voltsAt(newest.totalAmps(), newest.mainsRatio()),
+                before.plusMinusAt(newest.totalAmps(), newest.mainsRatio())));
+    }
+}

@@ -1,0 +1,79 @@
+package yellowrail.core.supply;
+
+import java.util.Optional;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.tube.model.PentodeModel;
+
+/**
+ * What another mains voltage does to an idle.
+ *
+ * <pre>I ~ m^a,  Pa ~ m^b</pre>
+ *
+ * By custom {@code a = 1.5, b = 2.5} with fixed bias, whose grids follow the mains as well, and {@code a = 1.2, b = 2.2}
+ * with cathode bias, which partly holds the current. Where a model of the tube is known and the grid and screen voltages
+ * have been read, the exponents are computed: every voltage of the stage scales with the mains, the source resistance
+ * takes its part of the rise.
+ *
+ * @param current     exponent of current
+ * @param dissipation exponent of plate dissipation
+ * @param from        what they rest on, in words
+ */
+public record Mains(double current, double dissipation, String from) {
+
+    /** Mains this near to the reference need no conversion worth marking. */
+    public static final double SAME = 0.005;
+    private static final double STEP = 0.01;
+    private static final double ENOUGH = 1e-7;
+    private static final int MOST_TURNS = 200;
+
+    /** The customary exponents of a bias kind. */
+    public static Mains customary(BiasKind bias) {
+        return bias.isCathode() ? new Mains(1.2, 2.2, "customary exponents for cathode bias") : new Mains(1.5, 2.5, "customary exponents for fixed bias");
+    }
+
+    /**
+     * The exponents of a stage with fixed bias whose tube is known.
+     *
+     * @param model  the tube, already made to pass through the reading
+     * @param line   its supply
+     * @param other  current of the rail that does not change, A
+     * @param tubes  on the rail
+     * @param screenDrop how far the screen stands below the plate, V
+     * @param grid   grid volts at the reference, V
+     */
+    public static Optional<Mains> computed(PentodeModel model, SupplyLine line, double other, int tubes, double screenDrop, double grid) {
+        double[] here = idle(model, line, other, tubes, screenDrop, grid, 1 - STEP);
+        double[] there = idle(model, line, other, tubes, screenDrop, grid, 1 + STEP);
+        if (!(here[0] > 0 && there[0] > 0)) {
+            return Optional.empty();
+        }
+        double per = Math.log((1 + STEP) / (1 - STEP));
+        return Optional.of(new Mains(Math.log(there[0] / here[0]) / per, Math.log(there[1] / here[1]) / per, "the tube model and the supply line"));
+    }
+
+    /** Cathode current and plate dissipation at a mains ratio. */
+    private static double[] idle(PentodeModel model, SupplyLine line, double other, int tubes, double screenDrop, double grid, double mains) {
+        double low = 0;
+        double high = line.source() * mains;
+        for (int i = 0; i < MOST_TURNS && high - low > ENOUGH; i++) {
+            double plate = (low + high) / 2;
+            double amps = model.cathodeCurrent(plate, Math.max(1, plate - screenDrop), grid * mains);
+            if (line.voltsAt(other + tubes * amps, mains) > plate) {
+                low = plate;
+            } else {
+                high = plate;
+            }
+        }
+        double screen = Math.max(1, low - screenDrop);
+        return new double[]{model.cathodeCurrent(low, screen, grid * mains), low * model.plateCurrent(low, screen, grid * mains)};
+    }
+
+    /** What current becomes at {@code to} that was read at {@code from}, both over the reference. */
+    public double convertCurrent(double amps, double from, double to) {
+        return amps * Math.pow(to / from, current);
+    }
+
+    public double convertDissipation(double watts, double from, double to) {
+        return watts * Math.pow(to / from, dissipation);
+    }
+}

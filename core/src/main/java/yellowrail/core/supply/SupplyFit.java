@@ -1,0 +1,141 @@
+package yellowrail.core.supply;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import yellowrail.core.quantity.Figures;
+
+/**
+ * Fits the supply line to points: weighted least squares for {@code V = Voc m - Rs I}. A point far from the present
+ * current counts for less, because a real supply is curved and the next move needs the slope where it starts. Of four
+ * points or more, one that the others contradict is left out and named. One point alone gives a line with a guessed
+ * source resistance.
+ *
+ * <p>Source: ordinary weighted least squares; the error is the parameters' covariance, widened by the scatter where there
+ * are more points than two.
+ */
+public final class SupplyFit {
+
+    /** How much a supply bends, as a part of its voltage, between no current and the present one. */
+    private static final double CURVATURE = 0.005;
+    /** Currents nearer to one another than this, as a ratio, show no slope. */
+    private static final double APART = 0.02;
+    /** How far a guessed source resistance may lie from the true one, as a ratio, at one sigma. */
+    private static final double GUESS = 0.4;
+    /** Beyond this no amp that works has its source resistance, ohm. */
+    private static final double MOST_OHMS = 6000;
+    /** A point is left out when it lies this many sigmas and this part of its voltage away from what the others say. */
+    private static final double OUT_SIGMAS = 4;
+    private static final double OUT_RATIO = 0.008;
+    private static final double OUT_UNLOADED = 0.05;
+    private static final int ENOUGH_TO_NAME = 4;
+
+    private final List<SupplyPoint> points;
+    private final double guessedOhms;
+    private final String guessedFrom;
+
+    /**
+     * @param points      oldest first, at least one; the newest says what the present current is
+     * @param guessedOhms what to take for a source resistance while the points show no slope, ohm, &gt; 0
+     * @param guessedFrom what that guess rests on, in words
+     */
+    public SupplyFit(List<SupplyPoint> points, double guessedOhms, String guessedFrom) {
+        if (points.isEmpty()) {
+            throw new IllegalArgumentException("a supply line needs at least one point");
+        }
+        this.points = List.copyOf(points);
+        this.guessedOhms = guessedOhms;
+        this.guessedFrom = guessedFrom;
+    }
+
+    public SupplyLine fit() {
+        List<SupplyPoint> used = new ArrayList<>(points);
+        List<SupplyPoint> outliers = new ArrayList<>();
+        while (used.size() >= ENOUGH_TO_NAME) {
+            Optional<SupplyPoint> worst = worst(used);
+            if (worst.isEmpty()) {
+                break;
+            }
+            used.remove(worst.get());
+            outliers.add(worst.get());
+        }
+        SupplyLine line = showsSlope(used) ? leastSquares(used) : null;
+        if (line == null || !(line.resistance() > 0 && line.resistance() < MOST_OHMS)) {
+            return guessed(used.get(used.size() - 1), outliers, line == null ? "" : ", since the readings make no supply line");
+        }
+        return new SupplyLine(line.source(), line.resistance(), line.covariance(), used, outliers, "");
+    }
+
+    private static boolean showsSlope(List<SupplyPoint> used) {
+        double least = used.stream().mapToDouble(point -> point.amps() / point.mainsRatio()).min().orElseThrow();
+        double most = used.stream().mapToDouble(point -> point.amps() / point.mainsRatio()).max().orElseThrow();
+        return most - least > APART * most;
+    }
+
+    private SupplyLine guessed(SupplyPoint at, List<SupplyPoint> outliers, String why) {
+        double variance = GUESS * guessedOhms * GUESS * guessedOhms;
+        double perMains = at.amps() / at.mainsRatio();
+        return new SupplyLine((at.volts() + guessedOhms * at.amps()) / at.mainsRatio(), guessedOhms,
+                new SupplyLine.Covariance(perMains * perMains * variance, perMains * variance, variance), List.of(at), outliers,
+                "guessed: %s ohm %s%s".formatted(Figures.fixed(guessedOhms, 0), guessedFrom, why));
+    }
+
+    /** The point that the others contradict most, if one is contradicted enough. */
+    private Optional<SupplyPoint> worst(List<SupplyPoint> used) {
+        record Away(SupplyPoint point, double excess) {
+        }
+        List<Away> away = new ArrayList<>();
+        for (SupplyPoint point : used) {
+            List<SupplyPoint> others = new ArrayList<>(used);
+            others.remove(point);
+            if (showsSlope(others)) {
+                SupplyLine line = leastSquares(others);
+                double distance = Math.abs(point.volts() - line.voltsAt(point.amps(), point.mainsRatio()));
+                double sigma = Math.hypot(sigma(point, used), line.plusMinusAt(point.amps(), point.mainsRatio()) / 2);
+                double allowed = Math.max(OUT_SIGMAS * sigma, point.volts() * (point.unloaded() ? OUT_UNLOADED : OUT_RATIO));
+                away.add(new Away(point, distance / allowed));
+            }
+        }
+        return away.stream().max(Comparator.comparingDouble(Away::excess)).filter(most -> most.excess() > 1).map(Away::point);
+    }
+
+    private static double sigma(SupplyPoint point, List<SupplyPoint> all) {
+        double present = all.get(all.size() - 1).amps();
+        double away = Math.abs(point.amps() - present) / Math.max(present, point.amps());
+        return Math.hypot(point.noise(), CURVATURE * point.volts() * away * away);
+    }
+
+    private static SupplyLine leastSquares(List<SupplyPoint> used) {
+        double mm = 0;
+        double mi = 0;
+        double ii = 0;
+        double mv = 0;
+        double iv = 0;
+        for (SupplyPoint point : used) {
+            double sigma = sigma(point, used);
+            double weight = 1 / (sigma * sigma);
+            mm += weight * point.mainsRatio() * point.mainsRatio();
+            mi += weight * point.mainsRatio() * point.amps();
+            ii += weight * point.amps() * point.amps();
+            mv += weight * point.mainsRatio() * point.volts();
+            iv += weight * point.amps() * point.volts();
+        }
+        double determinant = mm * ii - mi * mi;
+        double source = (mv * ii - mi * iv) / determinant;
+        double resistance = (mv * mi - mm * iv) / determinant;
+        double widen = widen(used, source, resistance);
+        return new SupplyLine(source, resistance, new SupplyLine.Covariance(widen * ii / determinant, widen * mi / determinant,
+                widen * mm / determinant), used, List.of(), "");
+    }
+
+    /** Chi square per degree of freedom where there are any, never below one. */
+    private static double widen(List<SupplyPoint> used, double source, double resistance) {
+        if (used.size() < 3) {
+            return 1;
+        }
+        double squares = used.stream().mapToDouble(point -> (point.volts() - source * point.mainsRatio() + resistance * point.amps())
+                / sigma(point, used)).map(residual -> residual * residual).sum();
+        return Math.max(1, squares / (used.size() - 2));
+    }
+}

@@ -1,0 +1,24 @@
+package yellowrail.core.tube.model;
+
+/**
+ * A type's model and how well the type is known.
+ *
+ * @param type        the type number
+ * @param model       its parameters
+ * @param points      published points it was fitted to
+ * @param plateError  greatest deviation of plate current at those points, as a ratio
+ * @param screenError the same for screen current
+ */
+public record KnownModel(String type, PentodeModel model, int points, double plateError, double screenError) {
+
+    /** From the type alone an idle's bias is not known better than this, V: tubes of one type scatter more than the model errs. */
+    public static final double BIAS_SPREAD = 3;
+    /** Fewer points than this leave the model to guess between them. */
+    private static final int ENOUGH = 3;
+
+    /** How far to trust it, in a sentence. */
+    public String inWords() {
+        return "%s model fitted to %d published point%s, plate current within %.1f %% there%s; single tubes scatter by more.".formatted(type, points,
+                points == 1 ? "" : "s", 100 * plateError, points < ENOUGH ? " (too few to trust it elsewhere)" : "");
+    }
+}
