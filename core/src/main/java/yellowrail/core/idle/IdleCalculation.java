@@ -70,6 +70,16 @@ public final class IdleCalculation {
                 screenVolts, screenWatts, cathodeVolts(values));
     }
 
+    /**
+     * @return the same as plain numbers, for where many are needed and none is shown
+     * @throws ImpossibleReadingException as {@link #compute}
+     */
+    public IdleValues values() {
+        double[] values = inputs.stream().mapToDouble(Input::value).toArray();
+        check(values);
+        return new IdleValues(problem, plateVolts(values), cathodeCurrent(values), screenCurrent(values), plateCurrent(values), cathodeVolts(values));
+    }
+
     private void check(double[] values) {
         if (!(throughTubes(values) > 0)) {
             throw new ImpossibleReadingException(Slot.SENSE_READING, "the reading leaves no current through the tube (%s)"

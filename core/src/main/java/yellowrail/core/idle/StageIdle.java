@@ -57,6 +57,29 @@ public final class StageIdle {
         return sheet.sockets().stream().map(socket -> tube(socket, moment)).toList();
     }
 
+    /** Every socket's idle as plain numbers, in the order of the sheet; none for a tube that would not be judged. */
+    public List<Optional<TubeValues>> valuesAt(Moment moment) {
+        return sheet.sockets().stream().map(socket -> values(socket, moment)).toList();
+    }
+
+    private Optional<TubeValues> values(Socket socket, Moment moment) {
+        Optional<Reading> current = moment.at(senseKind(), socket.testPoint());
+        Optional<Reading> plate = moment.last(ReadingKind.PLATE, socket.label(), socket.testPoint());
+        if (!missing(socket, moment, current, plate).isEmpty()) {
+            return Optional.empty();
+        }
+        WarmUp warmUp = new WarmUp(moment, sheet.settleMinutes());
+        if (warmUp.refusal(current.get()).or(() -> warmUp.refusal(plate.get())).isPresent()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new TubeValues(socket, new IdleCalculation(problem(socket, moment, current.get(), plate.get())).values(),
+                    current.get(), plate.get()));
+        } catch (ImpossibleReadingException e) {
+            return Optional.empty();
+        }
+    }
+
     private TubeIdle tube(Socket socket, Moment moment) {
         Optional<Reading> current = moment.at(senseKind(), socket.testPoint());
         Optional<Reading> plate = moment.last(ReadingKind.PLATE, socket.label(), socket.testPoint());

@@ -1,6 +1,7 @@
 package yellowrail.core.map;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
@@ -9,6 +10,8 @@ import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Target;
 import yellowrail.core.idle.StageIdle;
+import yellowrail.core.move.Landing;
+import yellowrail.core.move.NextMove;
 
 /**
  * The operating map of a stage, in volts and amps.
@@ -21,9 +24,10 @@ import yellowrail.core.idle.StageIdle;
  * @param aim       where to land
  * @param high      the window's hot edge, never above the rating
  * @param tracks    the tubes' paths
+ * @param forecast  the supply line and where the next move lands
  */
 public record OperatingMap(double fromVolts, double toVolts, double toAmps, List<Point> rating, List<Point> low,
-                           List<Point> aim, List<Point> high, List<Track> tracks) {
+                           List<Point> aim, List<Point> high, List<Track> tracks, Forecast forecast) {
 
     private static final int CURVE_POINTS = 41;
     private static final double VOLTS_STEP = 25;
@@ -31,18 +35,31 @@ public record OperatingMap(double fromVolts, double toVolts, double toAmps, List
 
     /** @return the map that shows these tracks, or an empty one around the type's usual voltages */
     public static OperatingMap of(StageIdle stage, List<Track> tracks) {
-        double[] volts = tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::volts).toArray();
+        return of(stage, tracks, Optional.empty());
+    }
+
+    /** The same with a next move: its landing is in the picture, the supply line drawn through it. */
+    public static OperatingMap of(StageIdle stage, List<Track> tracks, NextMove move) {
+        return of(stage, tracks, Optional.of(move));
+    }
+
+    private static OperatingMap of(StageIdle stage, List<Track> tracks, Optional<NextMove> move) {
+        List<Landing.Tube> landings = move.flatMap(NextMove::landing).map(Landing::tubes).orElse(List.of());
+        double[] volts = DoubleStream.concat(tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::volts),
+                landings.stream().mapToDouble(Landing.Tube::plateVolts)).toArray();
         double usual = Math.min(450, stage.rating().plateVolts().orElse(400));
         double lowest = DoubleStream.of(volts).min().orElse(0.8 * usual);
         double highest = DoubleStream.of(volts).max().orElse(usual);
         double from = Math.max(VOLTS_STEP, VOLTS_STEP * Math.floor(0.9 * lowest / VOLTS_STEP));
         double to = Math.max(from + 4 * VOLTS_STEP, VOLTS_STEP * Math.ceil(1.06 * highest / VOLTS_STEP));
         double watts = stage.rating().plateWatts();
-        double greatest = tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::amps).max().orElse(0);
+        double greatest = DoubleStream.concat(tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::amps),
+                landings.stream().mapToDouble(Landing.Tube::plateAmps)).max().orElse(0);
         double toAmps = AMPS_STEP * Math.ceil(1.12 * Math.max(greatest, watts / lowest) / AMPS_STEP);
         Window window = new Window(stage);
         return new OperatingMap(from, to, toAmps, curve(from, to, v -> watts / v), curve(from, to, window::low),
-                curve(from, to, window::aim), curve(from, to, window::high), tracks);
+                curve(from, to, window::aim), curve(from, to, window::high), tracks,
+                move.map(found -> Forecast.of(found, from, to)).orElse(Forecast.NONE));
     }
 
     private static List<Point> curve(double from, double to, DoubleUnaryOperator amps) {

@@ -2,9 +2,11 @@ package yellowrail.core.map;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.idle.TubeValues;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 
@@ -42,21 +44,22 @@ public record Track(String label, List<Point> points, double voltsPlusMinus, dou
         stage.sheet().sockets().forEach(socket -> paths.add(new ArrayList<>()));
         int shown = Math.max(0, readings.size() - FOLLOWED);
         Moment moment = start.after(readings.subList(0, shown));
-        List<TubeIdle> tubes = stage.at(moment);
-        extend(paths, tubes);
+        extend(paths, stage.valuesAt(moment));
         for (Reading reading : readings.subList(shown, readings.size())) {
             moment = moment.after(reading);
             if (reading.entry().kind().isMeasured()) {
-                tubes = stage.at(moment);
-                extend(paths, tubes);
+                extend(paths, stage.valuesAt(moment));
             }
         }
         List<Track> tracks = new ArrayList<>();
+        List<TubeIdle> tubes = stage.at(moment);
         for (int i = 0; i < paths.size(); i++) {
             TubeIdle tube = tubes.get(i);
             List<Point> path = paths.get(i);
             if (tube.figures().isPresent()) {
                 IdleFigures figures = tube.figures().get();
+                Point last = new Point(figures.plateVolts().value(), figures.plateCurrent().value());
+                add(path, last);
                 tracks.add(new Track(tube.socket().label(), path.subList(Math.max(0, path.size() - LONGEST), path.size()),
                         figures.plateVolts().plusMinus(), figures.plateCurrent().plusMinus()));
             }
@@ -64,12 +67,16 @@ public record Track(String label, List<Point> points, double voltsPlusMinus, dou
         return tracks;
     }
 
-    private static void extend(List<List<Point>> paths, List<TubeIdle> tubes) {
+    private static void extend(List<List<Point>> paths, List<Optional<TubeValues>> tubes) {
         for (int i = 0; i < tubes.size(); i++) {
             List<Point> path = paths.get(i);
-            tubes.get(i).figures().map(figures -> new Point(figures.plateVolts().value(), figures.plateCurrent().value()))
-                    .filter(point -> path.isEmpty() || !path.get(path.size() - 1).equals(point))
-                    .ifPresent(path::add);
+            tubes.get(i).ifPresent(tube -> add(path, new Point(tube.values().plateVolts(), tube.values().plateCurrent())));
+        }
+    }
+
+    private static void add(List<Point> path, Point point) {
+        if (path.isEmpty() || !path.get(path.size() - 1).equals(point)) {
+            path.add(point);
         }
     }
 }

@@ -36,7 +36,7 @@ final class Aim {
         double wanted = switch (target().school().basis()) {
             case PERCENT -> watts(figure) / (volts * (1 - share));
             case MILLIAMPS -> mains.convertCurrent(figure, 1, newest.mainsRatio());
-            case TEST_POINT -> mains.convertCurrent(newest.cathode(tube) * figure / newest.figures(tube).problem().senseReading(), 1, newest.mainsRatio());
+            case TEST_POINT -> mains.convertCurrent(newest.cathode(tube) * figure / newest.values(tube).problem().senseReading(), 1, newest.mainsRatio());
         };
         return Math.min(wanted, most);
     }

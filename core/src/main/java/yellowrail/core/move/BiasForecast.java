@@ -49,7 +49,7 @@ final class BiasForecast {
 
     /** Grid to cathode: as read with fixed bias, what the cathode stands above ground with cathode bias. */
     private OptionalDouble grid(ReadingSet set) {
-        return stage.sheet().bias().isCathode() ? OptionalDouble.of(-set.figures(tube).cathodeVolts()) : set.bias(tube);
+        return stage.sheet().bias().isCathode() ? OptionalDouble.of(-set.values(tube).cathodeVolts()) : set.bias(tube);
     }
 
     Optional<BiasLaw> law() {
@@ -71,7 +71,7 @@ final class BiasForecast {
             ReadingSet set = sets.get(i);
             OptionalDouble grid = grid(set);
             if (grid.isPresent()) {
-                double plate = set.figures(tube).plateVolts().value();
+                double plate = set.values(tube).plateVolts();
                 return TubeModels.published().of(stage.type()).map(known -> through(known.model(), set.cathode(tube), plate, screen(plate), grid.getAsDouble()));
             }
         }
@@ -93,6 +93,6 @@ final class BiasForecast {
             return 0;
         }
         return newest.moment().last(ReadingKind.SCREEN_VOLTS, newest.tubes().get(tube).socket().label())
-                .map(screen -> newest.figures(tube).problem().plateReading() - screen.value()).orElse(SCREEN_BELOW);
+                .map(screen -> newest.values(tube).problem().plateReading() - screen.value()).orElse(SCREEN_BELOW);
     }
 }

@@ -115,8 +115,8 @@ final class CathodeBiasMove {
 
     /** Where the cathode resistor is itself the test point, another resistor means another reading for the same current. */
     private Landing.Tube atResistor(Landing.Tube tube, double cathode, double mean) {
-        if (stage.sheet().current().method().liftsCathode() && newest.figures(0).problem().senseIsVolts()
-                && newest.figures(0).problem().senseReading() > newest.meanLift() / 2) {
+        if (stage.sheet().current().method().liftsCathode() && newest.values(0).problem().senseIsVolts()
+                && newest.values(0).problem().senseReading() > newest.meanLift() / 2) {
             return new Landing.Tube(tube.socket(), tube.cathode(), tube.plateAmps(), tube.plateVolts(), tube.watts(), tube.ratio(),
                     shared == 1 ? cathode * tube.cathode() / mean : cathode);
         }
@@ -134,7 +134,7 @@ final class CathodeBiasMove {
 
     /** A three-halves law through the one reading and the usual cut-off. */
     private BiasLaw usual() {
-        double screen = forecast.screen(newest.figures(0).plateVolts().value());
+        double screen = forecast.screen(newest.values(0).plateVolts());
         double cutoff = -newest.meanLift() - screen / (stage.type().isTriode() ? TRIODE_MU : USUAL_MU) / 2;
         return BiasLaw.through(List.of(new BiasLaw.Pair(cutoff, 0), new BiasLaw.Pair(-newest.meanLift(), newest.meanCathode()))).orElseThrow();
     }

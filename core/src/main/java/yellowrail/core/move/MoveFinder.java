@@ -21,15 +21,19 @@ public final class MoveFinder {
 
     /** Within this of the aim a turn is not worth its trouble. */
     private static final double NEAR = 0.03;
+    private static final double MOST_OF_USUAL = 1.5;
+    private static final double LEAST_GUESS = 0.1;
 
     private final StageIdle stage;
     private final AmpSheet sheet;
     private final ReadingSets readings;
+    private final Optional<NextMove.Check> check;
 
     public MoveFinder(StageIdle stage, ReadingSets readings) {
         this.stage = stage;
         this.sheet = stage.sheet();
         this.readings = readings;
+        this.check = lastCheck();
     }
 
     /** The supply line of all usable readings; empty before the first setting. */
@@ -52,22 +56,33 @@ public final class MoveFinder {
                 return Optional.of(new SupplyFit(points, ohms, "from the winding\u2019s peak voltage").fit());
             }
         }
-        return Optional.of(new SupplyFit(points, rectifier.usualOhms(), rectifier == Rectifier.UNKNOWN ? "as many supplies have"
+        return Optional.of(new SupplyFit(points, usualOhms(rectifier), rectifier == Rectifier.UNKNOWN ? "as many supplies have"
                 : "as supplies with a %s rectifier have".formatted(rectifier.inWords())).fit());
+    }
+
+    /** More tubes hang on bigger transformers: the usual resistance is a pair's. */
+    private double usualOhms(Rectifier rectifier) {
+        return rectifier.usualOhms() * Math.min(MOST_OF_USUAL, 2.0 / sheet.sockets().size());
     }
 
     /** @return the move; empty while no setting is complete */
     public Optional<NextMove> find() {
+        return line().map(this::find);
+    }
+
+    /** A target that a guessed line cannot reach says more about the guess than about the supply: then half of it is tried. */
+    private NextMove find(SupplyLine line) {
         List<ReadingSet> sets = readings.sets();
-        return line().map(line -> {
-            Mains mains = mains(sets, line);
-            try {
-                return sheet.bias().isCathode() ? cathode(sets, line, mains) : fixed(sets, line, mains);
-            } catch (NoLandingException e) {
-                return new NextMove(NextMove.Kind.OUT_OF_REACH, line, mains, Optional.empty(), List.of(), Optional.empty(), Optional.empty(),
-                        check(), e.getMessage(), List.of());
+        Mains mains = mains(sets, line);
+        try {
+            return sheet.bias().isCathode() ? cathode(sets, line, mains) : fixed(sets, line, mains);
+        } catch (NoLandingException e) {
+            if (line.isGuessed() && line.resistance() > LEAST_GUESS * usualOhms(sheet.supply().rectifier())) {
+                return find(new SupplyFit(line.used(), line.resistance() / 2, "since more would leave the target out of reach").fit());
             }
-        });
+            return new NextMove(NextMove.Kind.OUT_OF_REACH, line, mains, Optional.empty(), List.of(), Optional.empty(), Optional.empty(),
+                    check, e.getMessage(), List.of());
+        }
     }
 
     /** Computed where the tube and its grid are known, else by custom. */
@@ -85,36 +100,40 @@ public final class MoveFinder {
         List<PotGroup> groups = PotGroup.of(sheet);
         Landing landing = new FixedBiasMove(stage, sets, line, mains).landing(groups);
         ReadingSet newest = sets.get(sets.size() - 1);
-        MoveWords words = new MoveWords(stage, newest, line, mains, check());
+        MoveWords words = new MoveWords(stage, newest, line, mains, check);
         if (stays(newest, landing)) {
-            return new NextMove(NextMove.Kind.STAY, line, mains, Optional.of(landing), List.of(), Optional.empty(), Optional.empty(), check(),
+            return new NextMove(NextMove.Kind.STAY, line, mains, Optional.of(landing), List.of(), Optional.empty(), Optional.empty(), check,
                     words.stay(), words.notes(landing, readings, groups));
         }
         if (sheet.bias() == BiasKind.FIXED) {
             Optional<BiasParts> parts = newest.bias(0).isPresent() && landing.bias().isPresent()
                     ? Optional.of(BiasParts.of(sheet.supply(), newest.bias(0).getAsDouble(), landing.bias().getAsDouble())) : Optional.empty();
-            return new NextMove(NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(landing), List.of(), Optional.empty(), parts, check(),
+            return new NextMove(NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(landing), List.of(), Optional.empty(), parts, check,
                     words.parts(landing, parts), words.notes(landing, readings, groups));
         }
         List<NextMove.Step> steps = steps(newest, landing, groups);
-        return new NextMove(NextMove.Kind.TURN, line, mains, Optional.of(landing), steps, Optional.empty(), Optional.empty(), check(),
+        return new NextMove(NextMove.Kind.TURN, line, mains, Optional.of(landing), steps, Optional.empty(), Optional.empty(), check,
                 words.turn(steps, landing), words.notes(landing, readings, groups));
     }
 
     private NextMove cathode(List<ReadingSet> sets, SupplyLine line, Mains mains) {
         CathodeAdvice advice = new CathodeBiasMove(stage, sets, line, mains).advise();
         ReadingSet newest = sets.get(sets.size() - 1);
-        MoveWords words = new MoveWords(stage, newest, line, mains, check());
-        boolean inWindow = newest.tubes().stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW);
+        MoveWords words = new MoveWords(stage, newest, line, mains, check);
+        boolean inWindow = inWindow(newest);
         Landing landing = advice.best().landing();
         return new NextMove(inWindow ? NextMove.Kind.STAY : NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(landing), List.of(),
-                Optional.of(advice), Optional.empty(), check(), inWindow ? words.stay() : words.resistor(advice), words.notes(landing, readings, List.of()));
+                Optional.of(advice), Optional.empty(), check, inWindow ? words.stay() : words.resistor(advice), words.notes(landing, readings, List.of()));
+    }
+
+    private boolean inWindow(ReadingSet set) {
+        return stage.at(set.moment()).stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW);
     }
 
     private boolean stays(ReadingSet newest, Landing landing) {
         double now = newest.meanCathode();
         double then = landing.tubes().stream().mapToDouble(Landing.Tube::cathode).average().orElseThrow();
-        return Math.abs(then / now - 1) < NEAR && newest.tubes().stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW);
+        return Math.abs(then / now - 1) < NEAR && inWindow(newest);
     }
 
     /** One turn for each pot, each told at the test point of its hottest tube; with a balance pot, the balance first. */
@@ -122,7 +141,7 @@ public final class MoveFinder {
         List<NextMove.Step> steps = new ArrayList<>();
         for (PotGroup group : groups) {
             int hottest = group.tubes().stream().max((one, other) -> Double.compare(landing.tubes().get(one).cathode(), landing.tubes().get(other).cathode())).orElseThrow();
-            double from = newest.figures(hottest).problem().senseReading();
+            double from = newest.values(hottest).problem().senseReading();
             double to = landing.tubes().get(hottest).reading();
             if (groups.size() == 1 || Math.abs(to / from - 1) > NEAR / 3) {
                 steps.add(new NextMove.Step(group.pot(), sheet.sockets().get(hottest).testPoint(), from, to));
@@ -132,7 +151,7 @@ public final class MoveFinder {
     }
 
     /** What the line before the newest setting had said about it. */
-    private Optional<NextMove.Check> check() {
+    private Optional<NextMove.Check> lastCheck() {
         List<ReadingSet> sets = readings.sets();
         if (sets.size() < 2) {
             return Optional.empty();

@@ -6,7 +6,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Socket;
-import yellowrail.core.idle.IdleFigures;
+import yellowrail.core.idle.IdleValues;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.supply.Mains;
 import yellowrail.core.supply.ReadingSet;
@@ -50,7 +50,7 @@ final class Outlook {
         double before = on.stream().mapToDouble(newest::cathode).sum();
         double after = on.stream().mapToDouble(i -> currents[i]).sum();
         double extra = sheet.current().method() == CurrentMethod.SUPPLY_DROP ? sheet.current().otherAmps().orElse(0) : 0;
-        double shown = newest.figures(on.get(0)).problem().senseReading();
+        double shown = newest.values(on.get(0)).problem().senseReading();
         return shown * (after + extra) / (before + extra);
     }
 
@@ -61,13 +61,13 @@ final class Outlook {
      * @param lift  of the cathodes then, V
      */
     double plateReading(double volts, double lift, List<Landing.Tube> after) {
-        IdleFigures figures = newest.figures(0);
+        IdleValues figures = newest.values(0);
         boolean toGround = sheet.plate().reference() == PlateSense.Reference.GROUND;
         double reading = figures.problem().plateReading() + volts - newest.plateVolts() - (toGround ? 0 : lift - newest.meanLift());
         if (sheet.plate().point() == PlateSense.Point.B_PLUS) {
-            double drop = figures.problem().plateReading() - figures.plateVolts().value() - (toGround ? figures.cathodeVolts() : 0);
+            double drop = figures.problem().plateReading() - figures.plateVolts() - (toGround ? figures.cathodeVolts() : 0);
             double rise = after.stream().mapToDouble(Landing.Tube::plateAmps).sum()
-                    / newest.tubes().stream().mapToDouble(tube -> tube.figures().orElseThrow().plateCurrent().value()).sum();
+                    / newest.tubes().stream().mapToDouble(tube -> tube.values().plateCurrent()).sum();
             reading += drop * (rise - 1);
         }
         return reading;

@@ -25,7 +25,7 @@ record Share(double at, double share, double slope) {
     }
 
     private static double share(int tube, ReadingSet set) {
-        return set.figures(tube).screen().value() / set.cathode(tube);
+        return set.values(tube).screen() / set.cathode(tube);
     }
 
     /** The share at another current, kept between none and half. */

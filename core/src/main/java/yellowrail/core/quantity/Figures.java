@@ -3,7 +3,6 @@ package yellowrail.core.quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
-import java.util.Locale;
 
 /**
  * How figures are written, everywhere: volts with one decimal, milliamps and watts with two, percent with one; a
@@ -50,7 +49,10 @@ public final class Figures {
     }
 
     public static String fixed(double value, int decimals) {
-        String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
+        if (!Double.isFinite(value)) {
+            return String.valueOf(value);
+        }
+        String text = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP).toPlainString();
         return text.matches("-0(\\.0*)?") ? text.substring(1) : text;
     }
 

@@ -17,11 +17,20 @@ public final class Moment {
 
     private static final Comparator<Reading> ENTERED = Comparator.comparingLong(Reading::id);
 
-    private final Map<String, Reading> latest = new HashMap<>();
+    private final Map<Key, Reading> latest;
+
+    /** A kind of reading at a place, the place in capitals. */
+    private record Key(ReadingKind kind, String place) {
+    }
 
     /** @param readings in any order, none of them struck */
     public Moment(Collection<Reading> readings) {
+        latest = new HashMap<>();
         readings.forEach(this::add);
+    }
+
+    private Moment(Moment before) {
+        latest = new HashMap<>(before.latest);
     }
 
     private void add(Reading reading) {
@@ -36,7 +45,7 @@ public final class Moment {
 
     /** The moment after all of these. */
     public Moment after(Collection<Reading> readings) {
-        Moment next = new Moment(latest.values());
+        Moment next = new Moment(this);
         readings.forEach(next::add);
         return next;
     }
@@ -60,7 +69,7 @@ public final class Moment {
         return latest.isEmpty();
     }
 
-    private static String key(ReadingKind kind, String place) {
-        return kind + "@" + place.toUpperCase(Locale.ROOT);
+    private static Key key(ReadingKind kind, String place) {
+        return new Key(kind, place.toUpperCase(Locale.ROOT));
     }
 }

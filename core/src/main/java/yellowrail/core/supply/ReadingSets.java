@@ -9,8 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.StageIdle;
-import yellowrail.core.idle.TubeIdle;
-import yellowrail.core.idle.Verdict;
+import yellowrail.core.idle.TubeValues;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Plausibility;
 import yellowrail.core.reading.Reading;
@@ -19,7 +18,8 @@ import yellowrail.core.reading.ReadingKind;
 /**
  * Finds in a log the readings that belong to one setting. A reading that is taken again and differs from the one before
  * begins a new setting, as does a turn that was logged or the power switch; a setting counts once every tube has a current
- * and a plate voltage in it. Mains, screens and cold resistances are carried over.
+ * and a plate voltage in it. Mains, screens and cold resistances are carried over; some builders read the mains before the
+ * tubes and some after, so the habit seen first decides to which setting a mains reading belongs.
  */
 public final class ReadingSets {
 
@@ -33,9 +33,13 @@ public final class ReadingSets {
     private final StageIdle stage;
     private final AmpSheet sheet;
     private final List<ReadingSet> sets = new ArrayList<>();
+    private final List<SupplyPoint> loaded = new ArrayList<>();
     private final List<SupplyPoint> unloaded = new ArrayList<>();
     private final Map<String, Reading> open = new LinkedHashMap<>();
     private Moment moment;
+    private Moment atLastOwn;
+    private Optional<Reading> mainsBefore = Optional.empty();
+    private Optional<Boolean> mainsComesFirst = Optional.empty();
 
     /**
      * @param stage    the amp
@@ -60,12 +64,19 @@ public final class ReadingSets {
             if (before != null && differs(kind, before.value(), reading.value())) {
                 finish();
             }
+            if (open.isEmpty()) {
+                mainsBefore = moment.last(ReadingKind.MAINS);
+                mainsComesFirst = mainsComesFirst.or(() -> Optional.of(mainsBefore.isPresent()));
+            }
             open.remove(key);
             open.put(key, reading);
         }
         moment = moment.after(reading);
+        if (OF_A_SETTING.contains(kind)) {
+            atLastOwn = moment;
+        }
         if (kind == ReadingKind.PLATE_UNLOADED) {
-            unloaded.add(new SupplyPoint(Plausibility.line(reading.entry(), sheet), reading.value(), other(), mainsRatio(), noise(reading.value()), true));
+            unloaded.add(new SupplyPoint(Plausibility.line(reading.entry(), sheet), reading.value(), other(), ratio(moment.last(ReadingKind.MAINS)), noise(reading.value()), true));
         }
     }
 
@@ -76,21 +87,31 @@ public final class ReadingSets {
 
     private void finish() {
         if (!open.isEmpty()) {
-            set().ifPresent(sets::add);
+            set().ifPresent(set -> {
+                sets.add(set);
+                loaded.add(new SupplyPoint(name(set), set.plateVolts(), set.totalAmps(), set.mainsRatio(), noise(set.plateVolts()), false));
+            });
             open.clear();
         }
     }
 
     private Optional<ReadingSet> set() {
         List<Reading> own = List.copyOf(open.values());
-        List<TubeIdle> tubes = stage.at(moment);
-        boolean complete = tubes.stream().allMatch(tube -> tube.figures().isPresent() && tube.judgement().verdict() != Verdict.NOT_JUDGED
-                && own.contains(tube.current().orElseThrow()) && own.contains(tube.plate().orElseThrow()));
-        return complete ? Optional.of(new ReadingSet(moment, own, tubes, mainsRatio(), other(), sheet.bias().isCathode())) : Optional.empty();
+        List<TubeValues> tubes = stage.valuesAt(atLastOwn).stream().flatMap(Optional::stream)
+                .filter(tube -> own.contains(tube.current()) && own.contains(tube.plate())).toList();
+        return tubes.size() == sheet.sockets().size()
+                ? Optional.of(new ReadingSet(atLastOwn, own, tubes, ratio(mains()), other(), sheet.bias().isCathode())) : Optional.empty();
     }
 
-    private double mainsRatio() {
-        return moment.last(ReadingKind.MAINS).map(mains -> mains.value() / sheet.mainsVolts()).orElse(1.0);
+    /** The mains that belong to the open setting: read while it was open, else just before it, or just after by habit. */
+    private Optional<Reading> mains() {
+        Optional<Reading> during = atLastOwn.last(ReadingKind.MAINS);
+        boolean readDuring = !during.equals(mainsBefore);
+        return readDuring || mainsComesFirst.orElse(true) ? during : moment.last(ReadingKind.MAINS);
+    }
+
+    private double ratio(Optional<Reading> mains) {
+        return mains.map(reading -> reading.value() / sheet.mainsVolts()).orElse(1.0);
     }
 
     private double other() {
@@ -119,8 +140,7 @@ public final class ReadingSets {
     /** The points that were known after so many settings. */
     public List<SupplyPoint> points(int settings) {
         List<SupplyPoint> points = new ArrayList<>(unloaded);
-        sets.subList(0, settings).forEach(set -> points.add(new SupplyPoint(name(set), set.plateVolts(), set.totalAmps(), set.mainsRatio(),
-                noise(set.plateVolts()), false)));
+        points.addAll(loaded.subList(0, settings));
         return points;
     }
 

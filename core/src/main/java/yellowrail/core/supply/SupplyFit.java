@@ -23,6 +23,8 @@ public final class SupplyFit {
     private static final double APART = 0.02;
     /** How far a guessed source resistance may lie from the true one, as a ratio, at one sigma. */
     private static final double GUESS = 0.4;
+    /** A slope less sure than this part of the guess, at one sigma, is held to the guess as well. */
+    private static final double VAGUE = 0.25;
     /** Beyond this no amp that works has its source resistance, ohm. */
     private static final double MOST_OHMS = 6000;
     /** A point is left out when it lies this many sigmas and this part of its voltage away from what the others say. */
@@ -64,7 +66,8 @@ public final class SupplyFit {
         if (line == null || !(line.resistance() > 0 && line.resistance() < MOST_OHMS)) {
             return guessed(used.get(used.size() - 1), outliers, line == null ? "" : ", since the readings make no supply line");
         }
-        return new SupplyLine(line.source(), line.resistance(), line.covariance(), used, outliers, "");
+        SupplyLine sure = line.covariance().resistance() > VAGUE * VAGUE * guessedOhms * guessedOhms ? leastSquares(used, guessedOhms) : line;
+        return new SupplyLine(sure.source(), sure.resistance(), sure.covariance(), used, outliers, "");
     }
 
     private static boolean showsSlope(List<SupplyPoint> used) {
@@ -107,6 +110,11 @@ public final class SupplyFit {
     }
 
     private static SupplyLine leastSquares(List<SupplyPoint> used) {
+        return leastSquares(used, Double.NaN);
+    }
+
+    /** @param guess a source resistance to be held to as firmly as a guess deserves, ohm; NaN for none */
+    private static SupplyLine leastSquares(List<SupplyPoint> used, double guess) {
         double mm = 0;
         double mi = 0;
         double ii = 0;
@@ -120,6 +128,11 @@ public final class SupplyFit {
             ii += weight * point.amps() * point.amps();
             mv += weight * point.mainsRatio() * point.volts();
             iv += weight * point.amps() * point.volts();
+        }
+        if (!Double.isNaN(guess)) {
+            double weight = 1 / (GUESS * guess * GUESS * guess);
+            ii += weight;
+            iv -= weight * guess;
         }
         double determinant = mm * ii - mi * mi;
         double source = (mv * ii - mi * iv) / determinant;

@@ -1,0 +1,233 @@
+package yellowrail.core.practice;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.reading.Entry;
+import yellowrail.core.reading.ReadingKind;
+
+/**
+ * A practice amp on a bench with a meter: quasi-static, so each second is an idle of its own. Tubes warm up in half a
+ * minute and settle in minutes, the mains wanders, a plate driven beyond what it can shed glows and then gives up.
+ */
+public final class Bench {
+
+    /** A cathode begins to emit so long after switching on, s, and is there with this time constant, s. */
+    private static final double DEAF = 18;
+    private static final double WARMS = 5;
+    /** What a fresh idle lies above the settled one, and how fast that goes, s. */
+    private static final double SETTLES_FROM = 0.03;
+    private static final double SETTLES = 150;
+    /** A plate sheds this many times its rating for good; beyond, heat gathers until it glows and then fails, s. */
+    private static final double SHEDS = 1.15;
+    private static final double GLOWS = 8;
+    private static final double FAILS = 40;
+    private static final double COOLS = 0.05;
+    private static final double HEATER_VOLTS = 6.3;
+    private static final double HEATER_DROP = 0.02;
+
+    private final AmpSheet sheet;
+    private final Circuit circuit;
+    private final SimulatedMeter meter;
+    private final long seed;
+    private final List<String> events = new ArrayList<>();
+    private double seconds;
+    private double onAt;
+    private final double[] pots;
+    private final double[] heat;
+    private final boolean[] failed;
+    private final int[] order;
+    private String probe;
+    private int turns;
+    private double peak;
+    private double above;
+
+    Bench(AmpSheet sheet, Circuit circuit, SimulatedMeter meter, long seed, BenchState state) {
+        this.sheet = sheet;
+        this.circuit = circuit;
+        this.meter = meter;
+        this.seed = seed;
+        this.seconds = state.seconds();
+        this.onAt = state.onAt();
+        this.pots = state.pots().stream().mapToDouble(Double::doubleValue).toArray();
+        this.heat = state.heat().stream().mapToDouble(Double::doubleValue).toArray();
+        this.failed = new boolean[heat.length];
+        IntStream.range(0, heat.length).forEach(i -> failed[i] = state.failed().get(i));
+        this.order = state.order().stream().mapToInt(Integer::intValue).toArray();
+        this.probe = state.probe();
+        this.turns = state.turns();
+        this.peak = state.peak();
+        this.above = state.above();
+    }
+
+    public BenchState state() {
+        return new BenchState(seconds, onAt, Arrays.stream(pots).boxed().toList(), Arrays.stream(heat).boxed().toList(),
+                IntStream.range(0, failed.length).mapToObj(i -> failed[i]).toList(), Arrays.stream(order).boxed().toList(), probe, turns, peak, above);
+    }
+
+    public AmpSheet sheet() {
+        return sheet;
+    }
+
+    /** What happened since this was last asked, for the log. */
+    public List<String> events() {
+        List<String> happened = List.copyOf(events);
+        events.clear();
+        return happened;
+    }
+
+    public void power(boolean on) {
+        if (on != onAt >= 0) {
+            onAt = on ? seconds : -1;
+        }
+    }
+
+    /** @param position 0 fully anticlockwise to 1 fully clockwise */
+    public void turn(int pot, double position) {
+        if (!(position >= 0 && position <= 1)) {
+            throw new IllegalArgumentException("a pot stands between 0 and 1, was " + position);
+        }
+        if (pots[pot] != position) {
+            pots[pot] = position;
+            turns++;
+        }
+    }
+
+    public void place(String where) {
+        probe = where;
+    }
+
+    /** Exchanges the tubes of two sockets; only an amp that is off lets itself be touched. */
+    public void swap(int one, int other) {
+        if (onAt >= 0) {
+            throw new IllegalStateException("Switch off and let it drain before a tube is pulled.");
+        }
+        int tube = order[one];
+        order[one] = order[other];
+        order[other] = tube;
+        double warmth = heat[one];
+        heat[one] = heat[other];
+        heat[other] = warmth;
+    }
+
+    /** Lets time pass, second by second. */
+    public void advance(double howLong) {
+        for (double left = howLong; left > 0; left -= 1) {
+            double step = Math.min(1, left);
+            seconds += step;
+            OperatingPoint point = idle();
+            for (int i = 0; i < heat.length; i++) {
+                warm(i, point.watts(i) / circuit.ratedWatts(), step);
+            }
+        }
+    }
+
+    private void warm(int socket, double ratio, double step) {
+        peak = Math.max(peak, ratio);
+        double before = heat[socket];
+        heat[socket] = Math.max(0, before + step * (ratio > SHEDS ? ratio - SHEDS : -COOLS * before));
+        String label = sheet.sockets().get(socket).label();
+        if (ratio > 1) {
+            above += step / heat.length;
+        }
+        if (before < GLOWS && heat[socket] >= GLOWS) {
+            events.add("%s red-plates: its plate glows at %.0f W, rated %.0f W".formatted(label, ratio * circuit.ratedWatts(), circuit.ratedWatts()));
+        }
+        if (!failed[order[socket]] && heat[socket] >= FAILS) {
+            failed[order[socket]] = true;
+            events.add("%s has failed after %.0f s far above its rating; it draws nothing any more".formatted(label, FAILS));
+        }
+    }
+
+    /** The truth, now. */
+    public OperatingPoint idle() {
+        return new CircuitSolver(seated()).solve(pots, mains(), emission());
+    }
+
+    /** The truth at the reference mains, warm and settled. */
+    public OperatingPoint settled() {
+        double[] warm = new double[heat.length];
+        for (int i = 0; i < warm.length; i++) {
+            warm[i] = failed[order[i]] ? 0 : 1;
+        }
+        return new CircuitSolver(seated()).solve(pots, 1, warm);
+    }
+
+    /** The circuit with the tubes where they sit now. */
+    private Circuit seated() {
+        List<Circuit.Tube> tubes = IntStream.range(0, order.length).mapToObj(i -> circuit.tubes().get(i).replacedBy(circuit.tubes().get(order[i]))).toList();
+        return new Circuit(tubes, circuit.supply(), circuit.bias(), circuit.senseOhms(), circuit.sharedBy(), circuit.lifted(), circuit.mains(), circuit.ratedWatts());
+    }
+
+    private double[] emission() {
+        double[] emission = new double[order.length];
+        double warm = onAt < 0 ? 0 : seconds - onAt;
+        for (int i = 0; i < emission.length; i++) {
+            double creep = 1 + circuit.tubes().get(order[i]).creep() * Math.max(0, warm / 60 - 1);
+            emission[i] = failed[order[i]] || warm <= DEAF ? 0
+                    : (1 - Math.exp(-(warm - DEAF) / WARMS)) * (1 + SETTLES_FROM * Math.exp(-(warm - DEAF) / SETTLES)) * creep;
+        }
+        return emission;
+    }
+
+    /** Mains over the reference: off by its offset, wandering in two slow waves whose phases the seed decides. */
+    public double mains() {
+        double phase = new Random(seed).nextDouble() * 2 * Math.PI;
+        return 1 + circuit.mains().offset() + circuit.mains().wander() * (0.6 * Math.sin(2 * Math.PI * seconds / 97 + phase) + 0.4 * Math.sin(2 * Math.PI * seconds / 31));
+    }
+
+    public double ratedWatts() {
+        return circuit.ratedWatts();
+    }
+
+    /** Where the lead can be put: every test point, then the rest. */
+    public List<String> probes() {
+        List<String> places = new ArrayList<>(sheet.testPoints());
+        places.addAll(sheet.bias().isCathode() ? List.of("plate", "mains", "screen", "heater") : List.of("plate", "bias", "mains", "screen", "heater"));
+        return places;
+    }
+
+    public boolean isOn() {
+        return onAt >= 0;
+    }
+
+    /**
+     * What the meter shows where the lead is.
+     *
+     * @throws IllegalArgumentException if that is no place to put it
+     */
+    public Entry read(String where) {
+        Random chance = new Random(seed * 31 + Math.round(seconds * 10) * 7919 + where.hashCode());
+        OperatingPoint point = idle();
+        boolean on = onAt >= 0;
+        return switch (where) {
+            case "plate" -> Entry.measured(ReadingKind.PLATE, "", on ? meter.volts(point.plate(), chance) : 0);
+            case "bias" -> Entry.measured(ReadingKind.BIAS, "", on ? meter.volts(point.grids()[0], chance) : 0);
+            case "screen" -> Entry.measured(ReadingKind.SCREEN_VOLTS, "", on ? meter.volts(point.screen(), chance) : 0);
+            case "mains" -> Entry.measured(ReadingKind.MAINS, "", meter.volts(circuit.mains().reference() * mains(), chance));
+            case "heater" -> Entry.measured(ReadingKind.HEATER, "", on ? meter.sense(HEATER_VOLTS * mains() * (1 + HEATER_DROP), chance) : 0);
+            default -> {
+                double shown = meter.sense(sense(where, point), chance);
+                yield Entry.measured(ReadingKind.SENSE_VOLTS, where, on ? shown : 0);
+            }
+        };
+    }
+
+    private double sense(String testPoint, OperatingPoint point) {
+        if (!sheet.testPoints().contains(testPoint)) {
+            throw new IllegalArgumentException("there is no %s to put the lead on".formatted(testPoint));
+        }
+        if (circuit.lifted()) {
+            return point.cathodes()[0];
+        }
+        double amps = 0;
+        for (int i = 0; i < point.tubes(); i++) {
+            boolean here = sheet.sockets().get(i).testPoint().equals(testPoint);
+            amps += here || circuit.sharedBy() > 1 ? point.cathodeAmps(i) : 0;
+        }
+        return amps * circuit.senseOhms();
+    }
+}

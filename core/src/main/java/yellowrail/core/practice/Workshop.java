@@ -1,0 +1,100 @@
+package yellowrail.core.practice;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.Random;
+import yellowrail.core.amp.AmpDefaults;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Pot;
+import yellowrail.core.amp.Rectifier;
+import yellowrail.core.amp.Supply;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModels;
+
+/** Builds the practice amp of an exercise: the seed decides type, tubes and supply, the exercise what is wrong. */
+public final class Workshop {
+
+    private static final List<String> TYPES = List.of("6L6GC", "EL34", "6550A", "5881");
+    private static final double REFERENCE = 120;
+    private static final double LOW_MAINS = -0.08;
+    private static final double WANDER = 0.008;
+    private static final double MISMATCH = 0.20;
+    private static final double CREEP = 0.02;
+    private static final double LEAK = 5;
+
+    private final Exercise exercise;
+    private final long seed;
+    private final TubeType type;
+    private final PentodeModel typical;
+    private final double source;
+
+    public Workshop(Exercise exercise, long seed) {
+        this.exercise = exercise;
+        this.seed = seed;
+        Random chance = new Random(seed);
+        this.type = TubeCatalogue.published().find(TYPES.get(chance.nextInt(TYPES.size()))).orElseThrow();
+        this.typical = TubeModels.published().of(type).orElseThrow().model();
+        this.source = Math.min(440 + 40 * chance.nextDouble(), 0.98 * type.customaryRating().screenVolts().orElse(500) + 45);
+    }
+
+    public Exercise exercise() {
+        return exercise;
+    }
+
+    /** What the builder is told about it; with a hidden fault some of it is wrong. */
+    public AmpSheet sheet(String name) {
+        AmpSheet usual = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, type, 2, false).sheet();
+        Supply supply = new Supply(Rectifier.SILICON, true, OptionalDouble.of(Math.rint((source + 4) / Math.sqrt(2))), OptionalDouble.of(500), OptionalDouble.of(0.015),
+                OptionalDouble.empty(), OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty());
+        return new AmpSheet(name, "A practice amp: it can be ruined without cost.", "", usual.topology(), usual.tubeType(), usual.ratingSystem(),
+                usual.ownPlateWatts(), usual.sockets(), usual.bias(), List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false)),
+                usual.current(), usual.plate(), usual.screen(), usual.meter(), REFERENCE, usual.settleMinutes(), usual.target()).with(supply);
+    }
+
+    /** What already stands in the log when the exercise begins. */
+    public List<String> asFound() {
+        return exercise == Exercise.UNLOADED_VOLTAGE
+                ? List.of("note from the notebook: plates read before the tubes went in", String.format(Locale.ROOT, "plate %.1f", source * 0.985)) : List.of();
+    }
+
+    /** The bench as it is found. */
+    public Bench bench() {
+        Circuit.PotAction action = circuit().bias().pots().get(0).action();
+        double found = action == Circuit.PotAction.BALANCE ? 0.5 : circuit().bias().pots().get(0).clockwiseIsHotter() ? 0.12 : 0.88;
+        return bench(BenchState.cold(List.of(found), 2));
+    }
+
+    /** The bench as it was left. */
+    public Bench bench(BenchState state) {
+        SimulatedMeter meter = new SimulatedMeter(1 + 0.003 * (2 * new Random(seed + 5).nextDouble() - 1), 1 + 0.006 * (2 * new Random(seed + 6).nextDouble() - 1),
+                0.0006, 0.1, 1e-4);
+        return new Bench(sheet(""), circuit(), meter, seed, state);
+    }
+
+    private Circuit circuit() {
+        Random chance = new Random(seed + 1);
+        PentodeModel batch = typical.scaled(Math.exp(0.06 * chance.nextGaussian())).withMu(Math.exp(0.02 * chance.nextGaussian()));
+        double apart = exercise == Exercise.MISMATCHED_PAIR ? MISMATCH : 0.015;
+        List<Circuit.Tube> tubes = new ArrayList<>();
+        tubes.add(new Circuit.Tube(batch.scaled(1 + apart), exercise == Exercise.CREEPING_TUBE ? CREEP : 0, true, 0));
+        tubes.add(new Circuit.Tube(batch.scaled(1 - apart), 0, false, exercise == Exercise.LEAKY_CAPACITOR ? LEAK : 0));
+        double ohms = 220 + 120 * chance.nextDouble();
+        double middle = typical.gridFor(0.6 * type.customaryRating().plateWatts() / (0.92 * source), 0.92 * source, 0.9 * source);
+        Circuit.PotAction action = switch (exercise) {
+            case BALANCE_ONLY -> Circuit.PotAction.BALANCE;
+            case OPEN_POT -> Circuit.PotAction.NOTHING;
+            default -> Circuit.PotAction.RANGE;
+        };
+        double cold = (exercise == Exercise.BALANCE_ONLY ? 1.25 : 1.45) * middle;
+        Circuit.Bias bias = new Circuit.Bias(cold, 0.4 * middle, List.of(new Circuit.Pot(action, exercise != Exercise.WRONG_DIRECTION)));
+        return new Circuit(tubes, new Circuit.Supply(source, ohms, 8, 0.015, 400 + 300 * chance.nextDouble()), bias, 1,
+                exercise == Exercise.SHARED_RESISTOR ? 2 : 1, false,
+                new Circuit.Mains(REFERENCE, exercise == Exercise.MAINS_LOW ? LOW_MAINS : 0, WANDER), type.customaryRating().plateWatts());
+    }
+}

@@ -1,0 +1,153 @@
+package yellowrail.core.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import yellowrail.core.Amps;
+import yellowrail.core.move.MoveFinder;
+import yellowrail.core.move.NextMove;
+import yellowrail.core.reading.Moment;
+import yellowrail.core.reading.Reading;
+import yellowrail.core.supply.ReadingSets;
+
+class BenchTest {
+
+    private static Bench warm(Exercise exercise, long seed) {
+        Bench bench = new Workshop(exercise, seed).bench();
+        bench.power(true);
+        bench.advance(400);
+        return bench;
+    }
+
+    private static double milliamps(Bench bench, String point) {
+        return 1000 * bench.read(point).value();
+    }
+
+    @Test
+    void currentsComeWithTheWarmUpAndObeyTheSupply() {
+        Bench bench = new Workshop(Exercise.NOTHING_WRONG, 3).bench();
+        assertThat(bench.read("plate").value()).isZero();
+        bench.power(true);
+        bench.advance(5);
+        double unloaded = bench.read("plate").value();
+        assertThat(milliamps(bench, "V1")).isZero();
+        bench.turn(0, 0.4);
+        bench.advance(120);
+        assertThat(milliamps(bench, "V1")).isGreaterThan(4);
+        assertThat(bench.read("plate").value()).isLessThan(unloaded - 5);
+        bench.power(false);
+        assertThat(milliamps(bench, "V1")).isZero();
+        assertThatThrownBy(() -> bench.read("ceiling")).hasMessage("there is no ceiling to put the lead on");
+        assertThatThrownBy(() -> bench.turn(0, 1.5)).hasMessage("a pot stands between 0 and 1, was 1.5");
+    }
+
+    /** Reads, turns as told and reads again, as the application and its user do. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+    void aHealthyAmpIsSetAndPasses(long seed) {
+        Bench bench = warm(Exercise.NOTHING_WRONG, seed);
+        set(bench, 3);
+        Marking marking = Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, OptionalDouble.empty());
+        assertThat(marking.lines().get(1).result()).isNotBlank();
+        assertThat(marking.passed()).as(marking.toString()).isTrue();
+        assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.OPEN_POT, OptionalDouble.empty()).passed()).isFalse();
+    }
+
+    private static void set(Bench bench, int rounds) {
+        List<Reading> readings = new ArrayList<>();
+        for (int round = 0; round < rounds; round++) {
+            for (String probe : List.of("mains", "V1", "V2", "plate", "bias")) {
+                bench.advance(2);
+                readings.add(new Reading(readings.size() + 1L, bench.read(probe), Amps.NOON.plusSeconds((long) bench.state().seconds())));
+            }
+            var stage = Amps.stage(bench.sheet());
+            NextMove move = new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), readings)).find().orElseThrow();
+            if (move.kind() == NextMove.Kind.TURN) {
+                NextMove.Step step = move.steps().get(0);
+                bench.turn(0, RandomAmp.potWhere(pot -> {
+                    bench.turn(0, pot);
+                    return bench.read(step.testPoint()).value() - step.to();
+                }));
+            }
+        }
+    }
+
+    @Test
+    void abuseMakesAPlateGlowAndThenRuinsTheTube() {
+        Bench bench = warm(Exercise.NOTHING_WRONG, 1);
+        bench.turn(0, 1);
+        bench.advance(20);
+        List<String> early = bench.events();
+        bench.advance(300);
+        List<String> late = bench.events();
+        assertThat(early.toString() + late).contains("V1 red-plates: its plate glows at").contains("V1 has failed after");
+        assertThat(bench.state().failed()).contains(true);
+        assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, OptionalDouble.empty()).passed()).isFalse();
+    }
+
+    @Test
+    void everyFaultShowsOnTheMeter() {
+        Bench mismatched = warm(Exercise.MISMATCHED_PAIR, 2);
+        assertThat(milliamps(mismatched, "V1") / milliamps(mismatched, "V2")).isGreaterThan(1.25);
+        Bench reversed = warm(Exercise.WRONG_DIRECTION, 2);
+        double before = milliamps(reversed, "V1");
+        reversed.turn(0, reversed.state().pots().get(0) - 0.2);
+        assertThat(milliamps(reversed, "V1")).isGreaterThan(before);
+        assertThat(warm(Exercise.MAINS_LOW, 2).read("mains").value()).isLessThan(113);
+        Bench shared = warm(Exercise.SHARED_RESISTOR, 2);
+        assertThat(milliamps(shared, "V1")).isCloseTo(1000 * (shared.idle().cathodeAmps(0) + shared.idle().cathodeAmps(1)), within(1.0));
+        Bench open = warm(Exercise.OPEN_POT, 2);
+        double stuck = open.read("bias").value();
+        open.turn(0, 0.9);
+        assertThat(open.read("bias").value()).isCloseTo(stuck, within(0.2));
+        Bench balance = warm(Exercise.BALANCE_ONLY, 2);
+        double one = milliamps(balance, "V1");
+        double other = milliamps(balance, "V2");
+        balance.turn(0, 0.7);
+        assertThat(milliamps(balance, "V1")).isGreaterThan(one * 1.05);
+        assertThat(milliamps(balance, "V2")).isLessThan(other * 0.95);
+        assertThat(new Workshop(Exercise.UNLOADED_VOLTAGE, 2).asFound()).anyMatch(line -> line.startsWith("plate "));
+    }
+
+    @Test
+    void aCreepGoesWithTheTubeAndALeakStaysWithTheSocket() {
+        Bench creeping = warm(Exercise.CREEPING_TUBE, 4);
+        double early = milliamps(creeping, "V1");
+        creeping.advance(600);
+        assertThat(milliamps(creeping, "V1")).isGreaterThan(early * 1.1);
+        assertThatThrownBy(() -> creeping.swap(0, 1)).hasMessageContaining("Switch off");
+        Bench leaking = warm(Exercise.LEAKY_CAPACITOR, 4);
+        assertThat(milliamps(leaking, "V2")).isGreaterThan(milliamps(leaking, "V1") * 1.2);
+        leaking.power(false);
+        leaking.swap(0, 1);
+        leaking.power(true);
+        leaking.advance(400);
+        assertThat(milliamps(leaking, "V2")).isGreaterThan(milliamps(leaking, "V1") * 1.2);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Exercise.class)
+    void aBenchComesBackAsItWasLeft(Exercise exercise) {
+        Bench bench = warm(exercise, 9);
+        Bench again = new Workshop(exercise, 9).bench(bench.state());
+        assertThat(again.state()).isEqualTo(bench.state());
+        assertThat(again.read("V1")).isEqualTo(bench.read("V1"));
+    }
+
+    @Test
+    void oneMoreAmpMoreMilliampsAndFullerWatts() {
+        RandomAmp amp = new RandomAmp(11, true, true);
+        assertThat(amp.at(0.6, 1).meanWatts()).isGreaterThan(amp.at(0.5, 1).meanWatts());
+        assertThat(amp.at(0.5, 1.02).plate()).isGreaterThan(amp.at(0.5, 1).plate());
+        OperatingPoint point = amp.at(0.5, 1);
+        assertThat(point.watts(0)).isCloseTo((point.plate() - point.cathodes()[0]) * point.plateAmps()[0], within(1e-12));
+    }
+}
