@@ -12,19 +12,45 @@ import yellowrail.core.reading.ReadingKind;
  * How long the tubes had been on when a reading was taken. Before they conduct a reading says nothing; before they
  * settle a verdict is early; when nobody logged the switch, that is said.
  */
-final class WarmUp {
+public final class WarmUp {
 
+    /** An amp that has been on this long has been forgotten in the log, not on the bench. */
+    private static final Duration FORGOTTEN = Duration.ofHours(12);
     /** Half a minute for a cathode to conduct. */
-    static final Duration CONDUCTS = Duration.ofSeconds(30);
+    public static final Duration CONDUCTS = Duration.ofSeconds(30);
 
     private final Optional<Reading> on;
     private final Optional<Reading> off;
     private final Duration settles;
 
-    WarmUp(Moment moment, double settleMinutes) {
+    public WarmUp(Moment moment, double settleMinutes) {
         this.on = moment.at(ReadingKind.POWER_ON, "");
         this.off = moment.at(ReadingKind.POWER_OFF, "");
         this.settles = Duration.ofSeconds(Math.round(settleMinutes * 60));
+    }
+
+    /** Whether the amp is on by the log. */
+    public boolean isOn() {
+        return on.isPresent() && (off.isEmpty() || isOnSince(off.get()));
+    }
+
+    /** The warm-up clock, in words. */
+    public String inWords(Instant now) {
+        if (off.isPresent() && !isOnSince(off.get())) {
+            return "Switched off.";
+        }
+        if (on.isEmpty()) {
+            return "Warm-up not known: type on when you switch on.";
+        }
+        Duration age = Duration.between(on.get().takenAt(), now);
+        if (age.compareTo(FORGOTTEN) > 0) {
+            return "On for %d h by the log: type off, or on when you switch on again.".formatted(age.toHours());
+        }
+        if (age.compareTo(CONDUCTS) < 0) {
+            return "On for %d s: tubes take about %d s to conduct.".formatted(Math.max(0, age.toSeconds()), CONDUCTS.toSeconds());
+        }
+        return age.compareTo(settles) >= 0 ? "Warm: on for %d min.".formatted(age.toMinutes())
+                : "Warming up: on for %d min of %d.".formatted(age.toMinutes(), settles.toMinutes());
     }
 
     /** Why this reading cannot be judged, if so. */

@@ -2,7 +2,6 @@ package yellowrail.core.move;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
@@ -174,7 +173,6 @@ final class MoveWords {
     }
 
     private String shown(double si) {
-        Unit unit = sheet.current().shows();
-        return String.format(Locale.ROOT, "%." + (unit == Unit.VOLT ? 3 : 1) + "f %s", unit.fromSi(si), unit);
+        return Figures.toTurnTo(sheet.current().shows(), si);
     }
 }

@@ -38,6 +38,11 @@ public final class Figures {
         return plain(unit.fromSi(si)) + " " + unit;
     }
 
+    /** A reading to turn to, with the digits a meter shows: {@code 44.2 mV}, {@code 9.850 V}. */
+    public static String toTurnTo(Unit shows, double si) {
+        return fixed(shows.fromSi(si), shows == Unit.VOLT ? 3 : 1) + " " + shows;
+    }
+
     /** Two significant digits, as a plus-minus deserves. */
     public static String plusMinus(double value, Unit unit) {
         double shown = Math.abs(unit.fromSi(value));

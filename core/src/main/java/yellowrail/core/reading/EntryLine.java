@@ -66,7 +66,7 @@ public final class EntryLine {
     public static boolean isReserved(String label) {
         String word = label.toLowerCase(Locale.ROOT);
         return WORDS.containsKey(word) || UNLOADED.contains(word) || OFF.contains(word) || STOP.contains(word) || Unit.of(word).isPresent() && !word.equals(RIGHT)
-                || List.of("on", "note", "mark", "undo", "turn", "tube", "swing").contains(word);
+                || List.of("on", "note", "mark", "undo", "turn", "tube", "swing", "sheet", "tick").contains(word);
     }
 
     /**
@@ -86,7 +86,8 @@ public final class EntryLine {
         if (typed.chars().anyMatch(Character::isISOControl)) {
             throw new BadEntryException("The line holds characters that cannot be shown. Type a reading, such as %s.".formatted(meaning.example()));
         }
-        return wordsToTheEnd(typed).map(List::of).orElseGet(() -> swing(typed).orElseGet(() -> readings(typed)));
+        boolean keepsSemicolons = typed.matches("(?is)(note|mark)\\b.*");
+        return keepsSemicolons ? List.of(wordsToTheEnd(typed).orElseThrow()) : swing(typed).orElseGet(() -> readings(typed));
     }
 
     /** The currents at one stop of the balance pot: they say nothing about the idle and are kept apart from it. */
@@ -145,6 +146,7 @@ public final class EntryLine {
             }
             case "turn" -> Optional.of(turn(rest));
             case "tube" -> Optional.of(tube(rest));
+            case "sheet" -> Optional.of(new Entry(ReadingKind.SHEET, "", 0, SheetCorrection.parse(rest, sheet).words()));
             case "on" -> Optional.of(new Entry(ReadingKind.POWER_ON, "", minutes(rest), ""));
             case "off" -> rest.isEmpty() ? Optional.of(new Entry(ReadingKind.POWER_OFF, "", 0, "")) : Optional.empty();
             default -> Optional.empty();
@@ -169,8 +171,9 @@ public final class EntryLine {
     private List<Entry> readings(String typed) {
         List<Entry> entries = new ArrayList<>();
         for (String part : typed.split(";")) {
-            if (part.strip().equalsIgnoreCase("off")) {
-                entries.add(new Entry(ReadingKind.POWER_OFF, "", 0, ""));
+            Optional<Entry> words = wordsToTheEnd(part.strip());
+            if (words.isPresent()) {
+                entries.add(words.get());
                 continue;
             }
             List<String> tokens = Tokens.of(part, sheet);

@@ -61,7 +61,7 @@ public final class Plausibility {
             case SCREEN_AMPS -> bounds(entry, a -> a >= 0 && a <= 0.05, "%s of screen current is not plausible at an idle.");
             case CATHODE_VOLTS -> bounds(entry, v -> v >= 0 && v <= 120, "%s on a cathode is not plausible.");
             case RESISTOR_COLD -> resistor(entry);
-            case POWER_ON, POWER_OFF, NOTE, MARK, TURN, TUBE -> Optional.empty();
+            case POWER_ON, POWER_OFF, NOTE, MARK, TURN, TUBE, SHEET -> Optional.empty();
         };
     }
 
@@ -175,7 +175,7 @@ public final class Plausibility {
     }
 
     private Question.Suggestion suggestion(Entry entry) {
-        return new Question.Suggestion(entry, line(entry, sheet));
+        return new Question.Suggestion(List.of(entry), line(entry, sheet));
     }
 
     private String shown(Entry entry) {
@@ -196,6 +196,9 @@ public final class Plausibility {
     public static String line(Entry entry, AmpSheet sheet) {
         String place = entry.target().isEmpty() ? "" : entry.target() + " ";
         String word = word(entry.kind());
+        if (entry.kind() == ReadingKind.POWER_ON && entry.value() > 0) {
+            return word + " " + Figures.plain(entry.value());
+        }
         if (!entry.kind().isMeasured()) {
             return (word + " " + place + entry.words()).strip();
         }
@@ -221,6 +224,7 @@ public final class Plausibility {
             case SWING_B -> "swing b";
             case TURN -> "turn";
             case TUBE -> "tube";
+            case SHEET -> "sheet";
             case SCREEN_VOLTS, SCREEN_AMPS -> "screen";
             case SCREEN_DROP -> "ig2";
             case CATHODE_VOLTS -> "vk";

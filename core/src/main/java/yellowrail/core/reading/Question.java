@@ -12,10 +12,14 @@ import java.util.List;
 public record Question(Entry entry, String asks, List<Suggestion> suggestions) {
 
     /**
-     * @param entry the reading that may have been meant
-     * @param line  how it is typed
+     * @param entries what may have been meant, in place of the reading in question
+     * @param line    how it is typed
      */
-    public record Suggestion(Entry entry, String line) {
+    public record Suggestion(List<Entry> entries, String line) {
+
+        public Suggestion {
+            entries = List.copyOf(entries);
+        }
     }
 
     public Question {

@@ -23,6 +23,7 @@ public enum ReadingKind {
     SWING_B("balance pot at its other stop", Unit.VOLT),
     TURN("pot turned", null),
     TUBE("tube put in", null),
+    SHEET("amp sheet corrected", null),
     POWER_ON("switched on", null),
     POWER_OFF("switched off", null),
     NOTE("note", null),

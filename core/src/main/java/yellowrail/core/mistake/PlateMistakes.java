@@ -1,0 +1,58 @@
+package yellowrail.core.mistake;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.amp.Rectifier;
+import yellowrail.core.reading.Entry;
+import yellowrail.core.reading.Question;
+import yellowrail.core.reading.Reading;
+import yellowrail.core.reading.ReadingKind;
+
+/** Mistakes about plate voltage and mains. */
+final class PlateMistakes {
+
+    /** This near to the unloaded voltage the tubes were not drawing. */
+    private static final double UNLOADED = 0.985;
+    private static final double OTHER_MAINS = 0.02;
+
+    private PlateMistakes() {
+    }
+
+    /** A plate voltage that only stands there while no tube draws. */
+    static Optional<Question> unloaded(Entry entry, Situation now) {
+        OptionalDouble peak = peak(now);
+        if (entry.kind() != ReadingKind.PLATE || peak.isEmpty() || entry.value() < UNLOADED * peak.getAsDouble()) {
+            return Optional.empty();
+        }
+        return Optional.of(now.ask(entry, "%s is what these plates show unloaded, with no tube drawing (%s). Taken with the tubes pulled or cold?"
+                .formatted(now.volts(entry.value()), now.volts(peak.getAsDouble())), List.of(List.of(Entry.measured(ReadingKind.PLATE_UNLOADED, entry.target(), entry.value())))));
+    }
+
+    private static OptionalDouble peak(Situation now) {
+        Optional<Reading> unloaded = now.last(ReadingKind.PLATE_UNLOADED);
+        if (unloaded.isPresent()) {
+            return OptionalDouble.of(unloaded.get().value());
+        }
+        double mains = now.last(ReadingKind.MAINS).map(reading -> reading.value() / now.sheet().mainsVolts()).orElse(1.0);
+        boolean silicon = now.sheet().supply().rectifier() == Rectifier.SILICON;
+        return silicon && now.sheet().supply().secondaryVolts().isPresent()
+                ? OptionalDouble.of(Math.sqrt(2) * now.sheet().supply().secondaryVolts().getAsDouble() * mains) : OptionalDouble.empty();
+    }
+
+    /** The mains moved while only some of the tubes had been read. */
+    static Optional<Question> halvesAtDifferentMains(Entry entry, Situation now) {
+        Optional<Reading> before = now.last(ReadingKind.MAINS);
+        if (entry.kind() != ReadingKind.MAINS || before.isEmpty() || Math.abs(entry.value() / before.get().value() - 1) <= OTHER_MAINS) {
+            return Optional.empty();
+        }
+        List<String> read = now.readings().stream().filter(reading -> reading.id() > before.get().id() && Situation.isCurrent(reading.entry()))
+                .map(reading -> reading.entry().target()).distinct().toList();
+        if (read.isEmpty() || read.size() == now.sheet().testPoints().size()) {
+            return Optional.empty();
+        }
+        return Optional.of(now.ask(entry, "%s was read at %s of mains; the rest would be read at %s, and the two halves would not belong together. Read %s again."
+                        .formatted(String.join(", ", read), now.volts(before.get().value()), now.volts(entry.value()), String.join(", ", read)),
+                List.of(List.of(entry, Situation.words(ReadingKind.MARK, "other mains: all to be read again")))));
+    }
+}

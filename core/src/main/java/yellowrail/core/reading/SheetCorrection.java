@@ -1,0 +1,84 @@
+package yellowrail.core.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Pot;
+import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.amp.Socket;
+import yellowrail.core.amp.Target;
+import yellowrail.core.quantity.Quantity;
+
+/**
+ * A correction of the amp sheet that a reading gave reason for, made from the entry line.
+ *
+ * <pre>
+ * sheet shared              one resistor carries the tubes that are on the sheet with one each
+ * sheet screen typical      take the type's typical screen share off the cathode current
+ * sheet target customary    judge by the window that is customary for this bias
+ * sheet pot RANGE balance   this pot is a balance pot
+ * sheet pot RANGE clockwise (or anticlockwise) is hotter, seen on the meter
+ * </pre>
+ *
+ * @param words the correction as it is typed, without the word sheet
+ * @param sheet the corrected sheet
+ */
+public record SheetCorrection(String words, AmpSheet sheet) {
+
+    private static final String EXAMPLES = "sheet shared, sheet screen typical, sheet target customary, sheet pot RANGE balance, sheet pot RANGE clockwise";
+
+    /** @throws BadEntryException if the words are no correction of this sheet */
+    public static SheetCorrection parse(String words, AmpSheet sheet) {
+        String said = words.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        return switch (said) {
+            case "shared" -> new SheetCorrection(said, shared(sheet));
+            case "screen typical" -> new SheetCorrection(said, with(sheet, new ScreenSense(ScreenSense.Way.TYPICAL, sheet.screen().stopperOhms(),
+                    sheet.screen().connection(), sheet.screen().tap()), sheet.target()));
+            case "target customary" -> new SheetCorrection(said, with(sheet, sheet.screen(), Target.customary(sheet.bias(), sheet.topology())));
+            default -> pot(said, sheet).orElseThrow(() -> new BadEntryException("%s corrects nothing on this sheet. Type one of: %s."
+                    .formatted(Quantity.quote("sheet " + words), EXAMPLES)));
+        };
+    }
+
+    private static AmpSheet with(AmpSheet s, ScreenSense screen, Target target) {
+        return new AmpSheet(s.name(), s.notes(), s.quirks(), s.topology(), s.tubeType(), s.ratingSystem(), s.ownPlateWatts(), s.sockets(), s.bias(),
+                s.pots(), s.current(), s.plate(), screen, s.meter(), s.mainsVolts(), s.settleMinutes(), target, s.supply(), s.meterLink());
+    }
+
+    /** The tubes of a channel on the test point of its first. */
+    private static AmpSheet shared(AmpSheet s) {
+        List<Socket> sockets = new ArrayList<>();
+        for (Socket socket : s.sockets()) {
+            String point = s.sockets().stream().filter(other -> other.channel() == socket.channel()).findFirst().orElseThrow().testPoint();
+            sockets.add(new Socket(socket.label(), socket.side(), socket.channel(), point));
+        }
+        CurrentSense current = new CurrentSense(s.current().method() == CurrentMethod.SENSE_EACH ? CurrentMethod.SENSE_SHARED : s.current().method(),
+                s.current().ohms(), s.current().tolerance(), s.current().shows(), s.current().copperCold(), s.current().copperHot(), s.current().otherAmps());
+        return new AmpSheet(s.name(), s.notes(), s.quirks(), s.topology(), s.tubeType(), s.ratingSystem(), s.ownPlateWatts(), sockets, s.bias(),
+                s.pots(), current, s.plate(), s.screen(), s.meter(), s.mainsVolts(), s.settleMinutes(), s.target(), s.supply(), s.meterLink());
+    }
+
+    private static Optional<SheetCorrection> pot(String said, AmpSheet sheet) {
+        for (Pot pot : sheet.pots()) {
+            String start = "pot " + pot.name().toLowerCase(Locale.ROOT) + " ";
+            if (said.startsWith(start)) {
+                return corrected(pot, said.substring(start.length())).map(changed -> new SheetCorrection("pot " + pot.name() + " " + said.substring(start.length()),
+                        sheet.withPots(sheet.pots().stream().map(each -> each.equals(pot) ? changed : each).toList())));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Pot> corrected(Pot pot, String what) {
+        return switch (what) {
+            case "balance" -> Optional.of(new Pot(pot.name(), Pot.Action.BALANCE, pot.acts(), pot.hotter(), pot.verified()));
+            case "clockwise" -> Optional.of(new Pot(pot.name(), pot.action(), pot.acts(), Pot.Turn.CLOCKWISE, true));
+            case "anticlockwise" -> Optional.of(new Pot(pot.name(), pot.action(), pot.acts(), Pot.Turn.ANTICLOCKWISE, true));
+            default -> Optional.empty();
+        };
+    }
+}

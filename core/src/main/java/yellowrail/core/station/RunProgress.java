@@ -1,0 +1,82 @@
+package yellowrail.core.station;
+
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import yellowrail.core.amp.AmpSheet;
+
+/**
+ * How far a run has come: the last word on each station and each safety item. A run with the chassis open has no live
+ * readings before every gating item is ticked; with new tubes in, the pots' coldest ends are among them.
+ */
+public final class RunProgress {
+
+    /** How a station stands. */
+    public enum Status {
+        DONE, SKIPPED, DUE
+    }
+
+    private final List<SafetyItem> items;
+    private final Map<Station, StationEvent> stations = new EnumMap<>(Station.class);
+    private final Map<String, StationEvent> ticks = new HashMap<>();
+
+    /** @param events in the order they happened */
+    public RunProgress(AmpSheet sheet, List<StationEvent> events) {
+        this.items = Safety.items(sheet);
+        for (StationEvent event : events) {
+            switch (event.what()) {
+                case DONE, SKIPPED, REOPENED -> stations.put(event.station(), event);
+                case TICKED, UNTICKED -> ticks.put(event.item(), event);
+            }
+        }
+    }
+
+    public Status status(Station station) {
+        return Optional.ofNullable(stations.get(station)).map(event -> switch (event.what()) {
+            case DONE -> Status.DONE;
+            case SKIPPED -> Status.SKIPPED;
+            default -> Status.DUE;
+        }).orElse(Status.DUE);
+    }
+
+    /** Why a station was skipped; blank if it was not. */
+    public String why(Station station) {
+        return status(station) == Status.SKIPPED ? stations.get(station).words() : "";
+    }
+
+    /** Where the work goes on: the first station that is neither done nor skipped; the last when all are. */
+    public Station next() {
+        return Stream.of(Station.values()).filter(station -> status(station) == Status.DUE).findFirst().orElse(Station.CLOSE);
+    }
+
+    public List<SafetyItem> items(Station station) {
+        return items.stream().filter(item -> item.station() == station).toList();
+    }
+
+    public Optional<SafetyItem> item(String id) {
+        return items.stream().filter(item -> item.id().equals(id)).findFirst();
+    }
+
+    public boolean isTicked(String item) {
+        return tickedAt(item).isPresent();
+    }
+
+    public Optional<Instant> tickedAt(String item) {
+        return Optional.ofNullable(ticks.get(item)).filter(event -> event.what() == StationEvent.What.TICKED).map(StationEvent::at);
+    }
+
+    /** What is still to be ticked before live readings; none when the chassis is closed. */
+    public List<SafetyItem> missing() {
+        if (isTicked(Safety.CLOSED)) {
+            return List.of();
+        }
+        boolean fresh = isTicked(Safety.NEW_TUBES);
+        return items.stream().filter(item -> item.gates() || fresh && item.id().startsWith("coldest-")).filter(item -> !isTicked(item.id()))
+                .sorted(Comparator.comparing(SafetyItem::station)).toList();
+    }
+}
