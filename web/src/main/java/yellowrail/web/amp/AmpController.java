@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.station.Station;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
@@ -34,7 +35,7 @@ class AmpController {
     @GetMapping("/amps/{id}")
     ModelAndView sheet(@PathVariable long id) {
         Amp amp = amps.newest(id);
-        return new ModelAndView("amp/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), "Plan"))
+        return new ModelAndView("amp/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.PLAN))
                 .addObject("view", AmpView.of(amp, tubes.catalogue()));
     }
 

@@ -8,7 +8,7 @@ import org.apache.ibatis.annotations.Param;
 @Mapper
 interface AmpMapper {
 
-    long addAmp();
+    long addAmp(@Param("practice") boolean practice);
 
     /** @return 1, or 0 if that version was saved by somebody else in the meantime */
     int addSheet(@Param("ampId") long ampId, @Param("version") int version, @Param("sheet") String sheet);
@@ -17,5 +17,6 @@ interface AmpMapper {
 
     Optional<AmpRow> version(@Param("ampId") long ampId, @Param("version") int version);
 
+    /** The amps of the bench; practice amps stand elsewhere. */
     List<AmpRow> all();
 }

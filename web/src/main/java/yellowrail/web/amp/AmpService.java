@@ -40,7 +40,17 @@ public class AmpService {
 
     @Transactional
     public long create(AmpSheet sheet) {
-        long id = mapper.addAmp();
+        return create(sheet, false);
+    }
+
+    /** An amp to practise on, which does not stand on the bench. */
+    @Transactional
+    public long createPractice(AmpSheet sheet) {
+        return create(sheet, true);
+    }
+
+    private long create(AmpSheet sheet, boolean practice) {
+        long id = mapper.addAmp(practice);
         mapper.addSheet(id, 1, json.write(sheet));
         return id;
     }

@@ -1,6 +1,11 @@
 package yellowrail.web.layout;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import yellowrail.core.station.RunProgress;
+import yellowrail.core.station.Station;
 
 /**
  * The yellow line under the title and what hangs from it.
@@ -13,22 +18,31 @@ public record Rail(String title, List<Node> nodes) {
     /**
      * A place on the line.
      *
-     * @param name where it is
-     * @param href how to get there; blank when there is nothing there yet
-     * @param here whether one stands there now
+     * @param name   where it is
+     * @param href   how to get there
+     * @param here   whether one stands there now
+     * @param status done, skipped or due
+     * @param key    the key that leads there
      */
-    public record Node(String name, String href, boolean here) {
+    public record Node(String name, String href, boolean here, String status, int key) {
     }
 
     public static Rail plain(String title) {
         return new Rail(title, List.of());
     }
 
-    /** The rail of an amp: its sheet, its run, its moments side by side. */
-    public static Rail ofAmp(long ampId, String name, String here) {
-        String amp = "/amps/" + ampId;
-        return new Rail(name, List.of(new Node("Plan", amp, here.equals("Plan")),
-                new Node("Measure", amp + "/run", here.equals("Measure")),
-                new Node("Compare", amp + "/compare", here.equals("Compare"))));
+    /** The rail of an amp: the stations of its run, wherever that stands. */
+    public static Rail ofAmp(long ampId, String name, Station here) {
+        return stations(name, here, station -> "/amps/" + ampId + "/run?at=" + station.token(), station -> RunProgress.Status.DUE);
+    }
+
+    /** The rail of a run. */
+    public static Rail ofRun(long runId, String name, Station here, RunProgress progress) {
+        return stations(name, here, station -> "/runs/" + runId + "?at=" + station.token(), progress::status);
+    }
+
+    private static Rail stations(String name, Station here, Function<Station, String> href, Function<Station, RunProgress.Status> status) {
+        return new Rail(name, Stream.of(Station.values()).map(station -> new Node(station.inWords(), href.apply(station), station == here,
+                status.apply(station).name().toLowerCase(Locale.ROOT), station.ordinal() + 1)).toList());
     }
 }

@@ -14,7 +14,7 @@ import yellowrail.core.quantity.Unit;
 
 /** The operating map in SVG coordinates: paths and places, ready to be written. */
 record MapView(String beyond, String rating, String window, String aim, List<Tick> across, List<Tick> up, List<Mark> marks,
-               Place ratingLabel, Place aimLabel, String inWords) {
+               Place ratingLabel, Place aimLabel, String supply, List<Place> landings, String inWords) {
 
     static final int WIDTH = 560;
     static final int HEIGHT = 420;
@@ -64,7 +64,9 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
         Point aimed = map.aim().get(map.aim().size() - 1);
         return new MapView(beyond, rating, window, scale.line(map.aim()), scale.across(), scale.up(), marks(map, scale, sheet),
                 new Place(px(scale.x(labelled.volts()) + 6), px(scale.y(labelled.amps()) - 8)),
-                new Place(px(scale.x(aimed.volts()) - 4), px(scale.y(aimed.amps()) - 5)), inWords(map));
+                new Place(px(scale.x(aimed.volts()) - 4), px(scale.y(aimed.amps()) - 5)),
+                map.forecast().line().isEmpty() ? "" : scale.line(map.forecast().line()),
+                map.forecast().landings().stream().map(point -> new Place(px(scale.x(point.volts())), px(scale.y(point.amps())))).toList(), inWords(map));
     }
 
     private static List<Mark> marks(OperatingMap map, Scale scale, AmpSheet sheet) {
@@ -94,7 +96,9 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
             return "Operating map: no tube has both a current and a plate voltage yet.";
         }
         return "Operating map: " + map.tracks().stream().map(track -> "%s at %.0f V and %.1f mA of plate current".formatted(
-                track.label(), track.last().volts(), Unit.MILLIAMP.fromSi(track.last().amps()))).collect(Collectors.joining(", ")) + ".";
+                track.label(), track.last().volts(), Unit.MILLIAMP.fromSi(track.last().amps()))).collect(Collectors.joining(", "))
+                + map.forecast().landings().stream().map(point -> "; the next move lands at %.0f V and %.1f mA".formatted(point.volts(), Unit.MILLIAMP.fromSi(point.amps())))
+                .collect(Collectors.joining()) + ".";
     }
 
     private static String px(double value) {

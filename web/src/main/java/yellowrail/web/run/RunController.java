@@ -13,10 +13,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.quantity.BadQuantityException;
+import yellowrail.core.quantity.Quantity;
+import yellowrail.core.station.RunProgress;
+import yellowrail.core.station.Station;
+import yellowrail.core.supply.MainsRange;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.station.StationService;
 
 /** The run page, its entry line, and what can be opened from it. */
 @Controller
@@ -24,18 +30,20 @@ class RunController {
 
     private final RunService runs;
     private final AmpService amps;
+    private final StationService stations;
     private final Clock clock;
 
-    RunController(RunService runs, AmpService amps, Clock clock) {
+    RunController(RunService runs, AmpService amps, StationService stations, Clock clock) {
         this.runs = runs;
         this.amps = amps;
+        this.stations = stations;
         this.clock = clock;
     }
 
     /** The run of an amp where one stopped, or an invitation to begin one. */
     @GetMapping("/amps/{ampId}/run")
-    ModelAndView ofAmp(@PathVariable long ampId) {
-        return toNewest(ampId, "");
+    ModelAndView ofAmp(@PathVariable long ampId, @RequestParam(defaultValue = "") String at) {
+        return toNewest(ampId, at.isBlank() ? "" : "?at=" + at.replaceAll("[^a-z-]", ""));
     }
 
     @GetMapping("/amps/{ampId}/compare")
@@ -47,7 +55,7 @@ class RunController {
         Amp amp = amps.newest(ampId);
         Optional<Run> run = runs.newestOf(ampId);
         return run.isPresent() ? new ModelAndView("redirect:/runs/" + run.get().id() + page)
-                : new ModelAndView("run/none").addObject("rail", Rail.ofAmp(ampId, amp.sheet().name(), page.isEmpty() ? "Measure" : "Compare"))
+                : new ModelAndView("run/none").addObject("rail", Rail.ofAmp(ampId, amp.sheet().name(), Station.PLAN))
                 .addObject("ampId", ampId);
     }
 
@@ -63,36 +71,81 @@ class RunController {
                 .map(run -> HistoryLine.of(run, runs, clock)).toList());
     }
 
+    /**
+     * @param at   the station to stand at; where the work goes on, if blank
+     * @param span half the range of mains to look at, percent
+     */
     @GetMapping("/runs/{id}")
-    ModelAndView page(@PathVariable long id) {
-        return page(id, null, null, "run/page");
+    ModelAndView page(@PathVariable long id, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "10") String span) {
+        return page(id, at, span, null, null, "run/page");
     }
 
     /**
-     * @param instead   a line chosen in answer to a question about the typed one
+     * @param instead   a line chosen in answer to a question about the typed one, which has been asked and counts
      * @param confirmed true where the typed one is to stand all the same
      */
     @PostMapping("/runs/{id}/readings")
     ModelAndView enter(@PathVariable long id, @RequestParam(defaultValue = "") String line, @RequestParam(defaultValue = "") String by,
                        @RequestParam(defaultValue = "") String instead, @RequestParam(defaultValue = "") String confirmed,
-                       @RequestHeader(name = "HX-Request", required = false) String htmx) {
-        EntryOutcome outcome = runs.enter(id, instead.isBlank() ? line : instead, by, confirmed.equals("true"));
+                       @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        EntryOutcome outcome = runs.enter(id, instead.isBlank() ? line : instead, by, !instead.isBlank() || confirmed.equals("true"));
         if (htmx != null) {
-            return page(id, by, outcome, "run/page :: live");
+            return page(id, at, "", by, outcome, "run/page :: live");
         }
         if (outcome instanceof EntryOutcome.Accepted) {
-            return new ModelAndView("redirect:/runs/" + id);
+            return toStation(id, at);
         }
-        ModelAndView again = page(id, by, outcome, "run/page");
+        ModelAndView again = page(id, at, "", by, outcome, "run/page");
         again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         return again;
     }
 
     @PostMapping("/runs/{id}/readings/{readingId}/strike")
     ModelAndView strike(@PathVariable long id, @PathVariable long readingId, @RequestParam(defaultValue = "") String by,
-                        @RequestHeader(name = "HX-Request", required = false) String htmx) {
+                        @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
         runs.strike(id, readingId);
-        return htmx != null ? page(id, by, null, "run/page :: live") : new ModelAndView("redirect:/runs/" + id);
+        return htmx != null ? page(id, at, "", by, null, "run/page :: live") : toStation(id, at);
+    }
+
+    private static ModelAndView toStation(long id, String at) {
+        return new ModelAndView("redirect:/runs/" + id + Station.of(at).map(station -> "?at=" + station.token()).orElse(""));
+    }
+
+    /** The station is done, skipped with a word why, or taken up again; then on to where the work goes on. */
+    @PostMapping("/runs/{id}/stations/{token}")
+    ModelAndView station(@PathVariable long id, @PathVariable String token, @RequestParam(defaultValue = "") String what,
+                         @RequestParam(defaultValue = "") String why) {
+        Run run = runs.run(id);
+        Station station = Station.of(token).orElseThrow(() -> new NotFoundException("There is no station " + token + "."));
+        if (run.isOpen()) {
+            switch (what) {
+                case "done" -> stations.done(id, station);
+                case "skip" -> {
+                    if (why.isBlank()) {
+                        ModelAndView again = page(id, token, "", null, null, "run/page").addObject("skipFault", "Say in a word why it is skipped.");
+                        again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+                        return again;
+                    }
+                    stations.skip(id, station, why);
+                }
+                case "reopen" -> stations.reopen(id, station);
+                default -> throw new NotFoundException("A station is done, skipped or reopened.");
+            }
+        }
+        return what.equals("reopen") ? toStation(id, token)
+                : toStation(id, Station.values()[Math.min(station.ordinal() + 1, Station.values().length - 1)].token());
+    }
+
+    @PostMapping("/runs/{id}/ticks/{item}")
+    ModelAndView tick(@PathVariable long id, @PathVariable String item, @RequestParam(defaultValue = "false") boolean ticked,
+                      @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        Run run = runs.run(id);
+        var progress = stations.progress(id, runs.amp(run).sheet());
+        var found = progress.item(item).orElseThrow(() -> new NotFoundException("There is no item " + item + "."));
+        if (run.isOpen()) {
+            stations.tick(id, found, ticked);
+        }
+        return htmx != null ? page(id, at, "", null, null, "run/page :: live") : toStation(id, at);
     }
 
     @PostMapping("/runs/{id}/close")
@@ -112,36 +165,55 @@ class RunController {
                 .filter(each -> each.socket().label().toLowerCase(Locale.ROOT).equals(label.toLowerCase(Locale.ROOT))).findFirst()
                 .orElseThrow(() -> new NotFoundException("There is no such socket on this amp."));
         return new ModelAndView(htmx != null ? "run/arithmetic :: arithmetic" : "run/arithmetic")
-                .addObject("rail", Rail.ofAmp(amp.id(), amp.sheet().name(), "Measure")).addObject("runId", id)
+                .addObject("rail", rail(run, amp, Station.MEASURE)).addObject("runId", id)
                 .addObject("view", ArithmeticView.of(tube, stage, clock.getZone()));
     }
 
     @GetMapping("/runs/{id}/log")
     ModelAndView log(@PathVariable long id, @RequestParam(defaultValue = "" + Long.MAX_VALUE) long before) {
-        Amp amp = runs.amp(runs.run(id));
+        Run run = runs.run(id);
+        Amp amp = runs.amp(run);
         var rows = runs.rowsBefore(id, before);
-        return new ModelAndView("run/log").addObject("rail", Rail.ofAmp(amp.id(), amp.sheet().name(), "Measure")).addObject("runId", id)
+        return new ModelAndView("run/log").addObject("rail", rail(run, amp, Station.MEASURE)).addObject("runId", id)
                 .addObject("lines", rows.stream().map(row -> RunView.line(row, clock)).toList())
                 .addObject("older", rows.size() == RunService.RECENT ? rows.get(rows.size() - 1).id() : 0);
     }
 
     @GetMapping("/runs/{id}/compare")
     ModelAndView compare(@PathVariable long id, @RequestParam(defaultValue = "0") long a, @RequestParam(defaultValue = "0") long b) {
-        Amp amp = runs.amp(runs.run(id));
-        return new ModelAndView("run/compare").addObject("rail", Rail.ofAmp(amp.id(), amp.sheet().name(), "Compare"))
+        Run run = runs.run(id);
+        Amp amp = runs.amp(run);
+        return new ModelAndView("run/compare").addObject("rail", rail(run, amp, Station.MEASURE))
                 .addObject("runId", id)
                 .addObject("view", CompareView.of(id, runs.stage(amp.sheet()), runs.log(id), a, b, clock).orElse(null));
     }
 
+    private Rail rail(Run run, Amp amp, Station here) {
+        return Rail.ofRun(run.id(), amp.sheet().name(), here, stations.progress(run.id(), amp.sheet()));
+    }
+
     /** @param by who measures; null for whoever measured last */
-    private ModelAndView page(long id, String by, EntryOutcome outcome, String view) {
+    private ModelAndView page(long id, String at, String span, String by, EntryOutcome outcome, String view) {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
         RunLog log = runs.log(id);
-        return new ModelAndView(view).addObject("rail", Rail.ofAmp(amp.id(), amp.sheet().name(), "Measure"))
+        RunProgress progress = stations.progress(id, amp.sheet());
+        Station here = Station.of(at).orElseGet(() -> run.isOpen() ? progress.next() : Station.MEASURE);
+        return new ModelAndView(view).addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress))
                 .addObject("ampId", amp.id()).addObject("by", by != null ? by : log.lastBy())
                 .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
                 .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
-                .addObject("view", RunView.of(run, amp, runs.stage(amp.sheet()), log, clock));
+                .addObject("span", percent(span)).addObject("practice", run.isPractice())
+                .addObject("view", RunView.of(run, amp, runs.stage(amp.sheet()), log, progress, here, percent(span) / 100, clock));
+    }
+
+    /** Half a range of mains, percent: from 1 to 25, 10 for anything else. */
+    private static double percent(String typed) {
+        try {
+            double percent = Quantity.parse(typed).number();
+            return percent >= 1 && percent <= 25 ? percent : 100 * MainsRange.USUAL;
+        } catch (BadQuantityException e) {
+            return 100 * MainsRange.USUAL;
+        }
     }
 }

@@ -19,6 +19,8 @@ interface RunMapper {
 
     void close(@Param("id") long id, @Param("version") int version);
 
+    void setClock(@Param("id") long id, @Param("offset") double offset);
+
     int add(NewReading reading);
 
     Optional<ReadingRow> row(@Param("runId") long runId, @Param("id") long id);

@@ -5,25 +5,37 @@ import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
+import yellowrail.core.mistake.Mistakes;
+import yellowrail.core.mistake.Situation;
+import yellowrail.core.quantity.Quantity;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.EntryLine;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Plausibility;
 import yellowrail.core.reading.Question;
-import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.reading.SheetCorrection;
+import yellowrail.core.station.RunProgress;
+import yellowrail.core.station.Safety;
+import yellowrail.core.station.SafetyItem;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.station.StationService;
 import yellowrail.web.tubes.TubeService;
 
 /** Begins and closes runs, takes their readings, and puts together what they amount to. */
@@ -33,13 +45,19 @@ public class RunService {
     /** Readings that the map and the pages follow one by one; older ones count through the last of each kind. */
     static final int RECENT = 200;
     private static final int LONGEST_NAME = 40;
+    private static final Pattern TICK = Pattern.compile("(?is)tick\\s+([\\w-]+)\\s*(?:;\\s*(.*))?");
+    /** What can be read without a lead inside the chassis, or with the power off. */
+    private static final Set<ReadingKind> LIVE = EnumSet.complementOf(EnumSet.of(ReadingKind.MAINS, ReadingKind.RESISTOR_COLD, ReadingKind.TURN, ReadingKind.TUBE,
+            ReadingKind.SHEET, ReadingKind.POWER_ON, ReadingKind.POWER_OFF, ReadingKind.NOTE, ReadingKind.MARK));
 
     private final RunMapper mapper;
     private final AmpService amps;
     private final TubeService tubes;
+    private final StationService stations;
     private final Clock clock;
 
-    RunService(RunMapper mapper, AmpService amps, TubeService tubes, Clock clock) {
+    RunService(RunMapper mapper, AmpService amps, TubeService tubes, StationService stations, Clock clock) {
+        this.stations = stations;
         this.mapper = mapper;
         this.amps = amps;
         this.tubes = tubes;
@@ -83,7 +101,7 @@ public class RunService {
         return enter(runId, line, byWhom, confirmed, OffsetDateTime.now(clock));
     }
 
-    /** The same for readings taken at another time, as they stand in somebody's notebook. */
+    /** The same for readings taken at another time, as they stand in somebody's notebook or on a practice bench. */
     @Transactional
     public EntryOutcome enter(long runId, String line, String byWhom, boolean confirmed, OffsetDateTime taken) {
         Run run = run(runId);
@@ -94,19 +112,62 @@ public class RunService {
         if (typed.toLowerCase(Locale.ROOT).equals("undo")) {
             return undo(runId, typed);
         }
-        AmpSheet sheet = amp(run).sheet();
-        List<Entry> entries;
+        Amp amp = amp(run);
+        Matcher tick = TICK.matcher(typed);
+        if (tick.matches()) {
+            Optional<SafetyItem> item = stations.progress(runId, amp.sheet()).item(tick.group(1).toLowerCase(Locale.ROOT));
+            if (item.isEmpty()) {
+                return new EntryOutcome.Refused(typed, "There is no item %s to tick.".formatted(Quantity.quote(tick.group(1))));
+            }
+            stations.tick(runId, item.get(), true);
+            return tick.group(2) == null || tick.group(2).isBlank() ? new EntryOutcome.Accepted(0) : enter(runId, tick.group(2), byWhom, confirmed, taken);
+        }
         try {
-            entries = new EntryLine(sheet).parse(typed);
+            return take(run, amp, typed, name(byWhom), confirmed, taken);
         } catch (BadEntryException e) {
             return new EntryOutcome.Refused(typed, e.getMessage());
         }
-        Optional<EntryOutcome> question = confirmed ? Optional.empty() : question(runId, sheet, entries, typed);
-        if (question.isPresent()) {
-            return question.get();
+    }
+
+    private EntryOutcome take(Run run, Amp amp, String typed, String byWhom, boolean confirmed, OffsetDateTime taken) {
+        List<Entry> entries = new EntryLine(amp.sheet()).parse(typed);
+        Optional<EntryOutcome> held = held(run.id(), amp.sheet(), entries, typed)
+                .or(() -> confirmed ? Optional.empty() : question(run.id(), amp.sheet(), entries, typed, taken));
+        if (held.isPresent()) {
+            return held.get();
         }
-        entries.forEach(entry -> mapper.add(row(runId, sheet, entry, name(byWhom), taken)));
-        return new EntryOutcome.Accepted(entries.size());
+        AmpSheet sheet = corrected(amp, entries);
+        List<Entry> meant = sheet.equals(amp.sheet()) ? entries : new EntryLine(sheet).parse(typed);
+        meant.forEach(entry -> mapper.add(row(run.id(), sheet, entry, byWhom, taken)));
+        return new EntryOutcome.Accepted(meant.size());
+    }
+
+    /** What makes the amp unsafe to read: nothing live before the safety items are ticked. */
+    private Optional<EntryOutcome> held(long runId, AmpSheet sheet, List<Entry> entries, String typed) {
+        RunProgress progress = stations.progress(runId, sheet);
+        List<SafetyItem> missing = progress.missing();
+        if (!missing.isEmpty() && entries.stream().anyMatch(entry -> LIVE.contains(entry.kind()))) {
+            return Optional.of(new EntryOutcome.Refused(typed, "Not before it is safe. Still to tick at %s: %s.".formatted(missing.get(0).station().inWords(),
+                    missing.stream().map(SafetyItem::text).collect(Collectors.joining("; ")))));
+        }
+        boolean on = entries.stream().anyMatch(entry -> entry.kind() == ReadingKind.POWER_ON);
+        boolean loaded = progress.isTicked(Safety.LOAD) || progress.isTicked(Safety.CLOSED);
+        return on && !loaded ? Optional.of(new EntryOutcome.Asked(typed, "No load on the output? Without a speaker or a dummy load the output transformer and the tubes are at risk.",
+                List.of("tick load; " + typed))) : Optional.empty();
+    }
+
+    /** The sheet with the corrections of this line, saved if there are any. */
+    private AmpSheet corrected(Amp amp, List<Entry> entries) {
+        AmpSheet sheet = amp.sheet();
+        for (Entry entry : entries) {
+            if (entry.kind() == ReadingKind.SHEET) {
+                sheet = SheetCorrection.parse(entry.words(), sheet).sheet();
+            }
+        }
+        if (!sheet.equals(amp.sheet()) && amps.save(amp.id(), amp.version(), sheet).isEmpty()) {
+            throw new BadEntryException("Somebody saved the sheet at this moment. Type it again.");
+        }
+        return sheet;
     }
 
     private static NewReading row(long runId, AmpSheet sheet, Entry entry, String byWhom, OffsetDateTime taken) {
@@ -121,23 +182,32 @@ public class RunService {
         return name.substring(0, name.offsetByCodePoints(0, Math.min(LONGEST_NAME, name.codePointCount(0, name.length()))));
     }
 
-    /** The first of the entries that cannot be meant; each is held against the log and the entries before it. */
-    private Optional<EntryOutcome> question(long runId, AmpSheet sheet, List<Entry> entries, String typed) {
-        Moment moment = moment(runId, Long.MAX_VALUE);
+    /** The first of the entries that cannot be meant, or tells of a mistake; each is held against the log and the entries before it. */
+    private Optional<EntryOutcome> question(long runId, AmpSheet sheet, List<Entry> entries, String typed, OffsetDateTime taken) {
+        RunLog log = log(runId);
+        Situation situation = new Situation(stage(sheet), log.now(), log.readings(), taken.toInstant());
         for (int i = 0; i < entries.size(); i++) {
-            Optional<Question> question = new Plausibility(sheet, stage(sheet).rating(), moment).question(entries.get(i));
+            Optional<Question> question = question(entries.get(i), situation);
             if (question.isPresent()) {
                 List<String> choices = new ArrayList<>();
                 for (Question.Suggestion suggestion : question.get().suggestions()) {
-                    List<Entry> instead = new ArrayList<>(entries);
-                    instead.set(i, suggestion.entry());
+                    List<Entry> instead = new ArrayList<>(entries.subList(0, i));
+                    instead.addAll(suggestion.entries());
+                    instead.addAll(entries.subList(i + 1, entries.size()));
                     choices.add(String.join("; ", instead.stream().map(entry -> Plausibility.line(entry, sheet)).toList()));
                 }
                 return Optional.of(new EntryOutcome.Asked(typed, question.get().asks(), choices));
             }
-            moment = moment.after(new Reading(Long.MAX_VALUE - entries.size() + i, entries.get(i), clock.instant()));
+            situation = situation.after(entries.get(i));
         }
         return Optional.empty();
+    }
+
+    /** A number that cannot be is asked about first; only a bias of the other kind tells more than its size. */
+    private static Optional<Question> question(Entry entry, Situation situation) {
+        Plausibility plausibility = new Plausibility(situation.stage().sheet(), situation.stage().rating(), situation.before());
+        return entry.kind() == ReadingKind.BIAS ? Mistakes.question(entry, situation).or(() -> plausibility.question(entry))
+                : plausibility.question(entry).or(() -> Mistakes.question(entry, situation));
     }
 
     private EntryOutcome undo(long runId, String typed) {
@@ -158,6 +228,12 @@ public class RunService {
         ReadingRow row = mapper.row(runId, readingId)
                 .orElseThrow(() -> new NotFoundException("There is no reading %d in run %d.".formatted(readingId, runId)));
         mapper.add(NewReading.strike(runId, row.id(), OffsetDateTime.now(clock)));
+    }
+
+    /** Sets a practice bench's clock, s ahead of the wall's. */
+    @Transactional
+    public void setClock(long runId, double offset) {
+        mapper.setClock(runId, offset);
     }
 
     /** @throws NotFoundException if there is no such run */

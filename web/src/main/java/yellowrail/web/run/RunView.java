@@ -1,33 +1,41 @@
 package yellowrail.web.run;
 
 import java.time.Clock;
-import java.time.Duration;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Pot;
 import yellowrail.core.balance.SideBalance;
+import yellowrail.core.balance.SwingTest;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.idle.WarmUp;
 import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Track;
+import yellowrail.core.move.MoveFinder;
+import yellowrail.core.move.NextMove;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.station.RunProgress;
+import yellowrail.core.station.Station;
+import yellowrail.core.supply.Mains;
+import yellowrail.core.supply.ReadingSets;
 import yellowrail.web.amp.Amp;
 
 /** A run as its page shows it. */
 record RunView(long id, boolean open, String sentence, String worstToken, String warmUp, String quirks, List<TubeCard> tubes,
-               List<Balance> balances, MapView map, List<LogLine> log, boolean older, String hint, String total) {
+               List<Balance> balances, MapView map, List<LogLine> log, boolean older, String hint, String total, StationView station, MoveView move,
+               String swing, boolean swings, List<String> pots, String meter) {
 
     private static final int LOG_LINES = 30;
-    /** An amp that has been on this long has been forgotten in the log, not on the bench. */
-    private static final int FORGOTTEN_MINUTES = 12 * 60;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
 
@@ -39,28 +47,37 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
     record LogLine(long id, String time, String typed, String what, String by, boolean struck) {
     }
 
-    static RunView of(Run run, Amp amp, StageIdle stage, RunLog log, Clock clock) {
+    static RunView of(Run run, Amp amp, StageIdle stage, RunLog log, RunProgress progress, Station at, double span, Clock wall) {
+        Clock clock = run.clock(wall);
+        AmpSheet sheet = amp.sheet();
         List<Reading> readings = log.readings();
         Moment now = log.now();
         List<TubeIdle> tubes = stage.at(now);
         StageSummary summary = new StageSummary(stage, tubes);
         List<Track> tracks = Track.of(stage, log.before(), readings);
+        Optional<NextMove> move = new MoveFinder(stage, new ReadingSets(stage, log.before(), readings)).find();
+        double mains = now.last(ReadingKind.MAINS).map(reading -> reading.value() / sheet.mainsVolts()).orElse(1.0);
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
         Collections.reverse(newestFirst);
         return new RunView(run.id(), run.isOpen(), summary.sentence(), summary.worst().judgement().verdict().token(),
-                run.isOpen() ? warmUp(now, amp.sheet().settleMinutes(), clock) : "", amp.sheet().quirks(),
-                cards(tubes, amp.sheet().current().shows()),
-                SideBalance.of(amp.sheet(), tubes).stream().map(RunView::balance).toList(), MapView.of(OperatingMap.of(stage, tracks), amp.sheet()),
+                run.isOpen() ? new WarmUp(now, sheet.settleMinutes()).inWords(clock.instant()) : "", sheet.quirks(),
+                cards(tubes, sheet.current().shows(), mains, move.map(NextMove::mains).orElse(Mains.customary(sheet.bias())), sheet.mainsVolts()),
+                SideBalance.of(sheet, tubes).stream().map(RunView::balance).toList(),
+                MapView.of(move.map(found -> OperatingMap.of(stage, tracks, found)).orElseGet(() -> OperatingMap.of(stage, tracks)), sheet),
                 newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock)).toList(), log.total() > LOG_LINES,
-                hint(stage), String.valueOf(log.total()));
+                hint(stage), String.valueOf(log.total()), StationView.of(at, stage, progress, now, clock.getZone()),
+                move.map(found -> MoveView.of(found, stage, tubes, mains, span)).orElse(null),
+                SwingTest.of(sheet, now).map(SwingTest::words).orElse(""),
+                sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE) || now.last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new)).isPresent(),
+                sheet.pots().stream().map(Pot::name).toList(), sheet.meterLink().isSet() ? sheet.meterLink().toString() : "");
     }
 
     /** The tubes in the order of the sheet; a note that stands at the tube before is not said again. */
-    private static List<TubeCard> cards(List<TubeIdle> tubes, Unit shows) {
+    private static List<TubeCard> cards(List<TubeIdle> tubes, Unit shows, double mainsRatio, Mains mains, double reference) {
         List<TubeCard> cards = new ArrayList<>();
         List<String> before = List.of();
         for (TubeIdle tube : tubes) {
-            TubeCard card = TubeCard.of(tube, shows);
+            TubeCard card = TubeCard.of(tube, shows).withReference(converted(tube, mainsRatio, mains, reference));
             boolean again = !before.isEmpty() && before.equals(card.notes());
             before = card.notes();
             cards.add(again ? card.withNotes(List.of("As %s.".formatted(cards.get(cards.size() - 1).label()))) : card);
@@ -83,21 +100,15 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
                 "", balance.isTolerable()));
     }
 
-    private static String warmUp(Moment now, double settleMinutes, Clock clock) {
-        Optional<Reading> on = now.at(ReadingKind.POWER_ON, "");
-        Optional<Reading> off = now.at(ReadingKind.POWER_OFF, "");
-        if (off.isPresent() && (on.isEmpty() || on.get().id() < off.get().id())) {
-            return "Switched off.";
+    /** A figure read at another mains, converted to the reference and marked so; blank where there is nothing to convert. */
+    private static String converted(TubeIdle tube, double mainsRatio, Mains mains, double reference) {
+        if (tube.figures().isEmpty() || Math.abs(mainsRatio - 1) <= Mains.SAME) {
+            return "";
         }
-        if (on.isEmpty()) {
-            return "Warm-up not known: type on when you switch on.";
-        }
-        long minutes = Duration.between(on.get().takenAt(), clock.instant()).toMinutes();
-        if (minutes > FORGOTTEN_MINUTES) {
-            return "On for %d h by the log: type off, or on when you switch on again.".formatted(minutes / 60);
-        }
-        return minutes >= settleMinutes ? "Warm: on for %d min.".formatted(minutes)
-                : "Warming up: on for %d min of %s.".formatted(minutes, Figures.plain(settleMinutes));
+        double watts = tube.figures().get().dissipation().value();
+        double converted = mains.convertDissipation(watts, mainsRatio, 1);
+        return "at %s of mains %s, %s (converted from %s)".formatted(Figures.volts(reference), Figures.watts(converted),
+                Figures.percent(tube.judgement().ratio() * converted / watts), Figures.volts(mainsRatio * reference));
     }
 
     private static String hint(StageIdle stage) {

@@ -13,7 +13,7 @@ import yellowrail.core.quantity.Unit;
  */
 record TubeCard(String label, String side, String channel, String verdict, String verdictToken, boolean early, String plateMilliamps,
                 String watts, String wattsPlusMinus, String percent, String plateVolts, String cathodeMilliamps, String screenMilliamps,
-                String screenWatts, String bias, String reading, boolean figures, List<String> notes) {
+                String screenWatts, String bias, String reading, boolean figures, List<String> notes, String atReference) {
 
     private static final String UNKNOWN = "\u2013";
 
@@ -33,12 +33,17 @@ record TubeCard(String label, String side, String channel, String verdict, Strin
                 known && figures.screenWatts().isPresent() ? withPlusMinus(figures.screenWatts().get(), Unit.WATT,
                         Figures.watts(figures.screenWatts().get().value())) : "",
                 tube.bias().map(bias -> Figures.volts(bias.value())).orElse(""),
-                tube.current().map(reading -> Figures.in(shows, reading.value())).orElse(UNKNOWN), known, judgement.notes());
+                tube.current().map(reading -> Figures.in(shows, reading.value())).orElse(UNKNOWN), known, judgement.notes(), "");
     }
 
     TubeCard withNotes(List<String> others) {
         return new TubeCard(label, side, channel, verdict, verdictToken, early, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
-                cathodeMilliamps, screenMilliamps, screenWatts, bias, reading, figures, others);
+                cathodeMilliamps, screenMilliamps, screenWatts, bias, reading, figures, others, atReference);
+    }
+
+    TubeCard withReference(String converted) {
+        return new TubeCard(label, side, channel, verdict, verdictToken, early, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
+                cathodeMilliamps, screenMilliamps, screenWatts, bias, reading, figures, notes, converted);
     }
 
     static String withPlusMinus(Estimate estimate, Unit unit, String value) {

@@ -1,0 +1,117 @@
+// Every action of a run has a key. They work outside fields; in the entry line only ? while it is empty.
+
+const find = selector => document.querySelector(selector);
+const press = selector => { const it = find(selector); it?.click(); return Boolean(it); };
+
+const actions = {
+  "/": () => { find("#line")?.focus(); return true; },
+  "?": () => { find("#keys").showModal(); return true; },
+  u: () => press(".log li:not(.struck) .strike"),
+  t: () => press(".tick-box[aria-checked=false]"),
+  d: () => press("#done"),
+  k: () => { const skip = find(".skip-it"); if (skip) { skip.open = true; find("#why").focus(); } return Boolean(skip); },
+  r: () => press("#reopen"),
+  a: () => across(),
+  v: () => speak(),
+  m: () => press("#from-meter"),
+  o: () => press(".open-verdict"),
+  c: () => press("#compare"),
+  p: () => press("#bench-power"),
+  ",": () => nudge(-1),
+  ".": () => nudge(1),
+  w: () => press("#wait-minute"),
+  x: () => press("#close button"),
+  b: () => press(".brand"),
+};
+
+document.addEventListener("keydown", event => {
+  if (event.ctrlKey || event.altKey || event.metaKey) {
+    return;
+  }
+  const field = event.target.closest("input, textarea, select");
+  if (field && field.type !== "range") {
+    if (event.key === "Escape") {
+      field.blur();
+    }
+    if (event.key === "?" && field.id === "line" && !field.value) {
+      event.preventDefault();
+      actions["?"]();
+    }
+    return;
+  }
+  if (find("dialog[open]")) {
+    return;
+  }
+  const node = find(`.rail a[data-key="${event.key}"]`);
+  if (node || Object.hasOwn(actions, event.key) && actions[event.key]()) {
+    event.preventDefault();
+    node?.click();
+  }
+});
+
+document.addEventListener("click", event => {
+  if (event.target.closest("[data-keys]")) {
+    actions["?"]();
+  } else if (event.target.closest("[data-speak]")) {
+    speak();
+  } else if (event.target.closest("[data-across]")) {
+    across();
+  }
+});
+
+// The one figure to watch, as large as the screen allows.
+function across() {
+  const move = find(".move-sentence");
+  const dialog = find("#across");
+  if (!dialog) {
+    return false;
+  }
+  const verdict = find(".sentence");
+  const watch = move?.dataset.watch;
+  dialog.querySelector(".across-what").textContent = watch ? `turn until ${move.dataset.point} reads` : "";
+  dialog.querySelector(".across-figure").textContent = watch || move?.textContent || verdict?.textContent || "";
+  dialog.querySelector(".across-figure").classList.toggle("words", !watch);
+  dialog.querySelector(".across-now").textContent = watch ? `now ${find("#display")?.dataset.reading ?? move.dataset.now}` : "";
+  if (!dialog.open) {
+    dialog.showModal();
+  }
+  return true;
+}
+
+// By the browser's own voice, where it has one.
+function speak() {
+  const words = find(".move-sentence")?.textContent ?? find(".sentence")?.textContent;
+  if (!words || !window.speechSynthesis) {
+    return false;
+  }
+  speechSynthesis.cancel();
+  speechSynthesis.speak(new SpeechSynthesisUtterance(words.replaceAll(" mV", " millivolts").replaceAll(" mA", " milliamps").replaceAll(" V", " volts")));
+  return true;
+}
+
+function nudge(by) {
+  const knob = find("#practice input[type=range]");
+  if (!knob) {
+    return false;
+  }
+  knob.value = Number(knob.value) + by;
+  knob.dispatchEvent(new Event("change", { bubbles: true }));
+  return true;
+}
+
+document.body.addEventListener("htmx:afterSwap", () => {
+  if (find("#across")?.open) {
+    across();
+  }
+});
+
+// A file dropped anywhere on a run goes to its field.
+document.addEventListener("dragover", event => { if (find("#csv")) { event.preventDefault(); } });
+document.addEventListener("drop", event => {
+  const field = find("#csv");
+  if (field && event.dataTransfer.files.length) {
+    event.preventDefault();
+    field.files = event.dataTransfer.files;
+    field.focus();
+  }
+});
