@@ -42,6 +42,7 @@ public final class RunningApplication implements BeforeAllCallback {
             PrivatePostgres postgres = PrivatePostgres.start(folder);
             Map<String, Object> properties = new HashMap<>(postgres.properties());
             properties.put("server.port", 0);
+            properties.put("yellow-rail.meter-port", 0);
             SpringApplication application = new SpringApplicationBuilder(YellowRail.class).properties(properties).build();
             running = new Running(folder, postgres, application.run());
             return running;

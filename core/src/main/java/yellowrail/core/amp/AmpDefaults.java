@@ -61,7 +61,8 @@ public record AmpDefaults(Topology topology, BiasKind bias, TubeType type, int t
         return sockets;
     }
 
-    private static String sharedPoint(Channel channel) {
+    /** What the test point is called that the tubes of a channel share. */
+    public static String sharedPoint(Channel channel) {
         return switch (channel) {
             case MONO -> "TP";
             case LEFT -> "TPL";

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
@@ -49,12 +50,11 @@ public record SheetCorrection(String words, AmpSheet sheet) {
                 s.pots(), s.current(), s.plate(), screen, s.meter(), s.mainsVolts(), s.settleMinutes(), target, s.supply(), s.meterLink());
     }
 
-    /** The tubes of a channel on the test point of its first. */
+    /** The tubes of a channel on one test point. */
     private static AmpSheet shared(AmpSheet s) {
         List<Socket> sockets = new ArrayList<>();
         for (Socket socket : s.sockets()) {
-            String point = s.sockets().stream().filter(other -> other.channel() == socket.channel()).findFirst().orElseThrow().testPoint();
-            sockets.add(new Socket(socket.label(), socket.side(), socket.channel(), point));
+            sockets.add(new Socket(socket.label(), socket.side(), socket.channel(), AmpDefaults.sharedPoint(socket.channel())));
         }
         CurrentSense current = new CurrentSense(s.current().method() == CurrentMethod.SENSE_EACH ? CurrentMethod.SENSE_SHARED : s.current().method(),
                 s.current().ohms(), s.current().tolerance(), s.current().shows(), s.current().copperCold(), s.current().copperHot(), s.current().otherAmps());

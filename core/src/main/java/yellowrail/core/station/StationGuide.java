@@ -75,7 +75,7 @@ public record StationGuide(Station station, String say, List<String> todo, List<
         if (sheet.supply().standby()) {
             cautions.add("Draining: leave standby in the position that lets every capacitor drain.");
         }
-        return new StationGuide(Station.MAKE_SAFE, "Make it safe before a lead goes in.", todo, List.of(), cautions);
+        return new StationGuide(Station.MAKE_SAFE, "Nothing goes in before all of this holds.", todo, List.of(), cautions);
     }
 
     private static StationGuide tubes(AmpSheet sheet) {

@@ -70,8 +70,8 @@ class MistakesTest {
     void theSumOfASharedResistorReadAsOneTubes() {
         caught(PAIR, "If one resistor carries two tubes, this is their sum", "sheet shared; V1 84mV", "plate 442", "V1 84");
         AmpSheet shared = SheetCorrection.parse("shared", PAIR).sheet();
-        assertThat(shared.testPoints()).containsExactly("V1");
-        caught(shared, "carries 2 tubes", "V1 84mV", "plate 442", "V1 42");
+        assertThat(shared.testPoints()).containsExactly("TP");
+        caught(shared, "carries 2 tubes", "TP 84mV", "plate 442", "V1 42");
         passes(shared, "plate 442", "V1 84");
     }
 

@@ -8,7 +8,7 @@ import java.util.Objects;
  * {@link AmpFormWriter} fills it from a sheet, {@link AmpFormReader} makes a sheet of it.
  */
 record AmpForm(int version, String name, String notes, String quirks, Stage stage, List<SocketRow> sockets, List<PotRow> pots,
-               Current current, Plate plate, Screen screen, Meter meter, Window target) {
+               Current current, Plate plate, Screen screen, Meter meter, Window target, Supply supply, Link link) {
 
     /** What decides most of the rest. */
     record Stage(String topology, String tubeType, String ratingSystem, String ownPlateWatts, String tubes, String stereo, String bias) {
@@ -55,7 +55,20 @@ record AmpForm(int version, String name, String notes, String quirks, Stage stag
     record Window(String school, String low, String aim, String high) {
     }
 
+    /** What feeds the stage; all of it may be empty. */
+    record Supply(String rectifier, String standby, String secondaryVolts, String capacitorVolts, String otherMilliamps, String mostMilliamps,
+                  String resistorWatts, String biasFeedOhms, String biasShuntOhms) {
+
+        static final Supply BLANK = new Supply("UNKNOWN", "", "", "", "", "", "", "", "");
+    }
+
+    /** Where the meter can be asked; empty where readings are typed. */
+    record Link(String host, String port) {
+    }
+
     AmpForm {
+        supply = supply != null && supply.rectifier() != null ? supply : Supply.BLANK;
+        link = link != null ? link : new Link("", "");
         sockets = sockets == null ? List.of() : sockets.stream().filter(Objects::nonNull).toList();
         pots = pots == null ? List.of() : pots.stream().filter(Objects::nonNull).toList();
         stage = stage != null ? stage : new Stage("", "", "", "", "", "", "");

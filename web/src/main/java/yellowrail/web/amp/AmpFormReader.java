@@ -14,12 +14,15 @@ import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.MeterAccuracy;
+import yellowrail.core.amp.MeterLink;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Pot;
+import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
+import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.quantity.Unit;
@@ -29,6 +32,8 @@ import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FieldReader;
+import yellowrail.web.meter.MeterAddress;
+import yellowrail.web.meter.MeterException;
 
 /** Makes a sheet of what was typed, and finds every fault in it in one pass. */
 final class AmpFormReader {
@@ -70,7 +75,36 @@ final class AmpFormReader {
                 topology, type == null ? "" : type.name(), system, read.number("stage.ownPlateWatts", form.stage().ownPlateWatts(), Unit.WATT, 0.5, 1000),
                 sockets, bias, pots(), current, plate(), screen(), meter(current.shows()),
                 read.required("meter.mainsVolts", form.meter().mainsVolts(), Unit.VOLT, 80, 280),
-                settleMinutes(), target(current.shows()));
+                settleMinutes(), target(current.shows()), supply(), link());
+    }
+
+    private Supply supply() {
+        AmpForm.Supply typed = form.supply();
+        return new Supply(read.choice("supply.rectifier", typed.rectifier(), Rectifier.class), "on".equals(typed.standby()),
+                read.number("supply.secondaryVolts", typed.secondaryVolts(), Unit.VOLT, 20, 1000), read.number("supply.capacitorVolts", typed.capacitorVolts(), Unit.VOLT, 20, 2000),
+                read.number("supply.otherMilliamps", typed.otherMilliamps(), Unit.MILLIAMP, 0, 1000), read.number("supply.mostMilliamps", typed.mostMilliamps(), Unit.MILLIAMP, 1, 5000),
+                read.number("supply.resistorWatts", typed.resistorWatts(), Unit.WATT, 0.05, 500), read.number("supply.biasFeedOhms", typed.biasFeedOhms(), Unit.OHM, 1, 10_000_000),
+                read.number("supply.biasShuntOhms", typed.biasShuntOhms(), Unit.OHM, 1, 10_000_000));
+    }
+
+    /** A link that could not be asked is found here, not at the bench with a lead in the other hand. */
+    private MeterLink link() {
+        String host = read.words("link.host", form.link().host(), LONGEST_NAME);
+        String port = form.link().port() == null ? "" : form.link().port().strip();
+        if (host.isEmpty() && port.isEmpty()) {
+            return MeterLink.NONE;
+        }
+        if (!port.matches("\\d{1,5}") || Integer.parseInt(port) < 1 || Integer.parseInt(port) > 65_535) {
+            faults.add("link.port", "%s is no port; type a number from 1 to 65535, such as 5025.".formatted(quote(port)));
+            return MeterLink.NONE;
+        }
+        MeterLink link = new MeterLink(host, Integer.parseInt(port));
+        try {
+            MeterAddress.of(link);
+        } catch (MeterException e) {
+            faults.add("link.host", e.getMessage());
+        }
+        return link;
     }
 
     private double settleMinutes() {

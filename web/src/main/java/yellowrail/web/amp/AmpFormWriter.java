@@ -4,6 +4,7 @@ import java.util.OptionalDouble;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Supply;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 
@@ -34,7 +35,14 @@ final class AmpFormWriter {
                         shown(sheet.meter().lastOfVolts(), Unit.VOLT), shown(sheet.meter().lastOfSense(), current.shows()),
                         shown(sheet.mainsVolts(), Unit.VOLT), Figures.plain(sheet.settleMinutes())),
                 new AmpForm.Window(sheet.target().school().name(), shown(sheet.target().low(), window),
-                        shown(sheet.target().aim(), window), shown(sheet.target().high(), window)));
+                        shown(sheet.target().aim(), window), shown(sheet.target().high(), window)),
+                supply(sheet.supply()), new AmpForm.Link(sheet.meterLink().host(), sheet.meterLink().isSet() ? String.valueOf(sheet.meterLink().port()) : ""));
+    }
+
+    private static AmpForm.Supply supply(Supply supply) {
+        return new AmpForm.Supply(supply.rectifier().name(), supply.standby() ? "on" : "", shown(supply.secondaryVolts(), Unit.VOLT),
+                shown(supply.capacitorVolts(), Unit.VOLT), shown(supply.otherAmps(), Unit.MILLIAMP), shown(supply.mostAmps(), Unit.MILLIAMP),
+                shown(supply.resistorWatts(), Unit.WATT), shown(supply.biasFeedOhms(), Unit.OHM), shown(supply.biasShuntOhms(), Unit.OHM));
     }
 
     private static String shown(OptionalDouble si, Unit unit) {

@@ -10,8 +10,10 @@ import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Pot;
+import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
+import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeCatalogue;
@@ -31,7 +33,9 @@ final class DemoAmps {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, "6L6GC", 2, false);
         return sheet(usual, "Bogbean pair", "Rebuilt supply, new reservoir capacitors.",
                 "The jack must be in before the tubes conduct. The RANGE pot hides under the tag board.", usual.sockets(),
-                List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)), usual.current(), usual.plate());
+                List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)), usual.current(), usual.plate())
+                .with(new Supply(Rectifier.SILICON, true, OptionalDouble.of(352), OptionalDouble.of(500), OptionalDouble.of(0.020), OptionalDouble.of(0.250),
+                        OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty()));
     }
 
     AmpSheet quad() {

@@ -2,14 +2,18 @@ package yellowrail.web.demo;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.List;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.station.SafetyItem;
+import yellowrail.core.station.Station;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.RunService;
+import yellowrail.web.station.StationService;
 import yellowrail.web.tubes.TubeService;
 
 /** Fills an empty database with a made-up workshop, its readings typed in the way a builder types them. */
@@ -18,13 +22,17 @@ import yellowrail.web.tubes.TubeService;
 class DemoData implements ApplicationRunner {
 
     private static final String WHO = "bench";
+    /** More lines than a first measurement has: the amp is being set. */
+    private static final int READ_AND_TURNED = 8;
 
     private final AmpService amps;
     private final RunService runs;
     private final TubeService tubes;
+    private final StationService stations;
     private final Clock clock;
 
-    DemoData(AmpService amps, RunService runs, TubeService tubes, Clock clock) {
+    DemoData(AmpService amps, RunService runs, TubeService tubes, StationService stations, Clock clock) {
+        this.stations = stations;
         this.amps = amps;
         this.runs = runs;
         this.tubes = tubes;
@@ -40,8 +48,8 @@ class DemoData implements ApplicationRunner {
 
     void fill() {
         DemoAmps demo = new DemoAmps(tubes.catalogue());
-        play(demo.coldPair(), 14, "mark as found", "mains 119.6", "V1 24.1", "V2 22.3", "plate 463", "bias -50.2", "note RANGE a quarter turn clockwise",
-                "V1 31.0", "V2 28.8", "plate 456.5", "mark after the first turn", "note a little more", "bias -46.8", "V1 36.4", "V2 33.9", "plate 452");
+        play(demo.coldPair(), 14, "mark as found", "mains 119.6", "V1 24.1", "V2 22.3", "plate 463", "bias -50.2", "turn RANGE clockwise",
+                "V1 31.0", "V2 28.8", "plate 456.5", "mark after the first turn", "turn RANGE clockwise", "bias -46.8", "V1 36.4", "V2 33.9", "plate 452");
         play(demo.quad(), 12, "rk off 61.4", "mains 120.4", "vk 9.85", "plate 311");
         play(demo.stereo(), 11, "mains 120.1", "L 0.93", "plate 438", "R 0.98", "bias -36.4");
         play(demo.single(), 15, "mains 119.9", "V1 31.2", "plate 402");
@@ -53,11 +61,24 @@ class DemoData implements ApplicationRunner {
     /** Enters the lines half a minute apart, the last of them now. */
     private void play(AmpSheet sheet, int minutesOn, String... lines) {
         long run = runs.begin(amps.create(sheet)).id();
+        makeSafe(run, sheet);
         OffsetDateTime now = OffsetDateTime.now(clock);
-        enter(run, "on " + minutesOn, now.minusSeconds(30L * lines.length));
+        int cold = lines[0].startsWith("rk off") ? 1 : 0;
         for (int i = 0; i < lines.length; i++) {
+            if (i == cold) {
+                enter(run, "on " + minutesOn, now.minusSeconds(30L * (lines.length - i)));
+            }
             enter(run, lines[i], now.minusSeconds(30L * (lines.length - 1 - i)));
         }
+        if (lines.length > READ_AND_TURNED) {
+            stations.done(run, Station.MEASURE);
+        }
+    }
+
+    private void makeSafe(long run, AmpSheet sheet) {
+        stations.done(run, Station.PLAN);
+        stations.progress(run, sheet).items(Station.MAKE_SAFE).stream().filter(SafetyItem::gates).forEach(item -> stations.tick(run, item, true));
+        List.of(Station.MAKE_SAFE, Station.TUBES, Station.POWER_UP).forEach(station -> stations.done(run, station));
     }
 
     private void enter(long run, String line, OffsetDateTime taken) {

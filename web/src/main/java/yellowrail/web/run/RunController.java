@@ -13,11 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
-import yellowrail.core.quantity.BadQuantityException;
-import yellowrail.core.quantity.Quantity;
-import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
-import yellowrail.core.supply.MainsRange;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
@@ -31,12 +27,14 @@ class RunController {
     private final RunService runs;
     private final AmpService amps;
     private final StationService stations;
+    private final RunPages pages;
     private final Clock clock;
 
-    RunController(RunService runs, AmpService amps, StationService stations, Clock clock) {
+    RunController(RunService runs, AmpService amps, StationService stations, RunPages pages, Clock clock) {
         this.runs = runs;
         this.amps = amps;
         this.stations = stations;
+        this.pages = pages;
         this.clock = clock;
     }
 
@@ -77,7 +75,13 @@ class RunController {
      */
     @GetMapping("/runs/{id}")
     ModelAndView page(@PathVariable long id, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "10") String span) {
-        return page(id, at, span, null, null, "run/page");
+        return pages.page(id, at, span, null, null, "run/page");
+    }
+
+    /** The run below the rail alone, for what changed it from elsewhere on the page. */
+    @GetMapping("/runs/{id}/live")
+    ModelAndView live(@PathVariable long id, @RequestParam(defaultValue = "") String at) {
+        return pages.page(id, at, "", null, null, "run/page :: live").addObject("elsewhere", true);
     }
 
     /**
@@ -90,12 +94,12 @@ class RunController {
                        @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
         EntryOutcome outcome = runs.enter(id, instead.isBlank() ? line : instead, by, !instead.isBlank() || confirmed.equals("true"));
         if (htmx != null) {
-            return page(id, at, "", by, outcome, "run/page :: live");
+            return pages.page(id, at, "", by, outcome, "run/page :: live");
         }
         if (outcome instanceof EntryOutcome.Accepted) {
-            return toStation(id, at);
+            return pages.toStation(id, at);
         }
-        ModelAndView again = page(id, at, "", by, outcome, "run/page");
+        ModelAndView again = pages.page(id, at, "", by, outcome, "run/page");
         again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         return again;
     }
@@ -104,11 +108,7 @@ class RunController {
     ModelAndView strike(@PathVariable long id, @PathVariable long readingId, @RequestParam(defaultValue = "") String by,
                         @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
         runs.strike(id, readingId);
-        return htmx != null ? page(id, at, "", by, null, "run/page :: live") : toStation(id, at);
-    }
-
-    private static ModelAndView toStation(long id, String at) {
-        return new ModelAndView("redirect:/runs/" + id + Station.of(at).map(station -> "?at=" + station.token()).orElse(""));
+        return htmx != null ? pages.page(id, at, "", by, null, "run/page :: live") : pages.toStation(id, at);
     }
 
     /** The station is done, skipped with a word why, or taken up again; then on to where the work goes on. */
@@ -122,7 +122,7 @@ class RunController {
                 case "done" -> stations.done(id, station);
                 case "skip" -> {
                     if (why.isBlank()) {
-                        ModelAndView again = page(id, token, "", null, null, "run/page").addObject("skipFault", "Say in a word why it is skipped.");
+                        ModelAndView again = pages.page(id, token, "", null, null, "run/page").addObject("skipFault", "Say in a word why it is skipped.");
                         again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
                         return again;
                     }
@@ -132,8 +132,8 @@ class RunController {
                 default -> throw new NotFoundException("A station is done, skipped or reopened.");
             }
         }
-        return what.equals("reopen") ? toStation(id, token)
-                : toStation(id, Station.values()[Math.min(station.ordinal() + 1, Station.values().length - 1)].token());
+        return what.equals("reopen") ? pages.toStation(id, token)
+                : pages.toStation(id, Station.values()[Math.min(station.ordinal() + 1, Station.values().length - 1)].token());
     }
 
     @PostMapping("/runs/{id}/ticks/{item}")
@@ -145,7 +145,7 @@ class RunController {
         if (run.isOpen()) {
             stations.tick(id, found, ticked);
         }
-        return htmx != null ? page(id, at, "", null, null, "run/page :: live") : toStation(id, at);
+        return htmx != null ? pages.page(id, at, "", null, null, "run/page :: live") : pages.toStation(id, at);
     }
 
     @PostMapping("/runs/{id}/close")
@@ -190,30 +190,5 @@ class RunController {
 
     private Rail rail(Run run, Amp amp, Station here) {
         return Rail.ofRun(run.id(), amp.sheet().name(), here, stations.progress(run.id(), amp.sheet()));
-    }
-
-    /** @param by who measures; null for whoever measured last */
-    private ModelAndView page(long id, String at, String span, String by, EntryOutcome outcome, String view) {
-        Run run = runs.run(id);
-        Amp amp = runs.amp(run);
-        RunLog log = runs.log(id);
-        RunProgress progress = stations.progress(id, amp.sheet());
-        Station here = Station.of(at).orElseGet(() -> run.isOpen() ? progress.next() : Station.MEASURE);
-        return new ModelAndView(view).addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress))
-                .addObject("ampId", amp.id()).addObject("by", by != null ? by : log.lastBy())
-                .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
-                .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
-                .addObject("span", percent(span)).addObject("practice", run.isPractice())
-                .addObject("view", RunView.of(run, amp, runs.stage(amp.sheet()), log, progress, here, percent(span) / 100, clock));
-    }
-
-    /** Half a range of mains, percent: from 1 to 25, 10 for anything else. */
-    private static double percent(String typed) {
-        try {
-            double percent = Quantity.parse(typed).number();
-            return percent >= 1 && percent <= 25 ? percent : 100 * MainsRange.USUAL;
-        } catch (BadQuantityException e) {
-            return 100 * MainsRange.USUAL;
-        }
     }
 }

@@ -24,6 +24,7 @@ import yellowrail.core.quantity.Quantity;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.EntryLine;
+import yellowrail.core.reading.MeterLog;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Plausibility;
 import yellowrail.core.reading.Question;
@@ -228,6 +229,53 @@ public class RunService {
         ReadingRow row = mapper.row(runId, readingId)
                 .orElseThrow(() -> new NotFoundException("There is no reading %d in run %d.".formatted(readingId, runId)));
         mapper.add(NewReading.strike(runId, row.id(), OffsetDateTime.now(clock)));
+    }
+
+    /** A logging meter's file, its times read by this run's clock. */
+    @Transactional(readOnly = true)
+    public MeterLog parse(long runId, String text) {
+        Clock benchClock = run(runId).clock(clock);
+        return MeterLog.parse(text, benchClock.instant(), benchClock.getZone());
+    }
+
+    /**
+     * Takes a logging meter's readings, all or none.
+     *
+     * @param where its lead was, as it would begin on the entry line
+     * @return what was wrong; blank if all were stored
+     */
+    @Transactional
+    public String enterLog(long runId, MeterLog log, String where) {
+        Run run = run(runId);
+        AmpSheet sheet = amp(run).sheet();
+        if (!run.isOpen()) {
+            return "This run is closed. Start a new one to take readings.";
+        }
+        if (log.rows().isEmpty() || log.rows().size() > MeterLog.MOST_ROWS) {
+            return log.rows().isEmpty() ? "The file has no rows." : "The file has more than %d rows. Cut it to the part you need.".formatted(MeterLog.MOST_ROWS);
+        }
+        Plausibility plausibility = new Plausibility(sheet, stage(sheet).rating(), new Moment(List.of()));
+        List<NewReading> readings = new ArrayList<>();
+        for (MeterLog.Row row : log.rows()) {
+            for (Entry entry : new EntryLine(sheet).parse((where + " " + row.typed()).strip())) {
+                Optional<Question> question = plausibility.question(entry);
+                Optional<EntryOutcome> held = readings.isEmpty() ? held(runId, sheet, List.of(entry), row.typed()) : Optional.empty();
+                if (held.isPresent() || question.isPresent()) {
+                    return held.map(outcome -> outcome instanceof EntryOutcome.Refused refused ? refused.message() : "")
+                            .orElseGet(() -> "Nothing was stored: line %d: %s".formatted(row.line(), question.get().asks()));
+                }
+                readings.add(row(runId, sheet, entry, "logging meter", row.at().atZone(clock.getZone()).toOffsetDateTime()));
+            }
+        }
+        readings.forEach(mapper::add);
+        return "";
+    }
+
+    /** A line from somebody's notebook: nothing is probed for it, and nobody asks about it. */
+    @Transactional
+    public void enterAsFound(long runId, String line, OffsetDateTime taken) {
+        AmpSheet sheet = amp(run(runId)).sheet();
+        new EntryLine(sheet).parse(line).forEach(entry -> mapper.add(row(runId, sheet, entry, "notebook", taken)));
     }
 
     /** Sets a practice bench's clock, s ahead of the wall's. */

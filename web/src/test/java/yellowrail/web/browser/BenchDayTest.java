@@ -47,7 +47,17 @@ class BenchDayTest {
     private static Page runOn(Page page, String name, String type) {
         newAmp(page, name, type).click("text=Save the sheet");
         page.click("text=To the run");
+        return measuring(page);
+    }
+
+    /** At the station measure of a run whose chassis is closed. */
+    private static Page measuring(Page page) {
         page.waitForURL("**/runs/*");
+        page.navigate(page.url() + "?at=make-safe");
+        page.locator("[data-item=closed]").click();
+        assertThat(page.locator("[data-item=closed]")).hasAttribute("aria-checked", "true");
+        page.locator(".rail a[data-key='5']").click();
+        assertThat(page.locator("#live.with-figures")).hasCount(1);
         return page;
     }
 
@@ -125,7 +135,7 @@ class BenchDayTest {
         page.getByLabel("Black lead").selectOption("CATHODE");
         page.getByText("Save the sheet").tap();
         page.getByText("To the run").tap();
-        page.waitForURL("**/runs/*");
+        measuring(page);
         for (String line : new String[]{"rk off 61.4", "vk 9.85", "plate 311"}) {
             enter(page, line);
         }

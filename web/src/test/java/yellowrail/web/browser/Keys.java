@@ -55,7 +55,24 @@ final class Keys {
         assertThat(page.locator("button:has-text('To the run')")).isFocused();
         press("Enter");
         page.waitForURL("**/runs/*");
+        assertThat(page.locator("#done")).isFocused();
+        station(2);
+        while (page.locator("#live .ticks li:not(.fact) [aria-checked=false]").count() > 0) {
+            int before = page.locator("[aria-checked=true]").count();
+            press("t");
+            assertThat(page.locator("[aria-checked=true]")).hasCount(before + 1);
+        }
+        station(5);
         assertThat(page.locator("#line")).isFocused();
+    }
+
+    /** To a station by its key. */
+    Keys station(int number) {
+        press("Escape");
+        press(String.valueOf(number));
+        assertThat(page.locator(".rail li.here a[data-key='" + number + "']")).hasCount(1);
+        page.waitForLoadState();
+        return this;
     }
 
     /** Types a line and waits until it is acknowledged: it stands in the log. */

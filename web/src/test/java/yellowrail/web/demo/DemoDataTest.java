@@ -16,6 +16,7 @@ import yellowrail.web.Visitor;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.run.RunService;
+import yellowrail.web.station.StationService;
 import yellowrail.web.tubes.TubeService;
 
 /** The made-up workshop on the screen, the worked examples among its amps. */
@@ -27,7 +28,8 @@ class DemoDataTest {
     @BeforeAll
     static void fill() {
         AmpService amps = RunningApplication.bean(AmpService.class);
-        new DemoData(amps, RunningApplication.bean(RunService.class), RunningApplication.bean(TubeService.class), Clock.systemDefaultZone()).fill();
+        new DemoData(amps, RunningApplication.bean(RunService.class), RunningApplication.bean(TubeService.class),
+                RunningApplication.bean(StationService.class), Clock.systemDefaultZone()).fill();
         byName = amps.all().stream().collect(Collectors.toMap(amp -> amp.sheet().name(), Function.identity(), (one, other) -> other));
     }
 

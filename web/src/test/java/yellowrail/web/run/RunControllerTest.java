@@ -20,11 +20,14 @@ import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.LayoutAdvice;
 import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.station.StationService;
 
 class RunControllerTest {
 
     private final RunService runs = mock(RunService.class);
-    private final MockMvc pages = MockMvcBuilders.standaloneSetup(new RunController(runs, mock(AmpService.class), Clock.systemUTC()))
+    private final StationService stations = mock(StationService.class);
+    private final MockMvc pages = MockMvcBuilders.standaloneSetup(new RunController(runs, mock(AmpService.class), stations,
+            new RunPages(runs, stations, Clock.systemUTC()), Clock.systemUTC()))
             .setControllerAdvice(new LayoutAdvice()).build();
 
     @Test
@@ -38,7 +41,7 @@ class RunControllerTest {
     void theAnswerToAQuestionGoesInInsteadOfTheLine() throws Exception {
         when(runs.enter(anyLong(), any(), any(), anyBoolean())).thenReturn(new EntryOutcome.Accepted(1));
         pages.perform(post("/runs/7/readings").param("line", "V1 38.2V").param("instead", "V1 38.2mV"));
-        verify(runs).enter(7, "V1 38.2mV", "", false);
+        verify(runs).enter(7, "V1 38.2mV", "", true);
         pages.perform(post("/runs/7/readings").param("line", "V1 38.2V").param("confirmed", "true"));
         verify(runs).enter(7, "V1 38.2V", "", true);
     }
@@ -52,7 +55,7 @@ class RunControllerTest {
 
     @Test
     void closingLeadsToTheAmp() throws Exception {
-        when(runs.run(7)).thenReturn(new Run(7, 3, OffsetDateTime.now(), null, null));
+        when(runs.run(7)).thenReturn(new Run(7, 3, OffsetDateTime.now(), null, null, 0, false));
         pages.perform(post("/runs/7/close")).andExpect(redirectedUrl("/amps/3"));
         verify(runs).close(7);
     }

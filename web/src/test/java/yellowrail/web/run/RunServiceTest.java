@@ -31,6 +31,7 @@ class RunServiceTest {
     void anAmpWithARun() {
         amp = amps.create(pair);
         run = runs.begin(amp).id();
+        enter("tick closed");
     }
 
     private EntryOutcome enter(String line) {

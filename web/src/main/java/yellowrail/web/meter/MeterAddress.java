@@ -1,0 +1,40 @@
+package yellowrail.web.meter;
+
+import java.net.Inet6Address;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import yellowrail.core.amp.MeterLink;
+
+/** Where a meter may be asked: on this machine or in the house, never out on the network. */
+public final class MeterAddress {
+
+    private static final int UNIQUE_LOCAL = 0xfc;
+    private static final int UNIQUE_LOCAL_MASK = 0xfe;
+
+    private MeterAddress() {
+    }
+
+    /**
+     * @return the address behind a link
+     * @throws MeterException if the host is not known, or neither loopback nor private
+     */
+    public static InetAddress of(MeterLink link) {
+        if (!link.host().matches("[A-Za-z0-9.:_-]{1,100}")) {
+            throw new MeterException("A meter\u2019s host is a name or an address, such as 127.0.0.1.");
+        }
+        try {
+            InetAddress address = InetAddress.getByName(link.host());
+            if (!isNear(address)) {
+                throw new MeterException("%s is not in the house: a meter is asked on this machine or at a private address only.".formatted(link.host()));
+            }
+            return address;
+        } catch (UnknownHostException e) {
+            throw new MeterException("No host is called %s here.".formatted(link.host()));
+        }
+    }
+
+    private static boolean isNear(InetAddress address) {
+        boolean uniqueLocal = address instanceof Inet6Address && (address.getAddress()[0] & UNIQUE_LOCAL_MASK) == UNIQUE_LOCAL;
+        return address.isLoopbackAddress() || address.isSiteLocalAddress() || uniqueLocal;
+    }
+}

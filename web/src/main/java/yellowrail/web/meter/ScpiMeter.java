@@ -1,0 +1,94 @@
+package yellowrail.web.meter;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.net.SocketTimeoutException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.stereotype.Component;
+import yellowrail.core.amp.MeterLink;
+
+/**
+ * Asks a meter for a reading over a plain TCP socket, in SCPI: one line out, one line back. A meter that is not there, that
+ * is slow or that answers nonsense is said to be so.
+ */
+@Component
+public class ScpiMeter {
+
+    private static final int CONNECTS_WITHIN = 1500;
+    private static final long ANSWERS_WITHIN = 3000;
+    private static final int LONGEST_ANSWER = 80;
+    /** What a meter answers when it is beyond its range. */
+    private static final double OVERLOAD = 9e36;
+    private static final double MOST = 1e5;
+
+    /** What can be asked. */
+    public enum Asks {
+        DC_VOLTS("MEAS:VOLT:DC?"), AC_VOLTS("MEAS:VOLT:AC?"), DC_AMPS("MEAS:CURR:DC?");
+
+        private final String command;
+
+        Asks(String command) {
+            this.command = command;
+        }
+    }
+
+    /**
+     * @return V or A
+     * @throws MeterException if there is no usable answer
+     */
+    public double read(MeterLink link, Asks asks) {
+        String answer = ask(link, asks.command);
+        double value;
+        try {
+            value = Double.parseDouble(answer.strip());
+        } catch (NumberFormatException e) {
+            throw new MeterException("The meter at %s answered \u201c%s\u201d to %s, which is no number.".formatted(link, answer.replaceAll("[^ -~]", "?"), asks.command));
+        }
+        if (Math.abs(value) > OVERLOAD) {
+            throw new MeterException("The meter at %s shows overload, or no lead is placed. Check its range and the lead.".formatted(link));
+        }
+        if (!(Math.abs(value) <= MOST)) {
+            throw new MeterException("The meter at %s answered %s, which nothing on a bench measures.".formatted(link, answer.strip()));
+        }
+        return value;
+    }
+
+    private static String ask(MeterLink link, String command) {
+        InetSocketAddress address = new InetSocketAddress(MeterAddress.of(link), link.port());
+        try (Socket socket = new Socket()) {
+            socket.connect(address, CONNECTS_WITHIN);
+            socket.getOutputStream().write((command + "\n").getBytes(StandardCharsets.US_ASCII));
+            socket.getOutputStream().flush();
+            return line(socket, link);
+        } catch (SocketTimeoutException e) {
+            throw new MeterException("The meter at %s did not answer within %d s.".formatted(link, ANSWERS_WITHIN / 1000));
+        } catch (IOException e) {
+            throw new MeterException("No meter answers at %s. Is it on, and the port right?".formatted(link));
+        }
+    }
+
+    /** One line, within the time for all of it: a meter that dribbles bytes is slow too. */
+    private static String line(Socket socket, MeterLink link) throws IOException {
+        long until = System.nanoTime() + ANSWERS_WITHIN * 1_000_000;
+        InputStream in = socket.getInputStream();
+        StringBuilder line = new StringBuilder();
+        while (line.length() < LONGEST_ANSWER) {
+            long left = (until - System.nanoTime()) / 1_000_000;
+            if (left <= 0) {
+                throw new SocketTimeoutException();
+            }
+            socket.setSoTimeout((int) left);
+            int next = in.read();
+            if (next == '\n' || next < 0 && !line.isEmpty()) {
+                return line.toString();
+            }
+            if (next < 0) {
+                throw new MeterException("The meter at %s hung up without an answer.".formatted(link));
+            }
+            line.append((char) next);
+        }
+        throw new MeterException("The meter at %s answered more than %d characters; that is no reading.".formatted(link, LONGEST_ANSWER));
+    }
+}

@@ -1,0 +1,126 @@
+package yellowrail.web.practice;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.practice.Exercise;
+import yellowrail.core.practice.Marking;
+import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.layout.Rail;
+
+/** The practice page and the practice bench below a run. */
+@Controller
+class PracticeController {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
+
+    private final PracticeService practice;
+    private final SimulatedScpiMeter meter;
+    private final Clock clock;
+
+    PracticeController(PracticeService practice, SimulatedScpiMeter meter, Clock clock) {
+        this.practice = practice;
+        this.meter = meter;
+        this.clock = clock;
+    }
+
+    /** A try, for the list of them; {@code result} is blank until it is marked. */
+    record Try(long runId, String name, String begun, String result) {
+    }
+
+    @GetMapping("/practice")
+    ModelAndView page() {
+        List<Try> tries = practice.tries().stream().map(row -> new Try(row.runId(), name(Exercise.valueOf(row.exercise())),
+                DAY.format(row.lookedAt().atZoneSameInstant(clock.getZone())),
+                row.marking() == null ? "" : practice.json().read(row.marking(), Marking.class).passed() ? "passed" : "not passed")).toList();
+        return new ModelAndView("practice/page").addObject("rail", Rail.plain("Practice")).addObject("tries", tries)
+                .addObject("exercises", Stream.of(Exercise.values()).filter(exercise -> exercise != Exercise.NOTHING_WRONG).map(Exercise::ordinal).toList())
+                .addObject("scpi", meter.address());
+    }
+
+    private static String name(Exercise exercise) {
+        return exercise == Exercise.NOTHING_WRONG ? "Healthy amp" : "Exercise " + exercise.ordinal();
+    }
+
+    /**
+     * @param exercise its number; 0 is the healthy amp
+     * @param seed     which amp; blank for one by chance
+     */
+    @PostMapping("/practice")
+    ModelAndView start(@RequestParam(defaultValue = "0") int exercise, @RequestParam(defaultValue = "") String seed) {
+        if (exercise < 0 || exercise >= Exercise.values().length) {
+            throw new NotFoundException("There is no exercise " + exercise + ".");
+        }
+        OptionalDouble chosen = seed.matches("\\d{1,9}") ? OptionalDouble.of(Double.parseDouble(seed)) : OptionalDouble.empty();
+        return new ModelAndView("redirect:/runs/" + practice.start(Exercise.values()[exercise], chosen));
+    }
+
+    @GetMapping("/runs/{id}/practice")
+    ModelAndView bench(@PathVariable long id) {
+        return panel(practice.look(id), "practice/bench :: bench", null);
+    }
+
+    /** The meter's display, asked for again and again: time goes by on the bench. */
+    @GetMapping("/runs/{id}/practice/display")
+    ModelAndView display(@PathVariable long id, HttpServletResponse response) {
+        return panel(practice.look(id), "practice/bench :: display", response);
+    }
+
+    @PostMapping("/runs/{id}/practice/power")
+    ModelAndView power(@PathVariable long id, HttpServletResponse response, @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        return answer(practice.power(id), response, htmx);
+    }
+
+    @PostMapping("/runs/{id}/practice/turn")
+    ModelAndView turn(@PathVariable long id, @RequestParam int pot, @RequestParam double position, HttpServletResponse response,
+                      @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        return answer(practice.turn(id, pot, position / 100), response, htmx);
+    }
+
+    @PostMapping("/runs/{id}/practice/probe")
+    ModelAndView place(@PathVariable long id, @RequestParam(defaultValue = "") String probe, HttpServletResponse response,
+                       @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        return answer(practice.place(id, probe), response, htmx);
+    }
+
+    @PostMapping("/runs/{id}/practice/wait")
+    ModelAndView pass(@PathVariable long id, @RequestParam(defaultValue = "1") int minutes, HttpServletResponse response,
+                      @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        return answer(practice.pass(id, Math.max(1, Math.min(30, minutes))), response, htmx);
+    }
+
+    @PostMapping("/runs/{id}/practice/swap")
+    ModelAndView swap(@PathVariable long id, HttpServletResponse response, @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        return answer(practice.swap(id), response, htmx);
+    }
+
+    @PostMapping("/runs/{id}/practice/mark")
+    ModelAndView mark(@PathVariable long id, @RequestParam(defaultValue = "") String said, HttpServletResponse response,
+                      @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        Exercise exercise = Exercise.of(said).orElseThrow(() -> new NotFoundException("That is none of the diagnoses."));
+        return answer(practice.mark(id, exercise), response, htmx);
+    }
+
+    private ModelAndView answer(PracticeService.Done done, HttpServletResponse response, String htmx) {
+        return htmx == null ? new ModelAndView("redirect:/runs/" + done.row().runId()) : panel(done, "practice/bench :: bench", response);
+    }
+
+    /** Tells the rest of the page when the run below it has changed. */
+    private ModelAndView panel(PracticeService.Done done, String view, HttpServletResponse response) {
+        if (done.changed() && response != null) {
+            response.setHeader("HX-Trigger", "bench-changed");
+        }
+        return new ModelAndView(view).addObject("bench", PracticeView.of(done, done.marking(practice.json()).orElse(null), meter.address()));
+    }
+}

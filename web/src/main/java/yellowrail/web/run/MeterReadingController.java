@@ -1,0 +1,112 @@
+package yellowrail.web.run;
+
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.reading.BadEntryException;
+import yellowrail.core.reading.MeterLog;
+import yellowrail.web.meter.MeterException;
+import yellowrail.web.meter.ScpiMeter;
+
+/** Readings that a meter gives instead of a typing hand: one at a time, or its whole log. */
+@Controller
+class MeterReadingController {
+
+    private static final int LONGEST_FILE = 1_000_000;
+
+    private final RunService runs;
+    private final RunPages pages;
+    private final ScpiMeter meter;
+
+    MeterReadingController(RunService runs, RunPages pages, ScpiMeter meter) {
+        this.runs = runs;
+        this.pages = pages;
+        this.meter = meter;
+    }
+
+    /** @param line where the lead is, as it would begin on the entry line: V1, plate */
+    @PostMapping("/runs/{id}/meter")
+    ModelAndView read(@PathVariable long id, @RequestParam(defaultValue = "") String line, @RequestParam(defaultValue = "") String by,
+                      @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        EntryOutcome outcome = outcome(id, line.strip(), by);
+        boolean refused = !(outcome instanceof EntryOutcome.Accepted);
+        if (htmx == null && !refused) {
+            return pages.toStation(id, at);
+        }
+        ModelAndView page = pages.page(id, at, "", by, outcome, htmx != null ? "run/page :: live" : "run/page");
+        if (htmx == null) {
+            page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        return page;
+    }
+
+    private EntryOutcome outcome(long id, String where, String by) {
+        AmpSheet sheet = runs.amp(runs.run(id)).sheet();
+        if (where.isEmpty() && sheet.testPoints().size() > 1) {
+            return new EntryOutcome.Refused(where, "Type where the lead is, such as %s or plate; the meter gives the number.".formatted(sheet.testPoints().get(0)));
+        }
+        if (where.matches(".*\\s[+-]?[.,]?\\d\\S*\\s*")) {
+            return new EntryOutcome.Refused(where, "There is a number in it already. Type only where the lead is; the meter gives the number.");
+        }
+        try {
+            ScpiMeter.Asks asks = asks(where, sheet);
+            double value = meter.read(sheet.meterLink(), asks);
+            String unit = asks == ScpiMeter.Asks.DC_AMPS ? "A" : "V";
+            return runs.enter(id, "%s %s%s".formatted(where, new BigDecimal(value).round(new MathContext(7)).toPlainString(), unit).strip(), by, false);
+        } catch (MeterException e) {
+            return new EntryOutcome.Refused(where, e.getMessage());
+        }
+    }
+
+    private static ScpiMeter.Asks asks(String where, AmpSheet sheet) {
+        String word = where.toLowerCase(Locale.ROOT);
+        if (word.contains("mains") || word.contains("heater")) {
+            return ScpiMeter.Asks.AC_VOLTS;
+        }
+        boolean atTestPoint = where.isEmpty() || sheet.socket(where).isPresent() || sheet.testPoints().stream().anyMatch(where::equalsIgnoreCase);
+        return atTestPoint && sheet.current().shows() == Unit.MILLIAMP ? ScpiMeter.Asks.DC_AMPS : ScpiMeter.Asks.DC_VOLTS;
+    }
+
+    @PostMapping("/runs/{id}/csv")
+    ModelAndView log(@PathVariable long id, @RequestParam(required = false) MultipartFile file, @RequestParam(defaultValue = "") String where,
+                     @RequestParam(defaultValue = "") String at) throws IOException {
+        String fault;
+        if (file == null || file.isEmpty()) {
+            fault = "No file was chosen, or it is empty. Choose the CSV your meter wrote.";
+        } else if (file.getSize() > LONGEST_FILE) {
+            fault = "The file is longer than 1 MB. Cut it to the part you need.";
+        } else {
+            fault = put(id, new String(file.getBytes(), StandardCharsets.UTF_8), where.strip());
+        }
+        if (fault.isEmpty()) {
+            return pages.toStation(id, at);
+        }
+        ModelAndView page = pages.page(id, at, "", null, null, "run/page").addObject("csvFault", fault);
+        page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        return page;
+    }
+
+    private String put(long id, String text, String where) {
+        try {
+            MeterLog log = runs.parse(id, text);
+            if (!log.faults().isEmpty()) {
+                return "Nothing was stored: " + String.join("; ", log.faults()) + ".";
+            }
+            return runs.enterLog(id, log, where);
+        } catch (BadEntryException e) {
+            return e.getMessage();
+        }
+    }
+}

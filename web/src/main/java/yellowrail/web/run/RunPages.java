@@ -1,0 +1,57 @@
+package yellowrail.web.run;
+
+import java.time.Clock;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.quantity.BadQuantityException;
+import yellowrail.core.quantity.Quantity;
+import yellowrail.core.station.RunProgress;
+import yellowrail.core.station.Station;
+import yellowrail.core.supply.MainsRange;
+import yellowrail.web.amp.Amp;
+import yellowrail.web.layout.Rail;
+import yellowrail.web.station.StationService;
+
+/** Puts together the page of a run, whatever was asked of it. */
+@Component
+class RunPages {
+
+    private final RunService runs;
+    private final StationService stations;
+    private final Clock clock;
+
+    RunPages(RunService runs, StationService stations, Clock clock) {
+        this.runs = runs;
+        this.stations = stations;
+        this.clock = clock;
+    }
+
+    ModelAndView toStation(long id, String at) {
+        return new ModelAndView("redirect:/runs/" + id + Station.of(at).map(station -> "?at=" + station.token()).orElse(""));
+    }
+
+    /** @param by who measures; null for whoever measured last */
+    ModelAndView page(long id, String at, String span, String by, EntryOutcome outcome, String view) {
+        Run run = runs.run(id);
+        Amp amp = runs.amp(run);
+        RunLog log = runs.log(id);
+        RunProgress progress = stations.progress(id, amp.sheet());
+        Station here = Station.of(at).orElseGet(() -> run.isOpen() ? progress.next() : Station.MEASURE);
+        return new ModelAndView(view).addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress))
+                .addObject("ampId", amp.id()).addObject("by", by != null ? by : log.lastBy())
+                .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
+                .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
+                .addObject("span", percent(span)).addObject("practice", run.isPractice())
+                .addObject("view", RunView.of(run, amp, runs.stage(amp.sheet()), log, progress, here, percent(span) / 100, clock));
+    }
+
+    /** Half a range of mains, percent: from 1 to 25, 10 for anything else. */
+    private static double percent(String typed) {
+        try {
+            double percent = Quantity.parse(typed).number();
+            return percent >= 1 && percent <= 25 ? percent : 100 * MainsRange.USUAL;
+        } catch (BadQuantityException e) {
+            return 100 * MainsRange.USUAL;
+        }
+    }
+}
