@@ -47,7 +47,7 @@ public record HeaterCheck(double volts, double nominal, Verdict verdict, String 
         double volts = loaded.get().value();
         double off = volts / nominal - 1;
         Verdict verdict = Math.abs(off) <= PREFERRED + 1e-9 ? Verdict.GOOD : Math.abs(off) <= MOST + 1e-9 ? Verdict.ALLOWED : off > 0 ? Verdict.TOO_HIGH : Verdict.TOO_LOW;
-        String mains = moment.last(ReadingKind.MAINS).map(reading -> ", at %s of mains; at %s it would be %s V".formatted(Figures.volts(reading.value()),
+        String mains = moment.last(ReadingKind.MAINS).filter(reading -> reading.value() > 0).map(reading -> ", at %s of mains; at %s it would be %s V".formatted(Figures.volts(reading.value()),
                 Figures.volts(referenceMains), Figures.fixed(volts * referenceMains / reading.value(), 2))).orElse("; the mains was not read with it");
         String sag = bare.map(reading -> "; %s V without tubes".formatted(Figures.fixed(reading.value(), 2))).orElse("");
         return Optional.of(new HeaterCheck(volts, nominal, verdict, "%s V, %s %% off the type\u2019s %s V%s%s. Preferred within 5 %%, at most 10 %%.".formatted(

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.idle.IdleValues;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeValues;
 import yellowrail.core.reading.Moment;
@@ -26,6 +27,13 @@ public final class ReadingSets {
     /** Two readings of one place that differ by less are the same setting read twice. */
     private static final double SAME = 0.015;
     private static final double SAME_VOLTS = 0.004;
+    /** Outside these no power tube idles, A and V. */
+    private static final double LEAST_AMPS = 1e-4;
+    private static final double MOST_AMPS = 2;
+    private static final double LEAST_VOLTS = 20;
+    private static final double MOST_VOLTS = 3000;
+    private static final double LEAST_MAINS = 0.3;
+    private static final double MOST_MAINS = 3;
     private static final Set<ReadingKind> OF_A_SETTING = EnumSet.of(ReadingKind.SENSE_VOLTS, ReadingKind.SENSE_AMPS, ReadingKind.PLATE,
             ReadingKind.BIAS, ReadingKind.CATHODE_VOLTS);
     private static final Set<ReadingKind> ENDS_A_SETTING = EnumSet.of(ReadingKind.POWER_ON, ReadingKind.POWER_OFF, ReadingKind.TURN);
@@ -75,7 +83,7 @@ public final class ReadingSets {
         if (OF_A_SETTING.contains(kind)) {
             atLastOwn = moment;
         }
-        if (kind == ReadingKind.PLATE_UNLOADED) {
+        if (kind == ReadingKind.PLATE_UNLOADED && reading.value() > LEAST_VOLTS && reading.value() < MOST_VOLTS) {
             unloaded.add(new SupplyPoint(Plausibility.line(reading.entry(), sheet), reading.value(), other(), ratio(moment.last(ReadingKind.MAINS)), noise(reading.value()), true));
         }
     }
@@ -98,9 +106,14 @@ public final class ReadingSets {
     private Optional<ReadingSet> set() {
         List<Reading> own = List.copyOf(open.values());
         List<TubeValues> tubes = stage.valuesAt(atLastOwn).stream().flatMap(Optional::stream)
-                .filter(tube -> own.contains(tube.current()) && own.contains(tube.plate())).toList();
+                .filter(tube -> own.contains(tube.current()) && own.contains(tube.plate()) && isUsable(tube.values())).toList();
         return tubes.size() == sheet.sockets().size()
                 ? Optional.of(new ReadingSet(atLastOwn, own, tubes, ratio(mains()), other(), sheet.bias().isCathode())) : Optional.empty();
+    }
+
+    /** A reading that was kept against all sense stands in the log and leads no line astray. */
+    private static boolean isUsable(IdleValues values) {
+        return values.cathode() > LEAST_AMPS && values.cathode() < MOST_AMPS && values.plateVolts() > LEAST_VOLTS && values.plateVolts() < MOST_VOLTS;
     }
 
     /** The mains that belong to the open setting: read while it was open, else just before it, or just after by habit. */
@@ -110,8 +123,17 @@ public final class ReadingSets {
         return readDuring || mainsComesFirst.orElse(true) ? during : moment.last(ReadingKind.MAINS);
     }
 
+    /** The mains as last read over the sheet's; 1 where it was not read, or is no mains. */
+    public static double mainsRatio(Moment moment, AmpSheet sheet) {
+        return ratio(moment.last(ReadingKind.MAINS), sheet);
+    }
+
     private double ratio(Optional<Reading> mains) {
-        return mains.map(reading -> reading.value() / sheet.mainsVolts()).orElse(1.0);
+        return ratio(mains, sheet);
+    }
+
+    private static double ratio(Optional<Reading> mains, AmpSheet sheet) {
+        return mains.map(reading -> reading.value() / sheet.mainsVolts()).filter(ratio -> ratio > LEAST_MAINS && ratio < MOST_MAINS).orElse(1.0);
     }
 
     private double other() {

@@ -56,7 +56,7 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
         StageSummary summary = new StageSummary(stage, tubes);
         List<Track> tracks = Track.of(stage, log.before(), readings);
         Optional<NextMove> move = new MoveFinder(stage, new ReadingSets(stage, log.before(), readings)).find();
-        double mains = now.last(ReadingKind.MAINS).map(reading -> reading.value() / sheet.mainsVolts()).orElse(1.0);
+        double mains = ReadingSets.mainsRatio(now, sheet);
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
         Collections.reverse(newestFirst);
         return new RunView(run.id(), run.isOpen(), summary.sentence(), summary.worst().judgement().verdict().token(),

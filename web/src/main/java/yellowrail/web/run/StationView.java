@@ -18,6 +18,7 @@ import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.SafetyItem;
 import yellowrail.core.station.Station;
 import yellowrail.core.station.StationGuide;
+import yellowrail.core.supply.ReadingSets;
 
 /**
  * The station one stands at.
@@ -56,7 +57,7 @@ record StationView(String token, String name, int number, StationGuide guide, Li
     private static List<Check> checks(Station station, StageIdle stage, Moment now) {
         List<Check> checks = new ArrayList<>();
         if (station == Station.POWER_UP) {
-            double mains = now.last(ReadingKind.MAINS).map(reading -> reading.value() / stage.sheet().mainsVolts()).orElse(1.0);
+            double mains = ReadingSets.mainsRatio(now, stage.sheet());
             checks.add(now.last(ReadingKind.MAINS).map(reading -> new Check("Mains", Figures.volts(reading.value()),
                     Math.abs(mains - 1) < 0.02 ? "as on the sheet." : "the sheet says %s: readings are converted.".formatted(Figures.volts(stage.sheet().mainsVolts())), true))
                     .orElse(new Check("Mains", "not read", "Everything scales with it: type mains and the volts.", true)));

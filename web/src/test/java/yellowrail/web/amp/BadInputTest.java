@@ -134,11 +134,13 @@ class BadInputTest {
         fields.put("name", "Against all sense");
         String amp = Visitor.location(visitor.post("/amps", fields));
         String run = Visitor.location(visitor.post(amp + "/runs", Map.of("_csrf", fields.get("_csrf"))));
+        visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", "tick closed"));
         for (String line : List.of("V1 36", "plate 450", "V1 rk off 1", "V1 -1e9", "V1 1e9", "V1 0", "plate 0", "plate 1", "plate -4",
-                "plate 1e9", "vk 1e6", "vk -1", "screen 1e9", "V1 ig2 1e6mA", "mains 0", "bias 1e9", "on 1440", "plate 450", "V2 1e-9")) {
+                "plate 1e9", "vk 1e6", "vk -1", "screen 1e9", "V1 ig2 1e6mA", "mains 0", "bias 1e9", "on 1440", "plate 450", "V2 1e-9", "V1 36 V2 1e9 plate 452",
+                "V1 36 V2 36 plate 452 bias -40", "V1 1e9 V2 1 plate 1e9", "heater 1e9", "swing a V1 1e9 V2 0", "swing b V1 0 V2 0", "mains 1e9", "V1 36 V2 36 plate 452")) {
             HttpResponse<String> kept = visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", line, "confirmed", "true"));
             assertThat(kept.statusCode()).as(line).isEqualTo(302);
-            for (String page : List.of(run, run + "/compare", run + "/tubes/V1", "/", amp)) {
+            for (String page : List.of(run, run + "?at=measure", run + "?at=set&span=nonsense", run + "?at=power-up", run + "/compare", run + "/tubes/V1", "/", amp)) {
                 HttpResponse<String> shown = visitor.get(page);
                 assertThat(shown.statusCode()).as("%s after %s", page, line).isEqualTo(200);
                 assertThat(shown.body()).as("%s after %s", page, line).doesNotContain("NaN").doesNotContain("Infinity");
