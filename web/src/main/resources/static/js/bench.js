@@ -50,7 +50,10 @@ document.body.addEventListener("click", event => {
 
 // What was typed stays when the application cannot be reached, and that is said.
 for (const failure of ["htmx:sendError", "htmx:responseError"]) {
-  document.body.addEventListener(failure, () => {
+  document.body.addEventListener(failure, event => {
+    if (/\/display$/.test(event.detail.requestConfig?.path ?? "")) {
+      return;
+    }
     const form = document.querySelector("form.line");
     let note = document.getElementById("not-stored");
     if (form && !note) {

@@ -20,6 +20,9 @@ const actions = {
   ",": () => nudge(-1),
   ".": () => nudge(1),
   w: () => press("#wait-minute"),
+  e: () => press("#swap"),
+  l: () => { const say = find(".say-it"); if (say) { say.open = true; find("#said").focus(); } return Boolean(say); },
+  f: () => { find("#probe-V1")?.focus(); return Boolean(find("#probe-V1")); },
   x: () => press("#close button"),
   b: () => press(".brand"),
 };
@@ -33,9 +36,9 @@ document.addEventListener("keydown", event => {
     if (event.key === "Escape") {
       field.blur();
     }
-    if (event.key === "?" && field.id === "line" && !field.value) {
+    if ((event.key === "?" || event.key === "/") && field.id === "line" && !field.value) {
       event.preventDefault();
-      actions["?"]();
+      actions[event.key]();
     }
     return;
   }
@@ -68,10 +71,12 @@ function across() {
   }
   const verdict = find(".sentence");
   const watch = move?.dataset.watch;
+  const display = find("#display");
+  const onIt = display && display.dataset.where === move?.dataset.point;
   dialog.querySelector(".across-what").textContent = watch ? `turn until ${move.dataset.point} reads` : "";
   dialog.querySelector(".across-figure").textContent = watch || move?.textContent || verdict?.textContent || "";
   dialog.querySelector(".across-figure").classList.toggle("words", !watch);
-  dialog.querySelector(".across-now").textContent = watch ? `now ${find("#display")?.dataset.reading ?? move.dataset.now}` : "";
+  dialog.querySelector(".across-now").textContent = watch ? `now ${onIt ? display.dataset.reading : move.dataset.now}` : "";
   if (!dialog.open) {
     dialog.showModal();
   }

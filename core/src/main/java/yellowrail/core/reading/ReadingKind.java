@@ -5,7 +5,7 @@ import yellowrail.core.quantity.Unit;
 /** What a line of the log is about. */
 public enum ReadingKind {
 
-    SENSE_VOLTS("current, as volts", Unit.VOLT),
+    SENSE_VOLTS("current", Unit.VOLT),
     SENSE_AMPS("current", Unit.MILLIAMP),
     PLATE("plate voltage", Unit.VOLT),
     PLATE_UNLOADED("plate voltage, tubes pulled", Unit.VOLT),

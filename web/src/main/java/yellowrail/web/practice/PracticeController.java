@@ -39,14 +39,15 @@ class PracticeController {
     record Try(long runId, String name, String begun, String result) {
     }
 
+    /** @param seed which amps to begin with; blank for ones by chance */
     @GetMapping("/practice")
-    ModelAndView page() {
+    ModelAndView page(@RequestParam(defaultValue = "") String seed) {
         List<Try> tries = practice.tries().stream().map(row -> new Try(row.runId(), name(Exercise.valueOf(row.exercise())),
                 DAY.format(row.lookedAt().atZoneSameInstant(clock.getZone())),
                 row.marking() == null ? "" : practice.json().read(row.marking(), Marking.class).passed() ? "passed" : "not passed")).toList();
         return new ModelAndView("practice/page").addObject("rail", Rail.plain("Practice")).addObject("tries", tries)
                 .addObject("exercises", Stream.of(Exercise.values()).filter(exercise -> exercise != Exercise.NOTHING_WRONG).map(Exercise::ordinal).toList())
-                .addObject("scpi", meter.address());
+                .addObject("seed", seed.matches("\\d{1,9}") ? seed : "").addObject("scpi", meter.address());
     }
 
     private static String name(Exercise exercise) {
@@ -121,6 +122,6 @@ class PracticeController {
         if (done.changed() && response != null) {
             response.setHeader("HX-Trigger", "bench-changed");
         }
-        return new ModelAndView(view).addObject("bench", PracticeView.of(done, done.marking(practice.json()).orElse(null), meter.address()));
+        return new ModelAndView(view).addObject("bench", PracticeView.of(done, done.marking(practice.json()).orElse(null)));
     }
 }

@@ -16,7 +16,7 @@ import yellowrail.core.reading.ReadingKind;
 
 /** The practice bench as it is shown. */
 record PracticeView(long runId, boolean on, String reading, String where, String clock, List<Probe> probes, List<Knob> knobs, List<String> plates, String says,
-                    List<Diagnosis> diagnoses, Marking marking, String scpi) {
+                    List<Diagnosis> diagnoses, Marking marking) {
 
     private static final double GLOWS = 8;
 
@@ -32,7 +32,7 @@ record PracticeView(long runId, boolean on, String reading, String where, String
     record Diagnosis(String value, String text) {
     }
 
-    static PracticeView of(PracticeService.Done done, Marking marking, String scpi) {
+    static PracticeView of(PracticeService.Done done, Marking marking) {
         Bench bench = done.bench();
         BenchState state = bench.state();
         List<Knob> knobs = IntStream.range(0, state.pots().size()).mapToObj(i -> new Knob(i, bench.sheet().pots().get(i).name(), (int) Math.round(100 * state.pots().get(i)))).toList();
@@ -49,7 +49,7 @@ record PracticeView(long runId, boolean on, String reading, String where, String
                 String.format(Locale.ROOT, "%d:%02d", (long) state.seconds() / 60, (long) state.seconds() % 60),
                 bench.probes().stream().map(probe -> new Probe(probe, probe.equals(state.probe()))).toList(), knobs, plates, done.says(),
                 Stream.of(Exercise.values()).map(exercise -> new Diagnosis(exercise.name(), exercise.fault())).sorted((one, other) -> one.text().compareTo(other.text())).toList(),
-                marking, scpi);
+                marking);
     }
 
     private static String shown(Entry entry) {
