@@ -45,6 +45,19 @@ public final class Visitor {
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
+    /** Sends a file with the fields beside it, as the form on a page does. */
+    public HttpResponse<String> upload(String path, String page, String name, String content, Map<String, String> fields) {
+        String boundary = "----yellow-rail-test";
+        Map<String, String> all = new LinkedHashMap<>(fields);
+        all.put("_csrf", form(page, path).get("_csrf"));
+        StringBuilder body = new StringBuilder();
+        all.forEach((field, value) -> body.append("--").append(boundary).append("\r\nContent-Disposition: form-data; name=\"").append(field).append("\"\r\n\r\n").append(value).append("\r\n"));
+        body.append("--").append(boundary).append("\r\nContent-Disposition: form-data; name=\"file\"; filename=\"").append(name)
+                .append("\"\r\nContent-Type: text/csv\r\n\r\n").append(content).append("\r\n--").append(boundary).append("--\r\n");
+        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html").header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                .POST(HttpRequest.BodyPublishers.ofString(body.toString())));
+    }
+
     /** The fields of the form on a page that posts to {@code action}, as they stand. */
     public Map<String, String> form(String page, String action) {
         String html = get(page).body();

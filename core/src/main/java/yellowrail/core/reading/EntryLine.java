@@ -87,7 +87,7 @@ public final class EntryLine {
             throw new BadEntryException("The line holds characters that cannot be shown. Type a reading, such as %s.".formatted(meaning.example()));
         }
         boolean keepsSemicolons = typed.matches("(?is)(note|mark)\\b.*");
-        return keepsSemicolons ? List.of(wordsToTheEnd(typed).orElseThrow()) : swing(typed).orElseGet(() -> readings(typed));
+        return keepsSemicolons ? List.of(wordsToTheEnd(typed).orElseThrow()) : readings(typed);
     }
 
     /** The currents at one stop of the balance pot: they say nothing about the idle and are kept apart from it. */
@@ -171,9 +171,9 @@ public final class EntryLine {
     private List<Entry> readings(String typed) {
         List<Entry> entries = new ArrayList<>();
         for (String part : typed.split(";")) {
-            Optional<Entry> words = wordsToTheEnd(part.strip());
-            if (words.isPresent()) {
-                entries.add(words.get());
+            Optional<List<Entry>> said = wordsToTheEnd(part.strip()).map(List::of).or(() -> swing(part.strip()));
+            if (said.isPresent()) {
+                entries.addAll(said.get());
                 continue;
             }
             List<String> tokens = Tokens.of(part, sheet);
