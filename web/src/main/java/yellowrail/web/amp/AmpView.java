@@ -6,6 +6,7 @@ import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.MeterAccuracy;
+import yellowrail.core.amp.Supply;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeCatalogue;
@@ -45,10 +46,28 @@ record AmpView(long id, int version, String what, List<Fact> facts, List<String>
                 + (sheet.screen().stopperOhms().isPresent() ? "; stopper " + Figures.ohms(sheet.screen().stopperOhms().getAsDouble()) : "")));
         facts.add(new Fact("Meter", meter(sheet.meter(), sheet.current().shows())));
         facts.add(new Fact("Mains", "set at " + Figures.volts(sheet.mainsVolts()) + "; settles in " + Figures.plain(sheet.settleMinutes()) + " min"));
+        facts.add(new Fact("Supply", supply(sheet.supply())));
+        if (sheet.meterLink().isSet()) {
+            facts.add(new Fact("Network meter", sheet.meterLink().toString()));
+        }
         List<String> pots = sheet.pots().stream().map(pot -> pot.name() + ": " + pot.action().inWords()
                 + (pot.acts().isBlank() ? "" : " (" + pot.acts() + ")") + "; hotter " + pot.hotter().inWords()
                 + (pot.verified() ? ", verified" : ", not verified")).toList();
         return new AmpView(amp.id(), amp.version(), sheet.inWords(), facts, pots, sheet.quirks(), sheet.notes(), StageDrawing.of(sheet));
+    }
+
+    /** What is known of the supply; a first amp knows nothing of it. */
+    private static String supply(Supply supply) {
+        List<String> known = new ArrayList<>();
+        known.add("rectifier " + supply.rectifier().inWords());
+        if (supply.standby()) {
+            known.add("standby switch");
+        }
+        supply.secondaryVolts().ifPresent(volts -> known.add("plate winding " + Figures.in(Unit.VOLT, volts) + " AC"));
+        supply.capacitorVolts().ifPresent(volts -> known.add("first capacitor " + Figures.in(Unit.VOLT, volts)));
+        supply.otherAmps().ifPresent(amps -> known.add(Figures.in(Unit.MILLIAMP, amps) + " of other current"));
+        supply.mostAmps().ifPresent(amps -> known.add("rated " + Figures.in(Unit.MILLIAMP, amps)));
+        return String.join("; ", known);
     }
 
     private static String current(CurrentSense sense) {

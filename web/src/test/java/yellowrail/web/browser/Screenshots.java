@@ -18,34 +18,63 @@ class Screenshots {
     void take() {
         try (Chromium chromium = new Chromium()) {
             laptop(chromium, "/", "bench", ColorScheme.LIGHT);
-            laptop(chromium, "/", "bench-dim", ColorScheme.DARK);
             phone(chromium, "/", "bench-phone", ColorScheme.LIGHT);
             laptop(chromium, "/amps/3", "amp-sheet", ColorScheme.LIGHT);
             phone(chromium, "/amps/3", "amp-sheet-phone-dim", ColorScheme.DARK);
             laptop(chromium, "/amps/new", "amp-form", ColorScheme.LIGHT);
-            phone(chromium, "/amps/new", "amp-form-phone-dim", ColorScheme.DARK);
-            laptop(chromium, "/runs/1", "run", ColorScheme.LIGHT);
-            laptop(chromium, "/runs/5", "run-dim", ColorScheme.DARK);
-            phone(chromium, "/runs/2", "run-phone", ColorScheme.LIGHT);
-            phone(chromium, "/runs/5", "run-phone-dim", ColorScheme.DARK);
+            laptop(chromium, "/runs/1?at=measure", "run", ColorScheme.LIGHT);
+            laptop(chromium, "/runs/5?at=measure", "run-dim", ColorScheme.DARK);
+            phone(chromium, "/runs/2?at=measure", "run-phone", ColorScheme.LIGHT);
+            phone(chromium, "/runs/5?at=set", "run-phone-dim", ColorScheme.DARK);
             laptop(chromium, "/runs/1/compare", "compare", ColorScheme.LIGHT);
             laptop(chromium, "/tubes", "tube-types-dim", ColorScheme.DARK);
             Page page = chromium.laptop(url);
-            page.navigate("/runs/4");
+            page.navigate("/runs/4?at=measure");
             page.click(".open-verdict");
             page.waitForSelector("dialog[open] table");
             save(page, "arithmetic");
+            laptop(chromium, "/runs/1?at=set", "set", ColorScheme.LIGHT);
+            laptop(chromium, "/runs/1?at=power-up", "power-up", ColorScheme.LIGHT);
+            laptop(chromium, "/runs/7?at=make-safe", "make-safe", ColorScheme.LIGHT);
             question(chromium);
+            across(chromium);
+            practice(chromium.page(url, 1280, 800, ColorScheme.LIGHT), "practice");
+            practice(chromium.page(url, 390, 844, ColorScheme.DARK), "practice-phone-dim");
         }
     }
 
     private void question(Chromium chromium) {
         Page page = chromium.laptop(url);
-        page.navigate("/runs/7");
+        page.navigate("/runs/7?at=measure");
         page.locator("#line").fill("V2 41V");
         page.keyboard().press("Enter");
         page.waitForSelector(".question");
         save(page, "question");
+    }
+
+    private void across(Chromium chromium) {
+        Page page = chromium.page(url, 1280, 800, ColorScheme.DARK);
+        page.navigate("/runs/1?at=set");
+        page.locator("[data-across]").click();
+        page.waitForTimeout(300);
+        save(page, "across-dim");
+    }
+
+    /** A healthy practice amp, warm and read once. */
+    private void practice(Page page, String name) {
+        page.navigate("/practice?seed=5");
+        page.locator("text=First time").click();
+        page.waitForURL("**/runs/*");
+        page.navigate(page.url() + "?at=make-safe");
+        page.locator("[data-item=closed]").click();
+        page.waitForTimeout(300);
+        page.navigate(page.url().replace("make-safe", "set"));
+        for (String button : new String[]{"#bench-power", "#wait-ten", "#probe-mains", "#probe-V2", "#probe-plate", "#probe-bias", "#probe-V1"}) {
+            page.locator(button).click();
+            page.waitForTimeout(500);
+        }
+        page.evaluate("window.scrollTo(0, 0)");
+        save(page, name);
     }
 
     private void laptop(Chromium chromium, String path, String name, ColorScheme scheme) {

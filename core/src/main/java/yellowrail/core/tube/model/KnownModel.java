@@ -16,9 +16,9 @@ public record KnownModel(String type, PentodeModel model, int points, double pla
     /** Fewer points than this leave the model to guess between them. */
     private static final int ENOUGH = 3;
 
-    /** How far to trust it, in a sentence. */
+    /** How far to trust it, in a few words. */
     public String inWords() {
-        return "%s model fitted to %d published point%s, plate current within %.1f %% there%s; single tubes scatter by more.".formatted(type, points,
-                points == 1 ? "" : "s", 100 * plateError, points < ENOUGH ? " (too few to trust it elsewhere)" : "");
+        return "%d published point%s, plate current within %.1f %% there, screen within %.0f %%%s".formatted(points, points == 1 ? "" : "s", 100 * plateError,
+                100 * screenError, points < ENOUGH ? "; too few to trust it elsewhere" : "");
     }
 }
