@@ -24,3 +24,7 @@ CREATE TABLE practice (
     said      text        NOT NULL DEFAULT '',
     marking   jsonb
 );
+
+-- Few readings are struck: an index of those alone, instead of one that holds every reading's nothing.
+ALTER TABLE reading DROP CONSTRAINT reading_strikes_key;
+CREATE UNIQUE INDEX reading_struck_once ON reading (strikes) WHERE strikes IS NOT NULL;

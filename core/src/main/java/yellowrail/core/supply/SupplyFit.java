@@ -1,7 +1,6 @@
 package yellowrail.core.supply;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import yellowrail.core.quantity.Figures;
@@ -32,6 +31,10 @@ public final class SupplyFit {
     private static final double OUT_RATIO = 0.008;
     private static final double OUT_UNLOADED = 0.05;
     private static final int ENOUGH_TO_NAME = 4;
+    /** A point with less than this to share its leverage with is the only one to show the slope. */
+    private static final double ALONE = 1e-3;
+    /** Where more than one in so many would be left out, the readings make no line at all. */
+    private static final int MOST_OUT = 3;
 
     private final List<SupplyPoint> points;
     private final double guessedOhms;
@@ -54,7 +57,7 @@ public final class SupplyFit {
     public SupplyLine fit() {
         List<SupplyPoint> used = new ArrayList<>(points);
         List<SupplyPoint> outliers = new ArrayList<>();
-        while (used.size() >= ENOUGH_TO_NAME) {
+        while (used.size() >= ENOUGH_TO_NAME && showsSlope(used) && outliers.size() <= points.size() / MOST_OUT) {
             Optional<SupplyPoint> worst = worst(used);
             if (worst.isEmpty()) {
                 break;
@@ -84,23 +87,39 @@ public final class SupplyFit {
                 "guessed: %s ohm %s%s".formatted(Figures.fixed(guessedOhms, 0), guessedFrom, why));
     }
 
-    /** The point that the others contradict most, if one is contradicted enough. */
-    private Optional<SupplyPoint> worst(List<SupplyPoint> used) {
-        record Away(SupplyPoint point, double excess) {
-        }
-        List<Away> away = new ArrayList<>();
+    /**
+     * The point that the others contradict most, if one is contradicted enough. What the others say is had without a fit of
+     * its own for each: with the leverage {@code h} of a point, its distance from the line of the others is its residual over
+     * {@code 1 - h}. Source: the deletion formulas of linear regression (Cook and Weisberg, 1982).
+     */
+    private static Optional<SupplyPoint> worst(List<SupplyPoint> used) {
+        SupplyLine line = leastSquares(used);
+        double squares = squares(used, line);
+        double widened = widen(used, line.source(), line.resistance());
+        SupplyPoint worst = null;
+        double most = 1;
         for (SupplyPoint point : used) {
-            List<SupplyPoint> others = new ArrayList<>(used);
-            others.remove(point);
-            if (showsSlope(others)) {
-                SupplyLine line = leastSquares(others);
-                double distance = Math.abs(point.volts() - line.voltsAt(point.amps(), point.mainsRatio()));
-                double sigma = Math.hypot(sigma(point, used), line.plusMinusAt(point.amps(), point.mainsRatio()) / 2);
-                double allowed = Math.max(OUT_SIGMAS * sigma, point.volts() * (point.unloaded() ? OUT_UNLOADED : OUT_RATIO));
-                away.add(new Away(point, distance / allowed));
+            double sigma = sigma(point, used);
+            double mainsPart = point.mainsRatio() * point.mainsRatio() * line.covariance().source();
+            double ampsPart = point.amps() * point.amps() * line.covariance().resistance();
+            double leverage = (mainsPart + ampsPart - 2 * point.mainsRatio() * point.amps() * line.covariance().both()) / widened / (sigma * sigma);
+            double residual = point.volts() - line.voltsAt(point.amps(), point.mainsRatio());
+            double without = squares - residual * residual / (sigma * sigma) / (1 - leverage);
+            double scatter = Math.max(1, without / (used.size() - 3));
+            double predicted = sigma * Math.sqrt(1 + scatter * leverage / (1 - leverage));
+            double allowed = Math.max(OUT_SIGMAS * predicted, point.volts() * (point.unloaded() ? OUT_UNLOADED : OUT_RATIO));
+            double excess = Math.abs(residual) / (1 - leverage) / allowed;
+            if (1 - leverage > ALONE && excess > most) {
+                most = excess;
+                worst = point;
             }
         }
-        return away.stream().max(Comparator.comparingDouble(Away::excess)).filter(most -> most.excess() > 1).map(Away::point);
+        return Optional.ofNullable(worst);
+    }
+
+    private static double squares(List<SupplyPoint> used, SupplyLine line) {
+        return used.stream().mapToDouble(point -> (point.volts() - line.voltsAt(point.amps(), point.mainsRatio())) / sigma(point, used))
+                .map(residual -> residual * residual).sum();
     }
 
     private static double sigma(SupplyPoint point, List<SupplyPoint> all) {

@@ -28,6 +28,7 @@ import yellowrail.core.reading.MeterLog;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Plausibility;
 import yellowrail.core.reading.Question;
+import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.reading.SheetCorrection;
 import yellowrail.core.station.RunProgress;
@@ -45,6 +46,8 @@ public class RunService {
 
     /** Readings that the map and the pages follow one by one; older ones count through the last of each kind. */
     static final int RECENT = 200;
+    /** Readings that a mistake is recognised from. */
+    private static final int LOOKED_BACK = 60;
     private static final int LONGEST_NAME = 40;
     private static final Pattern TICK = Pattern.compile("(?is)tick\\s+([\\w-]+)\\s*(?:;\\s*(.*))?");
     /** What can be read without a lead inside the chassis, or with the power off. */
@@ -185,8 +188,9 @@ public class RunService {
 
     /** The first of the entries that cannot be meant, or tells of a mistake; each is held against the log and the entries before it. */
     private Optional<EntryOutcome> question(long runId, AmpSheet sheet, List<Entry> entries, String typed, OffsetDateTime taken) {
-        RunLog log = log(runId);
-        Situation situation = new Situation(stage(sheet), log.now(), log.readings(), taken.toInstant());
+        List<Reading> recent = new ArrayList<>(mapper.newest(runId, Long.MAX_VALUE, LOOKED_BACK).stream().filter(row -> !row.struck()).map(ReadingRow::reading).toList());
+        Collections.reverse(recent);
+        Situation situation = new Situation(stage(sheet), moment(runId, Long.MAX_VALUE), recent, taken.toInstant());
         for (int i = 0; i < entries.size(); i++) {
             Optional<Question> question = question(entries.get(i), situation);
             if (question.isPresent()) {

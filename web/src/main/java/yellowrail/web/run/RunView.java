@@ -54,8 +54,9 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
         Moment now = log.now();
         List<TubeIdle> tubes = stage.at(now);
         StageSummary summary = new StageSummary(stage, tubes);
-        List<Track> tracks = Track.of(stage, log.before(), readings);
-        Optional<NextMove> move = new MoveFinder(stage, new ReadingSets(stage, log.before(), readings)).find();
+        StationView station = StationView.of(at, stage, progress, now, clock.getZone());
+        List<Track> tracks = station.drawn() ? Track.of(stage, log.before(), readings) : List.of();
+        Optional<NextMove> move = station.drawn() ? new MoveFinder(stage, new ReadingSets(stage, log.before(), readings)).find() : Optional.empty();
         double mains = ReadingSets.mainsRatio(now, sheet);
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
         Collections.reverse(newestFirst);
@@ -65,7 +66,7 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
                 SideBalance.of(sheet, tubes).stream().map(RunView::balance).toList(),
                 MapView.of(move.map(found -> OperatingMap.of(stage, tracks, found)).orElseGet(() -> OperatingMap.of(stage, tracks)), sheet),
                 newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock)).toList(), log.total() > LOG_LINES,
-                hint(stage), String.valueOf(log.total()), StationView.of(at, stage, progress, now, clock.getZone()),
+                hint(stage), String.valueOf(log.total()), station,
                 move.map(found -> MoveView.of(found, stage, tubes, mains, span)).orElse(null),
                 SwingTest.of(sheet, now).map(SwingTest::words).orElse(""),
                 sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE) || now.last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new)).isPresent(),

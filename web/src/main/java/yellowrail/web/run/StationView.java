@@ -43,6 +43,11 @@ record StationView(String token, String name, int number, StationGuide guide, Li
     record Check(String what, String verdict, String words, boolean good) {
     }
 
+    /** Whether plan, map and next move are shown. */
+    public boolean drawn() {
+        return figures && !gated;
+    }
+
     static StationView of(Station station, StageIdle stage, RunProgress progress, Moment now, ZoneId zone) {
         AmpSheet sheet = stage.sheet();
         boolean live = station.compareTo(Station.MEASURE) >= 0 && station != Station.CLOSE;
