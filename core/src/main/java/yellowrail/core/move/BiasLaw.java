@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 
 /**
  * How a tube's current follows its grid along the supply line: {@code Ik^(2/3) = a + b Vg}, the three-halves law, in which
- * the falling plate voltage is already contained. Source: Child's law for the cathode current of a tetrode, used only
+ * the falling plate voltage is already contained. Source: the space-charge law for the cathode current of a tetrode, used only
  * between and a little beyond measured points.
  *
  * @param a A^(2/3)

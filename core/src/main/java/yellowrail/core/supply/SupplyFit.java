@@ -90,7 +90,7 @@ public final class SupplyFit {
     /**
      * The point that the others contradict most, if one is contradicted enough. What the others say is had without a fit of
      * its own for each: with the leverage {@code h} of a point, its distance from the line of the others is its residual over
-     * {@code 1 - h}. Source: the deletion formulas of linear regression (Cook and Weisberg, 1982).
+     * {@code 1 - h}. Source: the deletion formulas of linear regression.
      */
     private static Optional<SupplyPoint> worst(List<SupplyPoint> used) {
         SupplyLine line = leastSquares(used);

@@ -102,6 +102,7 @@ class WholeRunTest {
             keys.press("p");
             assertThat(page.locator("#bench-power")).containsText("Switch off");
             keys.press("w");
+            assertThat(page.locator("#display")).containsText("bench time 1:");
             assertThat(page.locator(".log .typed")).containsText(new String[]{"on"});
             place(keys, page, "mains");
             assertThat(page.locator(".checks")).containsText("the sheet says 120.0 V");

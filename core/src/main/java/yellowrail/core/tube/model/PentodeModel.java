@@ -9,7 +9,7 @@ package yellowrail.core.tube.model;
  * Ig2 = E1^EX / KG2 + F (2 E1^EX / KG1) (pi/2 - atan(Va / KVB))
  * </pre>
  *
- * Source: the published pentode form of N. Koren (1996), extended by the factor {@code 1 + Va/VA}, without which knee and
+ * Source: a pentode form published in 1996, extended by the factor {@code 1 + Va/VA}, without which knee and
  * plate resistance cannot both be right, and by a screen current that follows the plate's, since the published screen
  * formula gives none at a class-AB idle. Valid for {@code Va, Vg2 > 0} and {@code Vg1 <= 0}; beyond the grid-current edge
  * it says nothing. One type's tubes scatter around it by more than its own error.

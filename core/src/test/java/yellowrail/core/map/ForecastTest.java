@@ -1,0 +1,68 @@
+package yellowrail.core.map;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import yellowrail.core.Amps;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.move.Landing;
+import yellowrail.core.move.MoveFinder;
+import yellowrail.core.move.NextMove;
+import yellowrail.core.reading.Moment;
+import yellowrail.core.reading.Reading;
+import yellowrail.core.supply.ReadingSets;
+
+class ForecastTest {
+
+    private static final AmpSheet PAIR = Amps.pair();
+
+    private static OperatingMap map(String... lines) {
+        var stage = Amps.stage(PAIR);
+        List<Reading> readings = Amps.readings(PAIR, lines);
+        NextMove move = new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), readings)).find().orElseThrow();
+        return OperatingMap.of(stage, Track.of(stage, new Moment(List.of()), readings), move);
+    }
+
+    /** At any voltage of the line the rail gives what both tubes draw: it passes through what was read and what will be. */
+    @Test
+    void theSupplyLinePassesThroughTheReadingsAndTheLanding() {
+        OperatingMap map = map("V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5");
+        Point from = map.forecast().line().get(0);
+        Point to = map.forecast().line().get(1);
+        double slope = (to.amps() - from.amps()) / (to.volts() - from.volts());
+        Point read = map.tracks().get(0).last();
+        assertThat(from.amps() + slope * (read.volts() - from.volts())).isCloseTo(read.amps(), within(1e-4));
+        Point landing = map.forecast().landings().get(0);
+        assertThat(from.amps() + slope * (landing.volts() - from.volts())).isCloseTo(landing.amps(), within(1e-4));
+        assertThat(to.amps()).isGreaterThanOrEqualTo(-1e-12);
+        assertThat(map.forecast().landings()).as("two alike land in one place").hasSize(1);
+    }
+
+    @Test
+    void theMapReachesToTheLandingAndToEachTubeThatLandsElsewhere() {
+        OperatingMap map = map("V1 10 V2 14 plate 480", "V1 12 V2 17 plate 477");
+        assertThat(map.forecast().landings()).hasSize(2).allSatisfy(point -> {
+            assertThat(point.volts()).isBetween(map.fromVolts(), map.toVolts());
+            assertThat(point.amps()).isLessThan(map.toAmps());
+        });
+        assertThat(OperatingMap.of(Amps.stage(PAIR), List.of()).forecast()).isEqualTo(Forecast.NONE);
+    }
+
+    @Test
+    void whatCannotBeReachedHasNoForecast() {
+        OperatingMap map = map("plate 300 unloaded", "V1 60 V2 60 plate 150");
+        assertThat(map.forecast()).isEqualTo(Forecast.NONE);
+    }
+
+    @Test
+    void theLandingIsWhatTheMoveSays() {
+        var stage = Amps.stage(PAIR);
+        List<Reading> readings = Amps.readings(PAIR, "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5");
+        Landing landing = new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), readings)).find().orElseThrow().landing().orElseThrow();
+        Point point = map("V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5").forecast().landings().get(0);
+        assertThat(point.amps()).isEqualTo(landing.tubes().get(0).plateAmps());
+        assertThat(point.volts()).isEqualTo(landing.tubes().get(0).plateVolts());
+    }
+}

@@ -1,0 +1,105 @@
+package yellowrail.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.Page;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import yellowrail.core.amp.AmpDefaults;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.web.RunningApplication;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.RunService;
+
+/** Every action of a run has a key. */
+@ExtendWith(RunningApplication.class)
+class KeysTest {
+
+    private static Chromium chromium;
+
+    private Page page;
+
+    @BeforeAll
+    static void open() {
+        chromium = new Chromium();
+    }
+
+    @AfterAll
+    static void close() {
+        chromium.close();
+    }
+
+    @BeforeEach
+    void aPairReadTwice() {
+        RunService runs = RunningApplication.bean(RunService.class);
+        long amp = RunningApplication.bean(AmpService.class).create(new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE,
+                TubeCatalogue.published().find("6L6GC").orElseThrow(), 2, false).sheet());
+        long run = runs.begin(amp).id();
+        for (String line : new String[]{"tick closed", "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5"}) {
+            runs.enter(run, line, "bench", true);
+        }
+        page = chromium.laptop(RunningApplication.url());
+        page.navigate("/runs/" + run + "?at=set");
+        assertThat(page.locator("#line")).isFocused();
+    }
+
+    private void key(String key) {
+        page.keyboard().press(key);
+    }
+
+    @Test
+    void theListOpensWithAQuestionMarkAlsoFromTheEmptyLine() {
+        key("?");
+        assertThat(page.locator("#keys[open]")).containsText("across the bench");
+        assertThat(page.locator("#line")).hasValue("");
+        key("Escape");
+        assertThat(page.locator("#keys[open]")).hasCount(0);
+        page.locator("#line").fill("note why");
+        key("?");
+        assertThat(page.locator("#line")).hasValue("note why?");
+    }
+
+    @Test
+    void acrossTheBenchThereIsTheOneFigureToWatch() {
+        key("Escape");
+        key("a");
+        assertThat(page.locator("#across .across-figure")).containsText(" mV");
+        assertThat(page.locator("#across .across-what")).containsText("turn until V1 reads");
+        assertThat(page.locator("#across .across-now")).hasText("now 35.0 mV");
+        double height = ((Number) page.evaluate("document.querySelector('.across-figure').getBoundingClientRect().height")).doubleValue();
+        assertTrue(height > 200, "letters as tall as the screen allows, were " + height);
+    }
+
+    @Test
+    void undoArithmeticAndBeforeAndAfterHaveTheirKeys() {
+        key("Escape");
+        key("u");
+        assertThat(page.locator(".log .struck")).hasCount(1);
+        assertThat(page.locator("#line")).isFocused();
+        key("Escape");
+        key("o");
+        assertThat(page.locator("#opened[open]")).containsText("Ik = V / R");
+        key("Escape");
+        key("c");
+        page.waitForURL("**/compare");
+        key("4");
+        assertThat(page.locator(".rail li.here a span")).hasText("power up");
+        key("b");
+        assertThat(page).hasURL(RunningApplication.url() + "/");
+    }
+
+    @Test
+    void theNextMoveIsSpokenByTheBrowser() {
+        page.evaluate("() => { window.heard = []; speechSynthesis.speak = said => window.heard.push(said.text); }");
+        key("Escape");
+        key("v");
+        String heard = (String) page.evaluate("window.heard.join()");
+        assertTrue(heard.contains("until V1 reads 44") && heard.contains("millivolts") && heard.contains("volts"), heard);
+    }
+}
