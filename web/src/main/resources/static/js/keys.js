@@ -90,7 +90,7 @@ function speak() {
     return false;
   }
   speechSynthesis.cancel();
-  speechSynthesis.speak(new SpeechSynthesisUtterance(words.replaceAll(" mV", " millivolts").replaceAll(" mA", " milliamps").replaceAll(" V", " volts")));
+  speechSynthesis.speak(new SpeechSynthesisUtterance(words.replace(/ mV\b/g, " millivolts").replace(/ mA\b/g, " milliamps").replace(/ V\b/g, " volts")));
   return true;
 }
 

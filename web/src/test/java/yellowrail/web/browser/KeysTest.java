@@ -82,6 +82,7 @@ class KeysTest {
         key("u");
         assertThat(page.locator(".log .struck")).hasCount(1);
         assertThat(page.locator("#line")).isFocused();
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling")).hasCount(0);
         key("Escape");
         key("o");
         assertThat(page.locator("#opened[open]")).containsText("Ik = V / R");
@@ -90,6 +91,8 @@ class KeysTest {
         page.waitForURL("**/compare");
         key("4");
         assertThat(page.locator(".rail li.here a span")).hasText("power up");
+        assertThat(page.locator("#line")).isFocused();
+        key("Escape");
         key("b");
         assertThat(page).hasURL(RunningApplication.url() + "/");
     }

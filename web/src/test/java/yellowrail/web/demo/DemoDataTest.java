@@ -30,7 +30,7 @@ class DemoDataTest {
         AmpService amps = RunningApplication.bean(AmpService.class);
         new DemoData(amps, RunningApplication.bean(RunService.class), RunningApplication.bean(TubeService.class),
                 RunningApplication.bean(StationService.class), Clock.systemDefaultZone()).fill();
-        byName = amps.all().stream().collect(Collectors.toMap(amp -> amp.sheet().name(), Function.identity(), (one, other) -> other));
+        byName = amps.all().stream().filter(amp -> !amp.sheet().name().isBlank()).collect(Collectors.toMap(amp -> amp.sheet().name(), Function.identity(), (one, other) -> other));
     }
 
     private static String run(String name) {
