@@ -14,6 +14,7 @@ import yellowrail.core.balance.SwingTest;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.idle.Verdict;
 import yellowrail.core.idle.WarmUp;
 import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Track;
@@ -56,7 +57,9 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
         StageSummary summary = new StageSummary(stage, tubes);
         StationView station = StationView.of(at, stage, progress, now, clock.getZone());
         List<Track> tracks = station.drawn() ? Track.of(stage, log.before(), readings) : List.of();
-        Optional<NextMove> move = station.drawn() ? new MoveFinder(stage, new ReadingSets(stage, log.before(), readings)).find() : Optional.empty();
+        Optional<NextMove> computed = station.drawn() ? new MoveFinder(stage, new ReadingSets(stage, log.before(), readings)).find() : Optional.empty();
+        // The move rests on the last whole setting; a newer reading that speaks against "set" silences it until the rest is read.
+        Optional<NextMove> move = computed.filter(each -> each.kind() != NextMove.Kind.STAY || summary.worst().judgement().verdict() == Verdict.IN_WINDOW);
         double mains = ReadingSets.mainsRatio(now, sheet);
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
         Collections.reverse(newestFirst);
