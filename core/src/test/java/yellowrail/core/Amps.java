@@ -48,30 +48,23 @@ public final class Amps {
     }
 
     public static AmpSheet with(AmpSheet s, CurrentSense current) {
-        return new AmpSheet(s.name(), s.notes(), s.quirks(), s.topology(), s.tubeType(), s.ratingSystem(), s.ownPlateWatts(),
-                s.sockets(), s.bias(), s.pots(), current, s.plate(), s.screen(), AmpDefaults.meter(current.shows()),
-                s.mainsVolts(), s.settleMinutes(), s.target());
+        return s.with(current);
     }
 
     public static AmpSheet with(AmpSheet s, List<Socket> sockets) {
-        return new AmpSheet(s.name(), s.notes(), s.quirks(), s.topology(), s.tubeType(), s.ratingSystem(), s.ownPlateWatts(),
-                sockets, s.bias(), s.pots(), s.current(), s.plate(), s.screen(), s.meter(), s.mainsVolts(), s.settleMinutes(), s.target());
+        return s.withSockets(sockets);
     }
 
     public static AmpSheet with(AmpSheet s, PlateSense plate) {
-        return new AmpSheet(s.name(), s.notes(), s.quirks(), s.topology(), s.tubeType(), s.ratingSystem(), s.ownPlateWatts(),
-                s.sockets(), s.bias(), s.pots(), s.current(), plate, s.screen(), s.meter(), s.mainsVolts(), s.settleMinutes(), s.target());
+        return s.with(plate);
     }
 
     public static AmpSheet with(AmpSheet s, ScreenSense.Way way) {
-        ScreenSense screen = new ScreenSense(way, OptionalDouble.of(470), s.screen().connection(), OptionalDouble.empty());
-        return new AmpSheet(s.name(), s.notes(), s.quirks(), s.topology(), s.tubeType(), s.ratingSystem(), s.ownPlateWatts(),
-                s.sockets(), s.bias(), s.pots(), s.current(), s.plate(), screen, s.meter(), s.mainsVolts(), s.settleMinutes(), s.target());
+        return s.with(new ScreenSense(way, OptionalDouble.of(470), s.screen().connection(), OptionalDouble.empty()));
     }
 
     public static AmpSheet with(AmpSheet s, Target target) {
-        return new AmpSheet(s.name(), s.notes(), s.quirks(), s.topology(), s.tubeType(), s.ratingSystem(), s.ownPlateWatts(),
-                s.sockets(), s.bias(), s.pots(), s.current(), s.plate(), s.screen(), s.meter(), s.mainsVolts(), s.settleMinutes(), target);
+        return s.with(target);
     }
 
     public static StageIdle stage(AmpSheet sheet) {

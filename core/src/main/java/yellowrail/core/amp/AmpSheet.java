@@ -59,20 +59,50 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
 
     /** The same amp on another supply. */
     public AmpSheet with(Supply other) {
-        return new AmpSheet(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen,
-                meter, mainsVolts, settleMinutes, target, other, meterLink);
-    }
-
-    /** The same amp with other bias pots. */
-    public AmpSheet withPots(List<Pot> others) {
-        return new AmpSheet(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, others, current, plate, screen,
-                meter, mainsVolts, settleMinutes, target, supply, meterLink);
+        return copy(sockets, pots, current, plate, screen, meter, target, other, meterLink);
     }
 
     /** The same amp, its readings taken from another meter. */
     public AmpSheet with(MeterLink other) {
+        return copy(sockets, pots, current, plate, screen, meter, target, supply, other);
+    }
+
+    public AmpSheet with(Target other) {
+        return copy(sockets, pots, current, plate, screen, meter, other, supply, meterLink);
+    }
+
+    public AmpSheet with(ScreenSense other) {
+        return copy(sockets, pots, current, plate, other, meter, target, supply, meterLink);
+    }
+
+    public AmpSheet with(PlateSense other) {
+        return copy(sockets, pots, current, other, screen, meter, target, supply, meterLink);
+    }
+
+    /** The same amp with its current read another way, by a meter on the range for it. */
+    public AmpSheet with(CurrentSense other) {
+        return copy(sockets, pots, other, plate, screen, AmpDefaults.meter(other.shows()), target, supply, meterLink);
+    }
+
+    /** The same resistors and meter, read by another method. */
+    public AmpSheet with(CurrentMethod other) {
+        CurrentSense changed = new CurrentSense(other, current.ohms(), current.tolerance(), current.shows(), current.copperCold(),
+                current.copperHot(), current.otherAmps());
+        return copy(sockets, pots, changed, plate, screen, meter, target, supply, meterLink);
+    }
+
+    public AmpSheet withPots(List<Pot> others) {
+        return copy(sockets, others, current, plate, screen, meter, target, supply, meterLink);
+    }
+
+    public AmpSheet withSockets(List<Socket> others) {
+        return copy(others, pots, current, plate, screen, meter, target, supply, meterLink);
+    }
+
+    private AmpSheet copy(List<Socket> sockets, List<Pot> pots, CurrentSense current, PlateSense plate, ScreenSense screen, MeterAccuracy meter,
+                          Target target, Supply supply, MeterLink meterLink) {
         return new AmpSheet(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen,
-                meter, mainsVolts, settleMinutes, target, supply, other);
+                meter, mainsVolts, settleMinutes, target, supply, meterLink);
     }
 
     /** What it is in one line: {@code 2 × EL34 push-pull, fixed, adjustable}. */

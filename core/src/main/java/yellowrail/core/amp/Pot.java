@@ -39,5 +39,14 @@ public record Pot(String name, Action action, String acts, Turn hotter, boolean 
         public String inWords() {
             return inWords;
         }
+
+        /** The other way; not known stays not known. */
+        public Turn opposite() {
+            return switch (this) {
+                case CLOCKWISE -> ANTICLOCKWISE;
+                case ANTICLOCKWISE -> CLOCKWISE;
+                case UNKNOWN -> UNKNOWN;
+            };
+        }
     }
 }

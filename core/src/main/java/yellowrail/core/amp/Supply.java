@@ -22,6 +22,15 @@ public record Supply(Rectifier rectifier, boolean standby, OptionalDouble second
     public static final Supply UNKNOWN = new Supply(Rectifier.UNKNOWN, false, OptionalDouble.empty(), OptionalDouble.empty(),
             OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
 
+    /**
+     * What the plates stand at while nothing draws: the winding's peak at a mains ratio, V; empty where the winding's volts
+     * are not known, and with a tube rectifier, which does not get there before its load does.
+     */
+    public OptionalDouble peakVolts(double mainsRatio) {
+        return rectifier == Rectifier.TUBE || secondaryVolts.isEmpty() ? OptionalDouble.empty()
+                : OptionalDouble.of(Math.sqrt(2) * secondaryVolts.getAsDouble() * mainsRatio);
+    }
+
     /** The same with another current that is not the power tubes'. */
     public Supply withOther(double amps) {
         return new Supply(rectifier, standby, secondaryVolts, capacitorVolts, OptionalDouble.of(amps), mostAmps, resistorWatts, biasFeedOhms,

@@ -3,7 +3,6 @@ package yellowrail.core.mistake;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.stream.Stream;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
 
@@ -26,6 +25,6 @@ public final class Mistakes {
 
     /** @return the question the first matching rule raises; empty if none does */
     public static Optional<Question> question(Entry entry, Situation situation) {
-        return RULES.stream().flatMap(rule -> Stream.of(rule.apply(entry, situation))).flatMap(Optional::stream).findFirst();
+        return RULES.stream().flatMap(rule -> rule.apply(entry, situation).stream()).findFirst();
     }
 }

@@ -8,6 +8,7 @@ import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.supply.ReadingSets;
 
 /** Mistakes about plate voltage and mains. */
 final class PlateMistakes {
@@ -34,10 +35,8 @@ final class PlateMistakes {
         if (unloaded.isPresent()) {
             return OptionalDouble.of(unloaded.get().value());
         }
-        double mains = now.last(ReadingKind.MAINS).map(reading -> reading.value() / now.sheet().mainsVolts()).orElse(1.0);
-        boolean silicon = now.sheet().supply().rectifier() == Rectifier.SILICON;
-        return silicon && now.sheet().supply().secondaryVolts().isPresent()
-                ? OptionalDouble.of(Math.sqrt(2) * now.sheet().supply().secondaryVolts().getAsDouble() * mains) : OptionalDouble.empty();
+        return now.sheet().supply().rectifier() == Rectifier.SILICON
+                ? now.sheet().supply().peakVolts(ReadingSets.mainsRatio(now.before(), now.sheet())) : OptionalDouble.empty();
     }
 
     /** The mains moved while only some of the tubes had been read. */

@@ -34,10 +34,6 @@ final class PotMistakes {
         return entry.words().endsWith(" clockwise") ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE;
     }
 
-    private static Pot.Turn other(Pot.Turn turn) {
-        return turn == Pot.Turn.CLOCKWISE ? Pot.Turn.ANTICLOCKWISE : Pot.Turn.CLOCKWISE;
-    }
-
     /** New tubes are in, nothing has been read yet, and the pot goes toward hotter. */
     static Optional<Question> hotWayWithNewTubes(Entry entry, Situation now) {
         Optional<Pot> pot = turned(entry, now);
@@ -48,7 +44,7 @@ final class PotMistakes {
             return Optional.empty();
         }
         return Optional.of(now.ask(entry, "New tubes are in and nothing has been read since: %s is the hot way by the sheet. The coldest end first.".formatted(way(entry).inWords()),
-                List.of(List.of(Situation.words(ReadingKind.TURN, pot.get().name() + " " + other(way(entry)).inWords())))));
+                List.of(List.of(Situation.words(ReadingKind.TURN, pot.get().name() + " " + way(entry).opposite().inWords())))));
     }
 
     /** A tube that keeps rising while its neighbours stand still is about to be trimmed. */
@@ -145,6 +141,6 @@ final class PotMistakes {
         }
         return Optional.of(now.ask(entry, "%s was turned %s and the reading %s: the sheet has its direction the wrong way round.".formatted(pot.get().name(),
                 way(turn.get().entry()).inWords(), change > 0 ? "rose" : "fell"),
-                List.of(List.of(entry, Situation.words(ReadingKind.SHEET, "pot " + pot.get().name() + " " + other(pot.get().hotter()).inWords())))));
+                List.of(List.of(entry, Situation.words(ReadingKind.SHEET, "pot " + pot.get().name() + " " + pot.get().hotter().opposite().inWords())))));
     }
 }

@@ -24,6 +24,8 @@ final class BiasForecast {
     private final StageIdle stage;
     private final List<ReadingSet> sets;
     private final int tube;
+    private final Optional<BiasLaw> law;
+    private final Optional<PentodeModel> model;
 
     /**
      * @param volts grid to cathode, V
@@ -36,10 +38,12 @@ final class BiasForecast {
         this.stage = stage;
         this.sets = sets;
         this.tube = group.get(0);
+        this.law = BiasLaw.through(pairs());
+        this.model = throughNewest();
     }
 
     /** The measured pairs of grid volts and cathode current, newest settings only. */
-    List<BiasLaw.Pair> pairs() {
+    private List<BiasLaw.Pair> pairs() {
         List<BiasLaw.Pair> pairs = new ArrayList<>();
         for (ReadingSet set : sets.subList(Math.max(0, sets.size() - NEWEST), sets.size())) {
             grid(set).ifPresent(grid -> pairs.add(new BiasLaw.Pair(grid, set.cathode(tube))));
@@ -52,21 +56,21 @@ final class BiasForecast {
         return stage.sheet().bias().isCathode() ? OptionalDouble.of(-set.values(tube).cathodeVolts()) : set.bias(tube);
     }
 
-    Optional<BiasLaw> law() {
-        return BiasLaw.through(pairs());
-    }
-
     /**
      * @param amps  cathode current to come, A
      * @param plate plate to cathode then, V
      */
     Optional<Bias> at(double amps, double plate) {
-        return law().map(law -> new Bias(law.grid(amps), "the three-halves law through what was read"))
-                .or(() -> model().map(model -> new Bias(model.gridFor(amps, plate, screen(plate)), "the tube model through one reading")));
+        return law.map(found -> new Bias(found.grid(amps), "the three-halves law through what was read"))
+                .or(() -> model.map(found -> new Bias(found.gridFor(amps, plate, screen(plate)), "the tube model through one reading")));
     }
 
     /** The type's model, made to pass through the newest setting whose grid voltage was read. */
     Optional<PentodeModel> model() {
+        return model;
+    }
+
+    private Optional<PentodeModel> throughNewest() {
         for (int i = sets.size() - 1; i >= 0; i--) {
             ReadingSet set = sets.get(i);
             OptionalDouble grid = grid(set);

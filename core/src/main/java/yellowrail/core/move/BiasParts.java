@@ -1,7 +1,6 @@
 package yellowrail.core.move;
 
 import java.util.Optional;
-import java.util.function.DoubleUnaryOperator;
 import yellowrail.core.amp.Supply;
 
 /**
@@ -12,9 +11,8 @@ import yellowrail.core.amp.Supply;
  * @param now      grid volts as read, V
  * @param wanted   grid volts to bring about, V
  * @param shunt    the standard value for R2 that comes nearest; empty when the parts are not on the sheet
- * @param feed     the standard value for R1 that does it instead
  */
-public record BiasParts(double now, double wanted, Optional<Part> shunt, Optional<Part> feed) {
+public record BiasParts(double now, double wanted, Optional<Part> shunt) {
 
     /**
      * One resistor exchanged.
@@ -29,22 +27,16 @@ public record BiasParts(double now, double wanted, Optional<Part> shunt, Optiona
 
     static BiasParts of(Supply supply, double now, double wanted) {
         if (supply.biasFeedOhms().isEmpty() || supply.biasShuntOhms().isEmpty()) {
-            return new BiasParts(now, wanted, Optional.empty(), Optional.empty());
+            return new BiasParts(now, wanted, Optional.empty());
         }
         double feed = supply.biasFeedOhms().getAsDouble();
         double shunt = supply.biasShuntOhms().getAsDouble();
         double raw = now * (feed + shunt) / shunt;
         double exactShunt = feed * wanted / (raw - wanted);
-        double exactFeed = shunt * (raw - wanted) / wanted;
-        return new BiasParts(now, wanted, part(shunt, exactShunt, ohms -> raw * ohms / (feed + ohms)),
-                part(feed, exactFeed, ohms -> raw * shunt / (ohms + shunt)));
-    }
-
-    private static Optional<Part> part(double from, double exact, DoubleUnaryOperator bias) {
-        if (!(exact > 0.1 && exact < 1e7)) {
-            return Optional.empty();
+        if (!(exactShunt > 0.1 && exactShunt < 1e7)) {
+            return new BiasParts(now, wanted, Optional.empty());
         }
-        double ohms = StandardValues.E24.nearest(exact);
-        return Optional.of(new Part(from, exact, ohms, bias.applyAsDouble(ohms)));
+        double ohms = StandardValues.E24.nearest(exactShunt);
+        return new BiasParts(now, wanted, Optional.of(new Part(shunt, exactShunt, ohms, raw * ohms / (feed + ohms))));
     }
 }

@@ -9,9 +9,8 @@ import java.util.List;
  * @param shared  tubes that share each resistor
  * @param now     the resistor that is in, as the readings tell, ohm
  * @param choices standard values around it, each with what it would give
- * @param from    what the needed cathode voltage rests on
  */
-public record CathodeAdvice(double exact, int shared, double now, List<Choice> choices, String from) {
+public record CathodeAdvice(double exact, int shared, double now, List<Choice> choices) {
 
     /**
      * A standard value.

@@ -77,9 +77,7 @@ final class CathodeBiasMove {
         List<CathodeAdvice.Choice> choices = new ArrayList<>();
         Stream.of(StandardValues.E12, StandardValues.E24).flatMap(series -> series.around(exact).stream()).distinct().sorted()
                 .forEach(ohms -> choices.add(choice(StandardValues.E12.around(exact).contains(ohms) ? StandardValues.E12 : StandardValues.E24, ohms)));
-        return new CathodeAdvice(exact, shared, newest.meanLift() / (shared * newest.meanCathode()), choices,
-                forecast.law().isPresent() ? "the three-halves law through what was read"
-                        : forecast.model().isPresent() ? "the tube model through one reading" : "the usual cut-off, since no model of the type is known");
+        return new CathodeAdvice(exact, shared, newest.meanLift() / (shared * newest.meanCathode()), choices);
     }
 
     private CathodeAdvice.Choice choice(StandardValues series, double ohms) {

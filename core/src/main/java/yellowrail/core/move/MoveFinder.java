@@ -9,6 +9,7 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.Verdict;
+import yellowrail.core.reading.Moment;
 import yellowrail.core.supply.Mains;
 import yellowrail.core.supply.ReadingSet;
 import yellowrail.core.supply.ReadingSets;
@@ -36,12 +37,7 @@ public final class MoveFinder {
         this.check = lastCheck();
     }
 
-    /** The supply line of all usable readings; empty before the first setting. */
-    public Optional<SupplyLine> line() {
-        return line(readings.sets().size());
-    }
-
-    /** The line as it was known after so many settings. */
+    /** The supply line as it was known after so many settings. */
     private Optional<SupplyLine> line(int settings) {
         List<SupplyPoint> points = readings.points(settings);
         if (settings == 0) {
@@ -49,9 +45,9 @@ public final class MoveFinder {
         }
         SupplyPoint last = points.get(points.size() - 1);
         Rectifier rectifier = sheet.supply().rectifier();
-        OptionalDouble peak = sheet.supply().secondaryVolts();
-        if (peak.isPresent() && rectifier != Rectifier.TUBE) {
-            double ohms = (Math.sqrt(2) * peak.getAsDouble() * last.mainsRatio() - last.volts()) / last.amps();
+        OptionalDouble peak = sheet.supply().peakVolts(last.mainsRatio());
+        if (peak.isPresent()) {
+            double ohms = (peak.getAsDouble() - last.volts()) / last.amps();
             if (ohms > 0) {
                 return Optional.of(new SupplyFit(points, ohms, "from the winding\u2019s peak voltage").fit());
             }
@@ -65,9 +61,13 @@ public final class MoveFinder {
         return rectifier.usualOhms() * Math.min(MOST_OF_USUAL, 2.0 / sheet.sockets().size());
     }
 
-    /** @return the move; empty while no setting is complete */
+    /**
+     * @return the move from the last whole setting, which is what one turns towards while the next is being read; empty while
+     *     no setting is complete, and where it would be to stay and a newer reading speaks against that
+     */
     public Optional<NextMove> find() {
-        return line().map(this::find);
+        return line(readings.sets().size()).map(this::find)
+                .filter(move -> move.kind() != NextMove.Kind.STAY || inWindow(readings.present()));
     }
 
     /** A target that a guessed line cannot reach says more about the guess than about the supply: then half of it is tried. */
@@ -120,23 +120,23 @@ public final class MoveFinder {
         CathodeAdvice advice = new CathodeBiasMove(stage, sets, line, mains).advise();
         ReadingSet newest = sets.get(sets.size() - 1);
         MoveWords words = new MoveWords(stage, newest, line, mains, check);
-        boolean inWindow = inWindow(newest);
+        boolean inWindow = inWindow(newest.moment());
         Landing landing = advice.best().landing();
         return new NextMove(inWindow ? NextMove.Kind.STAY : NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(landing), List.of(),
                 Optional.of(advice), Optional.empty(), check, inWindow ? words.stay() : words.resistor(advice), words.notes(landing, readings, List.of()));
     }
 
-    private boolean inWindow(ReadingSet set) {
-        return stage.at(set.moment()).stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW);
+    private boolean inWindow(Moment moment) {
+        return stage.at(moment).stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW);
     }
 
     private boolean stays(ReadingSet newest, Landing landing) {
         double now = newest.meanCathode();
         double then = landing.tubes().stream().mapToDouble(Landing.Tube::cathode).average().orElseThrow();
-        return Math.abs(then / now - 1) < NEAR && inWindow(newest);
+        return Math.abs(then / now - 1) < NEAR && inWindow(newest.moment());
     }
 
-    /** One turn for each pot, each told at the test point of its hottest tube; with a balance pot, the balance first. */
+    /** One turn for each pot, each told at the test point of its hottest tube; a balance pot is not among them. */
     private List<NextMove.Step> steps(ReadingSet newest, Landing landing, List<PotGroup> groups) {
         List<NextMove.Step> steps = new ArrayList<>();
         for (PotGroup group : groups) {

@@ -57,8 +57,7 @@ final class MoveWords {
         if (turn == Pot.Turn.UNKNOWN) {
             return hotter ? ", the way that makes it rise," : ", the way that makes it fall,";
         }
-        boolean clockwise = (turn == Pot.Turn.CLOCKWISE) == hotter;
-        return " " + (clockwise ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE).inWords();
+        return " " + (hotter ? turn : turn.opposite()).inWords();
     }
 
     private String expect(Landing landing) {

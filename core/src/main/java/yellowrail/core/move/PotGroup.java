@@ -60,8 +60,4 @@ record PotGroup(Optional<Pot> pot, List<Integer> tubes) {
         String told = (pot.name() + " " + pot.acts()).toUpperCase(Locale.ROOT);
         return all.stream().filter(i -> sockets.get(i).channel() != Channel.MONO && told.contains(sockets.get(i).channel().name())).toList();
     }
-
-    static Optional<Pot> balance(AmpSheet sheet) {
-        return sheet.pots().stream().filter(pot -> pot.action() == Pot.Action.BALANCE).findFirst();
-    }
 }

@@ -1,7 +1,6 @@
 package yellowrail.core.powerup;
 
 import java.util.Optional;
-import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.quantity.Figures;
 
@@ -21,10 +20,10 @@ public record ColdStart(double volts, double rating, boolean over, String words)
 
     /** @return the check; empty with a tube rectifier or where the winding's volts are not on the sheet */
     public static Optional<ColdStart> of(Supply supply, double mainsRatio) {
-        if (supply.rectifier() == Rectifier.TUBE || supply.secondaryVolts().isEmpty()) {
+        if (supply.peakVolts(mainsRatio).isEmpty()) {
             return Optional.empty();
         }
-        double volts = Math.sqrt(2) * supply.secondaryVolts().getAsDouble() * mainsRatio;
+        double volts = supply.peakVolts(mainsRatio).getAsDouble();
         String sum = "\u221a2 \u00d7 %s \u00d7 %s = %s".formatted(Figures.volts(supply.secondaryVolts().getAsDouble()), Figures.fixed(mainsRatio, 3), Figures.volts(volts));
         if (supply.capacitorVolts().isEmpty()) {
             return Optional.of(new ColdStart(volts, Double.NaN, false, sum + " before the tubes conduct; what the capacitors are rated for is not on the sheet."));

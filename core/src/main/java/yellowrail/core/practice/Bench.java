@@ -194,6 +194,16 @@ public final class Bench {
         return onAt >= 0;
     }
 
+    /** Whether the plate in this socket glows. */
+    public boolean glows(int socket) {
+        return heat[socket] >= GLOWS;
+    }
+
+    /** Whether the tube in this socket is ruined. */
+    public boolean isDead(int socket) {
+        return failed[order[socket]];
+    }
+
     /**
      * What the meter shows where the lead is.
      *

@@ -86,8 +86,4 @@ public record Circuit(List<Tube> tubes, Supply supply, Bias bias, double senseOh
     public Circuit {
         tubes = List.copyOf(tubes);
     }
-
-    public boolean isPushPull() {
-        return tubes.stream().anyMatch(tube -> !tube.push());
-    }
 }

@@ -43,10 +43,6 @@ public final class Workshop {
         this.source = Math.min(440 + 40 * chance.nextDouble(), 0.98 * type.customaryRating().screenVolts().orElse(500) + 45);
     }
 
-    public Exercise exercise() {
-        return exercise;
-    }
-
     /** What the builder is told about it; with a hidden fault some of it is wrong. */
     public AmpSheet sheet(String name) {
         AmpSheet usual = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, type, 2, false).sheet();

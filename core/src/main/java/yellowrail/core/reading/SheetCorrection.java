@@ -1,13 +1,10 @@
 package yellowrail.core.reading;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
-import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Socket;
@@ -37,29 +34,19 @@ public record SheetCorrection(String words, AmpSheet sheet) {
         String said = words.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
         return switch (said) {
             case "shared" -> new SheetCorrection(said, shared(sheet));
-            case "screen typical" -> new SheetCorrection(said, with(sheet, new ScreenSense(ScreenSense.Way.TYPICAL, sheet.screen().stopperOhms(),
-                    sheet.screen().connection(), sheet.screen().tap()), sheet.target()));
-            case "target customary" -> new SheetCorrection(said, with(sheet, sheet.screen(), Target.customary(sheet.bias(), sheet.topology())));
+            case "screen typical" -> new SheetCorrection(said, sheet.with(new ScreenSense(ScreenSense.Way.TYPICAL,
+                    sheet.screen().stopperOhms(), sheet.screen().connection(), sheet.screen().tap())));
+            case "target customary" -> new SheetCorrection(said, sheet.with(Target.customary(sheet.bias(), sheet.topology())));
             default -> pot(said, sheet).orElseThrow(() -> new BadEntryException("%s corrects nothing on this sheet. Type one of: %s."
                     .formatted(Quantity.quote("sheet " + words), EXAMPLES)));
         };
     }
 
-    private static AmpSheet with(AmpSheet s, ScreenSense screen, Target target) {
-        return new AmpSheet(s.name(), s.notes(), s.quirks(), s.topology(), s.tubeType(), s.ratingSystem(), s.ownPlateWatts(), s.sockets(), s.bias(),
-                s.pots(), s.current(), s.plate(), screen, s.meter(), s.mainsVolts(), s.settleMinutes(), target, s.supply(), s.meterLink());
-    }
-
     /** The tubes of a channel on one test point. */
     private static AmpSheet shared(AmpSheet s) {
-        List<Socket> sockets = new ArrayList<>();
-        for (Socket socket : s.sockets()) {
-            sockets.add(new Socket(socket.label(), socket.side(), socket.channel(), AmpDefaults.sharedPoint(socket.channel())));
-        }
-        CurrentSense current = new CurrentSense(s.current().method() == CurrentMethod.SENSE_EACH ? CurrentMethod.SENSE_SHARED : s.current().method(),
-                s.current().ohms(), s.current().tolerance(), s.current().shows(), s.current().copperCold(), s.current().copperHot(), s.current().otherAmps());
-        return new AmpSheet(s.name(), s.notes(), s.quirks(), s.topology(), s.tubeType(), s.ratingSystem(), s.ownPlateWatts(), sockets, s.bias(),
-                s.pots(), current, s.plate(), s.screen(), s.meter(), s.mainsVolts(), s.settleMinutes(), s.target(), s.supply(), s.meterLink());
+        AmpSheet together = s.withSockets(s.sockets().stream().map(socket -> new Socket(socket.label(), socket.side(), socket.channel(),
+                AmpDefaults.sharedPoint(socket.channel()))).toList());
+        return s.current().method() == CurrentMethod.SENSE_EACH ? together.with(CurrentMethod.SENSE_SHARED) : together;
     }
 
     private static Optional<SheetCorrection> pot(String said, AmpSheet sheet) {

@@ -149,9 +149,14 @@ public final class ReadingSets {
         return List.copyOf(sets);
     }
 
-    /** The newest complete setting, if it is still the present one. */
+    /** The newest complete setting; a newer one may be half read. */
     public Optional<ReadingSet> newest() {
         return sets.isEmpty() ? Optional.empty() : Optional.of(sets.get(sets.size() - 1));
+    }
+
+    /** What counts after the last of the readings. */
+    public Moment present() {
+        return moment;
     }
 
     /** Every point of the supply line: the unloaded ones, then the settings, oldest first. */

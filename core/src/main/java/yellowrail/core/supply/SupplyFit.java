@@ -94,7 +94,7 @@ public final class SupplyFit {
      */
     private static Optional<SupplyPoint> worst(List<SupplyPoint> used) {
         SupplyLine line = leastSquares(used);
-        double squares = squares(used, line);
+        double squares = squares(used, line.source(), line.resistance());
         double widened = widen(used, line.source(), line.resistance());
         SupplyPoint worst = null;
         double most = 1;
@@ -117,8 +117,9 @@ public final class SupplyFit {
         return Optional.ofNullable(worst);
     }
 
-    private static double squares(List<SupplyPoint> used, SupplyLine line) {
-        return used.stream().mapToDouble(point -> (point.volts() - line.voltsAt(point.amps(), point.mainsRatio())) / sigma(point, used))
+    /** The residuals of a line in sigmas, squared and summed. */
+    private static double squares(List<SupplyPoint> used, double source, double resistance) {
+        return used.stream().mapToDouble(point -> (point.volts() - source * point.mainsRatio() + resistance * point.amps()) / sigma(point, used))
                 .map(residual -> residual * residual).sum();
     }
 
@@ -163,11 +164,6 @@ public final class SupplyFit {
 
     /** Chi square per degree of freedom where there are any, never below one. */
     private static double widen(List<SupplyPoint> used, double source, double resistance) {
-        if (used.size() < 3) {
-            return 1;
-        }
-        double squares = used.stream().mapToDouble(point -> (point.volts() - source * point.mainsRatio() + resistance * point.amps())
-                / sigma(point, used)).map(residual -> residual * residual).sum();
-        return Math.max(1, squares / (used.size() - 2));
+        return used.size() < 3 ? 1 : Math.max(1, squares(used, source, resistance) / (used.size() - 2));
     }
 }

@@ -152,6 +152,16 @@ class NextMoveTest {
         assertThat(move.sentence()).startsWith("Set: every tube is in its window");
     }
 
+    /** The last whole setting is on target; of the next one only a hotter current has been read, and the plates not again. */
+    @Test
+    void aNewerReadingThatSpeaksAgainstItSilencesTheWordSet() {
+        var stage = Amps.stage(PAIR);
+        String[] set = {"V1 24 V2 24 plate 462", "V1 44.2 V2 44.2 plate 442.7"};
+        assertThat(new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), Amps.readings(PAIR, set))).find()).isPresent();
+        String[] thenHotter = {set[0], set[1], "V1 75"};
+        assertThat(new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), Amps.readings(PAIR, thenHotter))).find()).isEmpty();
+    }
+
     @Test
     void highMainsAreToldAndTheTargetIsMetAtTheReference() {
         NextMove move = move(PAIR, "mains 123.6", "V1 24 V2 24 plate 475", "V1 35 V2 35 plate 464.5");

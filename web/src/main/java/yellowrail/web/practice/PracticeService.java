@@ -12,7 +12,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Pot;
-import yellowrail.core.idle.StageSummary;
+import yellowrail.core.amp.Socket;
 import yellowrail.core.practice.Bench;
 import yellowrail.core.practice.BenchState;
 import yellowrail.core.practice.Exercise;
@@ -80,86 +80,97 @@ class PracticeService {
         return mapper.newest();
     }
 
+    /** A practice bench with its record and its run, loaded once for what is to be done. */
+    private record Standing(PracticeRow row, Run run, Bench bench) {
+
+        OffsetDateTime time() {
+            return run.begunAt().plus(Duration.ofMillis(Math.round(1000 * bench.state().seconds())));
+        }
+
+        Done refused(String says) {
+            return new Done(bench, row, says, false);
+        }
+    }
+
+    private Standing standing(long runId) {
+        PracticeRow row = row(runId);
+        return new Standing(row, runs.run(runId), bench(row));
+    }
+
     /** Looks at the bench: time goes by. */
     @Transactional
     Done look(long runId) {
-        return act(runId, bench -> { }, false);
+        return act(standing(runId), bench -> { }, false, false);
     }
 
     @Transactional
     Done power(long runId) {
-        PracticeRow row = row(runId);
-        Bench bench = bench(row);
-        boolean on = !bench.isOn();
-        if (on && runs.run(runId).isOpen()) {
-            EntryOutcome outcome = runs.enter(runId, "on", WHO, false, benchTime(runId, bench));
-            if (!(outcome instanceof EntryOutcome.Accepted)) {
-                return new Done(bench, row, says(outcome), false);
-            }
-            return act(runId, it -> it.power(true), false, true);
+        Standing standing = standing(runId);
+        boolean on = !standing.bench().isOn();
+        if (on && standing.run().isOpen()) {
+            EntryOutcome outcome = runs.enter(runId, "on", WHO, false, standing.time());
+            return outcome instanceof EntryOutcome.Accepted ? act(standing, bench -> bench.power(true), false, true) : standing.refused(says(outcome));
         }
-        Done done = act(runId, it -> it.power(false), false, true);
-        runs.enter(runId, "off", WHO, true, benchTime(runId, done.bench()));
+        Done done = act(standing, bench -> bench.power(false), false, true);
+        runs.enter(runId, "off", WHO, true, standing.time());
         return done;
     }
 
     @Transactional
     Done turn(long runId, int pot, double position) {
-        PracticeRow row = row(runId);
-        Bench bench = bench(row);
-        List<Pot> pots = bench.sheet().pots();
+        Standing standing = standing(runId);
+        List<Pot> pots = standing.bench().sheet().pots();
         if (pot < 0 || pot >= pots.size() || !(position >= 0 && position <= 1)) {
             throw new NotFoundException("There is no such pot, or it does not turn that far.");
         }
-        double from = bench.state().pots().get(pot);
+        double from = standing.bench().state().pots().get(pot);
         if (from == position) {
-            return look(runId);
+            return act(standing, bench -> { }, false, false);
         }
-        runs.enter(runId, "turn %s %s".formatted(pots.get(pot).name(), position > from ? "clockwise" : "anticlockwise"), WHO, true, benchTime(runId, bench));
-        return act(runId, it -> it.turn(pot, position), true);
+        Pot.Turn way = position > from ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE;
+        runs.enter(runId, "turn %s %s".formatted(pots.get(pot).name(), way.inWords()), WHO, true, standing.time());
+        return act(standing, bench -> bench.turn(pot, position), true, false);
     }
 
     @Transactional
     Done place(long runId, String probe) {
-        Bench bench = bench(row(runId));
-        if (!bench.probes().contains(probe)) {
+        Standing standing = standing(runId);
+        if (!standing.bench().probes().contains(probe)) {
             throw new NotFoundException("There is no %s to put the lead on.".formatted(probe));
         }
-        return act(runId, it -> it.place(probe), true);
+        return act(standing, bench -> bench.place(probe), true, false);
     }
 
     @Transactional
     Done pass(long runId, int minutes) {
-        return act(runId, bench -> bench.advance(60.0 * minutes), true);
+        return act(standing(runId), bench -> bench.advance(60.0 * minutes), true, false);
     }
 
     /** Exchanges the first two tubes. */
     @Transactional
     Done swap(long runId) {
-        PracticeRow row = row(runId);
-        Bench bench = bench(row);
-        if (bench.isOn()) {
-            return new Done(bench, row, "Switch off and let it drain before a tube is pulled.", false);
+        Standing standing = standing(runId);
+        if (standing.bench().isOn()) {
+            return standing.refused("Switch off and let it drain before a tube is pulled.");
         }
-        Done done = act(runId, it -> it.swap(0, 1), false, true);
-        runs.enter(runId, "note tubes of %s and %s exchanged".formatted(bench.sheet().sockets().get(0).label(), bench.sheet().sockets().get(1).label()), WHO, true,
-                benchTime(runId, done.bench()));
+        Done done = act(standing, bench -> bench.swap(0, 1), false, true);
+        List<Socket> sockets = standing.bench().sheet().sockets();
+        runs.enter(runId, "note tubes of %s and %s exchanged".formatted(sockets.get(0).label(), sockets.get(1).label()), WHO, true, standing.time());
         return done;
     }
 
     /** Marks the exercise by what the builder says was wrong. A second word changes nothing. */
     @Transactional
     Done mark(long runId, Exercise said) {
-        PracticeRow row = row(runId);
-        Bench bench = bench(row);
-        if (row.marking() == null) {
-            StageSummary summary = runs.summary(runs.run(runId));
-            double ratio = summary.worst().judgement().ratio();
-            Marking marking = Marking.of(Exercise.valueOf(row.exercise()), bench, said, Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
+        Standing standing = standing(runId);
+        if (standing.row().marking() == null) {
+            double ratio = runs.summary(standing.run()).worst().judgement().ratio();
+            Marking marking = Marking.of(Exercise.valueOf(standing.row().exercise()), standing.bench(), said,
+                    Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
             mapper.mark(runId, said.name(), json.write(marking));
-            runs.enter(runId, "note %s: %s".formatted(marking.passed() ? "exercise passed" : "exercise not passed", marking.lines().get(0).result()), WHO, true, benchTime(runId, bench));
+            runs.enter(runId, "note %s: %s".formatted(marking.passed() ? "exercise passed" : "exercise not passed", marking.lines().get(0).result()), WHO, true, standing.time());
         }
-        return new Done(bench, row(runId), "", true);
+        return new Done(standing.bench(), row(runId), "", true);
     }
 
     /** What the meter of the bench looked at last shows now; nothing without a bench, a placed lead or power. */
@@ -168,44 +179,43 @@ class PracticeService {
         return mapper.lastLookedAt().map(this::bench).filter(bench -> !bench.state().probe().isBlank()).map(bench -> bench.read(bench.state().probe()));
     }
 
-    private Done act(long runId, Consumer<Bench> what, boolean reads) {
-        return act(runId, what, reads, false);
-    }
-
-    private Done act(long runId, Consumer<Bench> what, boolean reads, boolean changes) {
-        PracticeRow row = row(runId);
-        Run run = runs.run(runId);
-        Bench bench = bench(row);
+    /**
+     * @param reads   whether the meter is read afterwards
+     * @param changes whether the run has changed already
+     */
+    private Done act(Standing standing, Consumer<Bench> what, boolean reads, boolean changes) {
+        long runId = standing.run().id();
+        Bench bench = standing.bench();
         OffsetDateTime wall = OffsetDateTime.now(clock);
-        Duration away = Duration.between(row.lookedAt(), wall);
+        Duration away = Duration.between(standing.row().lookedAt(), wall);
         bench.advance(away.isNegative() || away.compareTo(LOOKED_AWAY) > 0 ? 0 : away.toMillis() / 1000.0);
         what.accept(bench);
         String says = "";
         boolean changed = changes;
-        if (reads && run.isOpen()) {
+        if (reads && standing.run().isOpen()) {
             bench.advance(HANDS);
             if (!bench.state().probe().isBlank() && (bench.isOn() || bench.state().probe().equals("mains"))) {
-                says = log(runId, bench);
+                says = log(standing);
             }
             changed = true;
         }
         for (String event : bench.events()) {
-            runs.enter(runId, "note " + event, "practice bench", true, benchTime(runId, bench));
+            runs.enter(runId, "note " + event, "practice bench", true, standing.time());
             changed = true;
         }
-        BenchState state = bench.state();
-        mapper.save(runId, json.write(state), wall);
-        runs.setClock(runId, Duration.between(wall, benchTime(runId, bench)).toMillis() / 1000.0);
-        return new Done(bench, row, says, changed);
+        mapper.save(runId, json.write(bench.state()), wall);
+        runs.setClock(runId, Duration.between(wall, standing.time()).toMillis() / 1000.0);
+        return new Done(bench, standing.row(), says, changed);
     }
 
     /** Puts what the meter shows on the run. What the run would ask about it is said, and the reading stands. */
-    private String log(long runId, Bench bench) {
-        AmpSheet sheet = runs.amp(runs.run(runId)).sheet();
-        String line = Plausibility.line(bench.read(bench.state().probe()), sheet);
-        EntryOutcome outcome = runs.enter(runId, line, WHO, false, benchTime(runId, bench));
+    private String log(Standing standing) {
+        long runId = standing.run().id();
+        AmpSheet sheet = runs.amp(standing.run()).sheet();
+        String line = Plausibility.line(standing.bench().read(standing.bench().state().probe()), sheet);
+        EntryOutcome outcome = runs.enter(runId, line, WHO, false, standing.time());
         if (outcome instanceof EntryOutcome.Asked) {
-            EntryOutcome kept = runs.enter(runId, line, WHO, true, benchTime(runId, bench));
+            EntryOutcome kept = runs.enter(runId, line, WHO, true, standing.time());
             return kept instanceof EntryOutcome.Accepted ? says(outcome) : says(kept);
         }
         return says(outcome);
@@ -216,10 +226,6 @@ class PracticeService {
             return refused.message();
         }
         return outcome instanceof EntryOutcome.Asked asked ? asked.asks() + (asked.choices().isEmpty() ? "" : " Type: " + asked.choices().get(0)) : "";
-    }
-
-    private OffsetDateTime benchTime(long runId, Bench bench) {
-        return runs.run(runId).begunAt().plus(Duration.ofMillis(Math.round(1000 * bench.state().seconds())));
     }
 
     private PracticeRow row(long runId) {

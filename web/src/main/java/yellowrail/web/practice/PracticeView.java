@@ -18,8 +18,6 @@ import yellowrail.core.reading.ReadingKind;
 record PracticeView(long runId, boolean on, String reading, String where, String clock, List<Probe> probes, List<Knob> knobs, List<String> plates, String says,
                     List<Diagnosis> diagnoses, Marking marking) {
 
-    private static final double GLOWS = 8;
-
     /** A place for the lead; {@code placed} where it is now. */
     record Probe(String name, boolean placed) {
     }
@@ -39,9 +37,9 @@ record PracticeView(long runId, boolean on, String reading, String where, String
         List<String> plates = new ArrayList<>();
         for (int i = 0; i < state.heat().size(); i++) {
             String label = bench.sheet().sockets().get(i).label();
-            if (state.failed().get(state.order().get(i))) {
+            if (bench.isDead(i)) {
                 plates.add(label + " is dead");
-            } else if (state.heat().get(i) >= GLOWS) {
+            } else if (bench.glows(i)) {
                 plates.add(label + "\u2019s plate glows red: turn it down or switch off");
             }
         }

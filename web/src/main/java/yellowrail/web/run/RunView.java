@@ -14,7 +14,6 @@ import yellowrail.core.balance.SwingTest;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
-import yellowrail.core.idle.Verdict;
 import yellowrail.core.idle.WarmUp;
 import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Track;
@@ -32,9 +31,9 @@ import yellowrail.core.supply.ReadingSets;
 import yellowrail.web.amp.Amp;
 
 /** A run as its page shows it. */
-record RunView(long id, boolean open, String sentence, String worstToken, String warmUp, String quirks, List<TubeCard> tubes,
+record RunView(long id, boolean open, String sentence, String worstToken, String warmUp, List<TubeCard> tubes,
                List<Balance> balances, MapView map, List<LogLine> log, boolean older, String hint, String total, StationView station, MoveView move,
-               String swing, boolean swings, List<String> pots, String meter) {
+               String swing, boolean swings, String meter) {
 
     private static final int LOG_LINES = 30;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
@@ -57,14 +56,12 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
         StageSummary summary = new StageSummary(stage, tubes);
         StationView station = StationView.of(at, stage, progress, now, clock.getZone());
         List<Track> tracks = station.drawn() ? Track.of(stage, log.before(), readings) : List.of();
-        Optional<NextMove> computed = station.drawn() ? new MoveFinder(stage, new ReadingSets(stage, log.before(), readings)).find() : Optional.empty();
-        // The move rests on the last whole setting; a newer reading that speaks against "set" silences it until the rest is read.
-        Optional<NextMove> move = computed.filter(each -> each.kind() != NextMove.Kind.STAY || summary.worst().judgement().verdict() == Verdict.IN_WINDOW);
+        Optional<NextMove> move = station.drawn() ? new MoveFinder(stage, new ReadingSets(stage, log.before(), readings)).find() : Optional.empty();
         double mains = ReadingSets.mainsRatio(now, sheet);
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
         Collections.reverse(newestFirst);
         return new RunView(run.id(), run.isOpen(), summary.sentence(), summary.worst().judgement().verdict().token(),
-                run.isOpen() ? new WarmUp(now, sheet.settleMinutes()).inWords(clock.instant()) : "", sheet.quirks(),
+                run.isOpen() ? new WarmUp(now, sheet.settleMinutes()).inWords(clock.instant()) : "",
                 cards(tubes, sheet.current().shows(), mains, move.map(NextMove::mains).orElse(Mains.customary(sheet.bias())), sheet.mainsVolts()),
                 SideBalance.of(sheet, tubes).stream().map(RunView::balance).toList(),
                 MapView.of(move.map(found -> OperatingMap.of(stage, tracks, found)).orElseGet(() -> OperatingMap.of(stage, tracks)), sheet),
@@ -73,7 +70,7 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
                 move.map(found -> MoveView.of(found, stage, tubes, mains, span)).orElse(null),
                 SwingTest.of(sheet, now).map(SwingTest::words).orElse(""),
                 sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE) || now.last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new)).isPresent(),
-                sheet.pots().stream().map(Pot::name).toList(), sheet.meterLink().isSet() ? sheet.meterLink().toString() : "");
+                sheet.meterLink().isSet() ? sheet.meterLink().toString() : "");
     }
 
     /** The tubes in the order of the sheet; a note that stands at the tube before is not said again. */
