@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Pot;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.supply.Mains;
 import yellowrail.core.supply.ReadingSet;
@@ -37,13 +38,15 @@ final class FixedBiasMove {
     private final ReadingSet newest;
     private final SupplyLine line;
     private final Mains mains;
+    private final Balancing balancing;
 
-    FixedBiasMove(StageIdle stage, List<ReadingSet> sets, SupplyLine line, Mains mains) {
+    FixedBiasMove(StageIdle stage, List<ReadingSet> sets, SupplyLine line, Mains mains, Balancing balancing) {
         this.stage = stage;
         this.sets = sets;
         this.newest = sets.get(sets.size() - 1);
         this.line = line;
         this.mains = mains;
+        this.balancing = balancing;
     }
 
     /** @throws NoLandingException if the supply cannot give what the target asks for */
@@ -51,8 +54,9 @@ final class FixedBiasMove {
         AmpSheet sheet = stage.sheet();
         int tubes = sheet.sockets().size();
         Aim aim = new Aim(stage, newest, mains);
-        Share[] shares = IntStream.range(0, tubes).mapToObj(tube -> Share.of(tube, sets)).toArray(Share[]::new);
-        List<Family> families = groups.stream().map(group -> new Family(group, sets)).toList();
+        Share[] shares = shares();
+        boolean apart = sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE);
+        List<Family> families = groups.stream().map(group -> new Family(group, sets, balancing, apart)).toList();
         double[] currents = IntStream.range(0, tubes).mapToDouble(newest::cathode).toArray();
         double volts = newest.plateVolts();
         for (int turn = 0; turn < MOST_TURNS; turn++) {
@@ -74,6 +78,16 @@ final class FixedBiasMove {
         }
         throw new NoLandingException("This supply (%s) cannot bring the tubes to their target: the plates would sag below half the source voltage."
                 .formatted(line.inWords()));
+    }
+
+    private Share[] shares() {
+        return IntStream.range(0, stage.sheet().sockets().size()).mapToObj(tube -> Share.of(tube, sets)).toArray(Share[]::new);
+    }
+
+    /** Where the stage stands once its sides are alike and the level is left as it is. */
+    Landing balanced(List<PotGroup> groups) {
+        double[] currents = balancing.currents();
+        return landing(currents, shares(), line.voltsAt(newest.other() + DoubleStream.of(currents).sum(), newest.mainsRatio()), groups);
     }
 
     private static double[] currents(PotGroup group, Family family, Aim aim, Share[] shares, double[] now, double volts) {

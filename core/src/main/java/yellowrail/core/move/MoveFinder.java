@@ -1,6 +1,5 @@
 package yellowrail.core.move;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -98,20 +97,25 @@ public final class MoveFinder {
 
     private NextMove fixed(List<ReadingSet> sets, SupplyLine line, Mains mains) {
         List<PotGroup> groups = PotGroup.of(sheet);
-        Landing landing = new FixedBiasMove(stage, sets, line, mains).landing(groups);
         ReadingSet newest = sets.get(sets.size() - 1);
+        Balancing balancing = new Balancing(sheet, newest);
+        FixedBiasMove move = new FixedBiasMove(stage, sets, line, mains, balancing);
+        Landing target = move.landing(groups);
         MoveWords words = new MoveWords(stage, newest, line, mains, check);
-        if (stays(newest, landing)) {
-            return new NextMove(NextMove.Kind.STAY, line, mains, Optional.of(landing), List.of(), Optional.empty(), Optional.empty(), check,
-                    words.stay(), words.notes(landing, readings, groups));
+        if (balancing.turns().isEmpty() && stays(newest, target)) {
+            return new NextMove(NextMove.Kind.STAY, line, mains, Optional.of(target), List.of(), Optional.empty(), Optional.empty(), check,
+                    words.stay(), words.notes(target, readings, groups));
         }
-        if (sheet.bias() == BiasKind.FIXED) {
-            Optional<BiasParts> parts = newest.bias(0).isPresent() && landing.bias().isPresent()
-                    ? Optional.of(BiasParts.of(sheet.supply(), newest.bias(0).getAsDouble(), landing.bias().getAsDouble())) : Optional.empty();
-            return new NextMove(NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(landing), List.of(), Optional.empty(), parts, check,
-                    words.parts(landing, parts), words.notes(landing, readings, groups));
+        Turns turns = new Turns(sheet, newest, new Outlook(stage, newest, mains), balancing, NEAR / 3);
+        boolean levels = sheet.bias() != BiasKind.FIXED && turns.setsLevel();
+        List<NextMove.Step> steps = sheet.bias() == BiasKind.FIXED ? List.of() : turns.to(target, groups);
+        if (steps.isEmpty() && !levels) {
+            Optional<BiasParts> parts = newest.bias(0).isPresent() && target.bias().isPresent()
+                    ? Optional.of(BiasParts.of(sheet.supply(), newest.bias(0).getAsDouble(), target.bias().getAsDouble())) : Optional.empty();
+            return new NextMove(NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(target), List.of(), Optional.empty(), parts, check,
+                    words.parts(target, parts), words.notes(target, readings, groups));
         }
-        List<NextMove.Step> steps = steps(newest, landing, groups);
+        Landing landing = levels ? target : move.balanced(groups);
         return new NextMove(NextMove.Kind.TURN, line, mains, Optional.of(landing), steps, Optional.empty(), Optional.empty(), check,
                 words.turn(steps, landing), words.notes(landing, readings, groups));
     }
@@ -134,20 +138,6 @@ public final class MoveFinder {
         double now = newest.meanCathode();
         double then = landing.tubes().stream().mapToDouble(Landing.Tube::cathode).average().orElseThrow();
         return Math.abs(then / now - 1) < NEAR && inWindow(newest.moment());
-    }
-
-    /** One turn for each pot, each told at the test point of its hottest tube; a balance pot is not among them. */
-    private List<NextMove.Step> steps(ReadingSet newest, Landing landing, List<PotGroup> groups) {
-        List<NextMove.Step> steps = new ArrayList<>();
-        for (PotGroup group : groups) {
-            int hottest = group.tubes().stream().max((one, other) -> Double.compare(landing.tubes().get(one).cathode(), landing.tubes().get(other).cathode())).orElseThrow();
-            double from = newest.values(hottest).problem().senseReading();
-            double to = landing.tubes().get(hottest).reading();
-            if (groups.size() == 1 || Math.abs(to / from - 1) > NEAR / 3) {
-                steps.add(new NextMove.Step(group.pot(), sheet.sockets().get(hottest).testPoint(), from, to));
-            }
-        }
-        return steps;
     }
 
     /** What the line before the newest setting had said about it. */

@@ -9,6 +9,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.School;
+import yellowrail.core.balance.SwingTest;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
@@ -46,13 +47,17 @@ final class MoveWords {
 
     /** {@code Turn RANGE clockwise until V1 reads 44.2 mV; expect the plates at 442.7 V.} */
     String turn(List<NextMove.Step> steps, Landing landing) {
-        String turns = steps.stream().map(step -> "%s%s until %s reads %s".formatted(
-                step.pot().map(Pot::name).orElse("the bias"), way(step), step.testPoint(), shown(step.to()))).collect(Collectors.joining(", then "));
+        String turns = steps.stream().map(step -> "%s%s until %s reads %s%s".formatted(step.pot().map(Pot::name).orElse("the bias"), way(step),
+                step.mark().testPoint(), shown(step.mark().to()), step.against().map(other -> " and %s %s".formatted(other.testPoint(), shown(other.to()))).orElse("")))
+                .collect(Collectors.joining(", then "));
         return "Turn %s; expect %s.".formatted(turns, expect(landing));
     }
 
     private static String way(NextMove.Step step) {
-        boolean hotter = step.to() > step.from();
+        if (step.against().isPresent()) {
+            return "";
+        }
+        boolean hotter = step.mark().to() > step.mark().from();
         Pot.Turn turn = step.pot().map(Pot::hotter).orElse(Pot.Turn.UNKNOWN);
         if (turn == Pot.Turn.UNKNOWN) {
             return hotter ? ", the way that makes it rise," : ", the way that makes it fall,";
@@ -77,16 +82,20 @@ final class MoveWords {
     String parts(Landing landing, Optional<BiasParts> parts) {
         boolean hotter = landing.tubes().get(0).cathode() > newest.cathode(0);
         if (parts.isEmpty()) {
-            return "This bias has no pot: bring it %s until %s reads %s; type bias and the grid volts to learn which resistor does it.".formatted(
-                    hotter ? "closer to zero" : "farther below zero", sheet.sockets().get(0).testPoint(), shown(landing.tubes().get(0).reading()));
+            return "%s: bring it %s until %s reads %s; type bias and the grid volts to learn which resistor does it.".formatted(
+                    potless(), hotter ? "closer to zero" : "farther below zero", sheet.sockets().get(0).testPoint(), shown(landing.tubes().get(0).reading()));
         }
         BiasParts found = parts.get();
         String bias = "bring the bias from %s to %s".formatted(Figures.volts(found.now()), Figures.volts(found.wanted()));
-        return found.shunt().map(part -> "This bias has no pot: %s. Change its resistor to ground from %s to %s (E24), which gives %s; expect %s at %s and %s.".formatted(
-                        bias, Figures.ohms(part.from()), Figures.ohms(part.ohms()), Figures.volts(part.bias()), shown(landing.tubes().get(0).reading()),
+        return found.shunt().map(part -> "%s: %s. Change its resistor to ground from %s to %s (E24), which gives %s; expect %s at %s and %s.".formatted(
+                        potless(), bias, Figures.ohms(part.from()), Figures.ohms(part.ohms()), Figures.volts(part.bias()), shown(landing.tubes().get(0).reading()),
                         sheet.sockets().get(0).testPoint(), "the plates at " + Figures.volts(landing.plateReading())))
-                .orElseGet(() -> "This bias has no pot: %s; expect %s at %s. A %s resistor to ground in the bias supply does it; put its two resistors on the sheet for the value."
-                        .formatted(bias, shown(landing.tubes().get(0).reading()), sheet.sockets().get(0).testPoint(), hotter ? "smaller" : "larger"));
+                .orElseGet(() -> "%s: %s; expect %s at %s. A %s resistor to ground in the bias supply does it; put its two resistors on the sheet for the value."
+                        .formatted(potless(), bias, shown(landing.tubes().get(0).reading()), sheet.sockets().get(0).testPoint(), hotter ? "smaller" : "larger"));
+    }
+
+    private String potless() {
+        return sheet.pots().isEmpty() ? "This bias has no pot" : "No pot sets the level of this bias";
     }
 
     /** What must be said with the move. */
@@ -94,6 +103,7 @@ final class MoveWords {
         List<String> notes = new ArrayList<>();
         groups.forEach(group -> mismatch(group, landing).ifPresent(notes::add));
         reach(landing, readings).ifPresent(notes::add);
+        SwingTest.of(sheet, readings.present()).flatMap(Balancing::outOfReach).ifPresent(notes::add);
         ratings(landing, notes);
         if (line.isGuessed()) {
             notes.add("Rough: one setting only, and the source resistance is %s. The plates may land %s either way; read again after the turn and it will be known."
@@ -133,7 +143,7 @@ final class MoveWords {
 
     /** Whether the bias it takes lies beyond what the pot gave at its stops. */
     private Optional<String> reach(Landing landing, ReadingSets readings) {
-        OptionalDouble stop = readings.newest().flatMap(set -> set.moment().last(ReadingKind.BIAS_STOP)).map(reading -> OptionalDouble.of(reading.value()))
+        OptionalDouble stop = readings.present().last(ReadingKind.BIAS_STOP).map(reading -> OptionalDouble.of(reading.value()))
                 .orElse(OptionalDouble.empty());
         if (stop.isEmpty() || landing.bias().isEmpty() || sheet.bias().isCathode()) {
             return Optional.empty();

@@ -30,14 +30,23 @@ public record NextMove(Kind kind, SupplyLine line, Mains mains, Optional<Landing
     }
 
     /**
-     * One turn.
+     * What a test point is to be turned to.
      *
-     * @param pot       the pot; empty where the sheet has none for these tubes
      * @param testPoint what to watch
-     * @param from      what it shows now, SI
+     * @param from      what it shows before, SI
      * @param to        what to turn it to, SI
      */
-    public record Step(Optional<Pot> pot, String testPoint, double from, double to) {
+    public record Mark(String testPoint, double from, double to) {
+    }
+
+    /**
+     * One turn.
+     *
+     * @param pot     the pot; empty where the sheet has none for these tubes
+     * @param mark    what to watch
+     * @param against with a balance pot, what the other side will then show
+     */
+    public record Step(Optional<Pot> pot, Mark mark, Optional<Mark> against) {
     }
 
     /**

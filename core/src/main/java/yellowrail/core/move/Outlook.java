@@ -40,11 +40,12 @@ final class Outlook {
         double watts = volts * plate;
         double ratio = mains.convertDissipation(watts, newest.mainsRatio(), 1) / stage.rating().plateWatts();
         Socket socket = sheet.sockets().get(tube);
-        return new Landing.Tube(socket, currents[tube], plate, volts, watts, ratio, reading(socket, currents));
+        return new Landing.Tube(socket, currents[tube], plate, volts, watts, ratio, reading(tube, currents));
     }
 
-    /** The test point's reading grows with the current of all that hang on it. */
-    private double reading(Socket socket, double[] currents) {
+    /** What the meter will show at a tube's test point: its reading grows with the current of all that hang on it. */
+    double reading(int tube, double[] currents) {
+        Socket socket = sheet.sockets().get(tube);
         List<Integer> on = IntStream.range(0, currents.length).boxed()
                 .filter(i -> sheet.sockets().get(i).testPoint().equals(socket.testPoint())).toList();
         double before = on.stream().mapToDouble(newest::cathode).sum();

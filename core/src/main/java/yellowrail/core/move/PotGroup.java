@@ -41,6 +41,12 @@ record PotGroup(Optional<Pot> pot, List<Integer> tubes) {
         return groups;
     }
 
+    /** The sockets a balance pot acts on: those or the channel it names, else all. */
+    static List<Integer> moved(AmpSheet sheet, Pot balance) {
+        List<Integer> named = moved(sheet, balance, sheet.sockets().size());
+        return named.isEmpty() ? IntStream.range(0, sheet.sockets().size()).boxed().toList() : named;
+    }
+
     /** The sockets a pot acts on: those it names, a channel it names, or by its place in the row of pots. */
     private static List<Integer> moved(AmpSheet sheet, Pot pot, int place) {
         List<Socket> sockets = sheet.sockets();

@@ -74,7 +74,7 @@ class BenchTest {
                 NextMove.Step step = move.steps().get(0);
                 bench.turn(0, RandomAmp.potWhere(pot -> {
                     bench.turn(0, pot);
-                    return bench.read(step.testPoint()).value() - step.to();
+                    return bench.read(step.mark().testPoint()).value() - step.mark().to();
                 }));
             }
         }

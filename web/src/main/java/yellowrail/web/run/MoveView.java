@@ -41,8 +41,8 @@ record MoveView(String kind, String sentence, List<String> notes, String line, S
         NextMove.Step step = turns ? move.steps().get(0) : null;
         MainsRange range = MainsRange.of(stage, tubes, mainsRatio, move.mains(), span);
         return new MoveView(move.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'), move.sentence(), move.notes(), move.line().inWords(),
-                turns ? Figures.toTurnTo(sheet.current().shows(), step.to()) : "", turns ? step.testPoint() : "",
-                turns ? Figures.toTurnTo(sheet.current().shows(), step.from()) : "",
+                turns ? Figures.toTurnTo(sheet.current().shows(), step.mark().to()) : "", turns ? step.mark().testPoint() : "",
+                turns ? Figures.toTurnTo(sheet.current().shows(), step.mark().from()) : "",
                 move.cathode().map(MoveView::choices).orElse(List.of()),
                 move.landing().map(landing -> landing.tubes().stream().map(tube -> landed(tube, sheet)).toList()).orElse(List.of()),
                 range.rows().stream().map(row -> new MainsRow(Figures.volts(row.mains()), Figures.watts(row.watts()), Figures.percent(row.ratio()), row.ratio() > 1)).toList(),

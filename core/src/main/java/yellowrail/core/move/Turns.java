@@ -1,0 +1,58 @@
+package yellowrail.core.move;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Pot;
+import yellowrail.core.supply.ReadingSet;
+
+/** The turns that lead to a landing: the balance pots first, then one turn for each pot that sets a level. */
+final class Turns {
+
+    private final AmpSheet sheet;
+    private final ReadingSet newest;
+    private final Outlook outlook;
+    private final Balancing balancing;
+    /** A change smaller than this is not worth a turn of its own. */
+    private final double least;
+
+    Turns(AmpSheet sheet, ReadingSet newest, Outlook outlook, Balancing balancing, double least) {
+        this.sheet = sheet;
+        this.newest = newest;
+        this.outlook = outlook;
+        this.balancing = balancing;
+        this.least = least;
+    }
+
+    List<NextMove.Step> to(Landing landing, List<PotGroup> groups) {
+        List<NextMove.Step> level = setsLevel() ? groups.stream().map(group -> level(landing, group)).toList() : List.of();
+        List<NextMove.Step> steps = new ArrayList<>(balance());
+        level.stream().filter(step -> Math.abs(step.mark().to() / step.mark().from() - 1) > least).forEach(steps::add);
+        return steps.isEmpty() ? level : steps;
+    }
+
+    private NextMove.Step level(Landing landing, PotGroup group) {
+        int hottest = group.tubes().stream().max(Comparator.comparingDouble(tube -> landing.tubes().get(tube).cathode())).orElseThrow();
+        return new NextMove.Step(group.pot(), mark(hottest, outlook.reading(hottest, balancing.currents()), landing.tubes().get(hottest).reading()), Optional.empty());
+    }
+
+    /** Whether a pot sets the level; where none is on the sheet it is an unnamed one, unless the amp has balance pots only. */
+    boolean setsLevel() {
+        return sheet.pots().isEmpty() || sheet.pots().stream().anyMatch(pot -> pot.action() != Pot.Action.BALANCE);
+    }
+
+    private List<NextMove.Step> balance() {
+        double[] now = IntStream.range(0, sheet.sockets().size()).mapToDouble(newest::cathode).toArray();
+        double[] balanced = balancing.currents();
+        return balancing.turns().stream().map(turn -> new NextMove.Step(Optional.of(turn.pot()),
+                mark(turn.push(), outlook.reading(turn.push(), now), outlook.reading(turn.push(), balanced)),
+                Optional.of(mark(turn.pull(), outlook.reading(turn.pull(), now), outlook.reading(turn.pull(), balanced))))).toList();
+    }
+
+    private NextMove.Mark mark(int tube, double from, double to) {
+        return new NextMove.Mark(sheet.sockets().get(tube).testPoint(), from, to);
+    }
+}
