@@ -101,6 +101,9 @@ final class MoveWords {
     /** What must be said with the move. */
     List<String> notes(Landing landing, ReadingSets readings, List<PotGroup> groups) {
         List<String> notes = new ArrayList<>();
+        if (!readings.wanted().isEmpty()) {
+            notes.add("Told from the setting before. To know this one, read %s.".formatted(String.join(", ", readings.wanted())));
+        }
         groups.forEach(group -> mismatch(group, landing).ifPresent(notes::add));
         reach(landing, readings).ifPresent(notes::add);
         SwingTest.of(sheet, readings.present()).flatMap(Balancing::outOfReach).ifPresent(notes::add);

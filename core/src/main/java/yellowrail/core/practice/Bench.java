@@ -42,6 +42,7 @@ public final class Bench {
     private final int[] order;
     private String probe;
     private int turns;
+    private int swaps;
     private double peak;
     private double above;
 
@@ -59,13 +60,14 @@ public final class Bench {
         this.order = state.order().stream().mapToInt(Integer::intValue).toArray();
         this.probe = state.probe();
         this.turns = state.turns();
+        this.swaps = state.swaps();
         this.peak = state.peak();
         this.above = state.above();
     }
 
     public BenchState state() {
         return new BenchState(seconds, onAt, Arrays.stream(pots).boxed().toList(), Arrays.stream(heat).boxed().toList(),
-                IntStream.range(0, failed.length).mapToObj(i -> failed[i]).toList(), Arrays.stream(order).boxed().toList(), probe, turns, peak, above);
+                IntStream.range(0, failed.length).mapToObj(i -> failed[i]).toList(), Arrays.stream(order).boxed().toList(), probe, turns, peak, above, swaps);
     }
 
     public AmpSheet sheet() {
@@ -105,6 +107,7 @@ public final class Bench {
         if (onAt >= 0) {
             throw new IllegalStateException("Switch off and let it drain before a tube is pulled.");
         }
+        swaps++;
         int tube = order[one];
         order[one] = order[other];
         order[other] = tube;

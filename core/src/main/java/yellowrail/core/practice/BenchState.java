@@ -16,11 +16,13 @@ import java.util.stream.IntStream;
  * @param turns   how often a pot was turned
  * @param peak    greatest plate dissipation over the rating so far
  * @param above   seconds spent above the rating
+ * @param swaps   how often two tubes were exchanged; none on a bench saved before they were counted
  */
 public record BenchState(double seconds, double onAt, List<Double> pots, List<Double> heat, List<Boolean> failed, List<Integer> order,
-                         String probe, int turns, double peak, double above) {
+                         String probe, int turns, double peak, double above, Integer swaps) {
 
     public BenchState {
+        swaps = swaps == null ? 0 : swaps;
         pots = List.copyOf(pots);
         heat = List.copyOf(heat);
         failed = List.copyOf(failed);
@@ -30,7 +32,7 @@ public record BenchState(double seconds, double onAt, List<Double> pots, List<Do
     /** A cold bench, the pots where the last owner left them. */
     static BenchState cold(List<Double> pots, int tubes) {
         return new BenchState(0, -1, pots, IntStream.range(0, tubes).mapToObj(i -> 0.0).toList(),
-                IntStream.range(0, tubes).mapToObj(i -> false).toList(), IntStream.range(0, tubes).boxed().toList(), "", 0, 0, 0);
+                IntStream.range(0, tubes).mapToObj(i -> false).toList(), IntStream.range(0, tubes).boxed().toList(), "", 0, 0, 0, 0);
     }
 
     public boolean isOn() {

@@ -12,7 +12,7 @@ import yellowrail.core.quantity.Figures;
  * How an exercise went: what was said to be wrong against what was, the setting against its window, what was read against
  * the truth, and what it cost.
  *
- * @param passed right diagnosis, no plate ever glowing, and set into the window where that was possible
+ * @param passed right diagnosis that rests on readings, no plate ever glowing, and set into the window where that was possible
  * @param lines  one for each thing that was looked at
  */
 public record Marking(boolean passed, List<Line> lines) {
@@ -39,13 +39,16 @@ public record Marking(boolean passed, List<Line> lines) {
      * @param exercise  what was wrong
      * @param bench     as it was left
      * @param said      what the builder says was wrong
+     * @param unread    test points that the log of the run has no reading of
      * @param judged    hottest tube over the rating as the run judged it; empty when it could not
      */
-    public static Marking of(Exercise exercise, Bench bench, Exercise said, OptionalDouble judged) {
+    public static Marking of(Exercise exercise, Bench bench, Exercise said, List<String> unread, OptionalDouble judged) {
         BenchState state = bench.state();
         AmpSheet sheet = bench.sheet();
         List<Line> lines = new ArrayList<>();
         lines.add(new Line("Diagnosis", said == exercise ? "right: " + exercise.fault() : "you said " + said.fault() + "; in truth " + exercise.fault(), said == exercise));
+        String missing = missing(exercise, state, unread);
+        lines.add(new Line("What it rests on", missing.isEmpty() ? "readings at every test point" : "a guess: " + missing, missing.isEmpty()));
         OperatingPoint truth = bench.settled();
         double rated = bench.ratedWatts();
         double hottest = 0;
@@ -71,6 +74,17 @@ public record Marking(boolean passed, List<Line> lines) {
         lines.add(new Line("Tries", state.turns() + (state.turns() == 1 ? " turn" : " turns"), true));
         lines.add(new Line("Bench time", String.format(Locale.ROOT, "%d min %d s", (long) state.seconds() / 60, (long) state.seconds() % 60), true));
         boolean set = exercise.isSettable() ? inWindow : !state.isOn() || hottest < 1;
-        return new Marking(said == exercise && set && !glowed, lines);
+        return new Marking(said == exercise && missing.isEmpty() && set && !glowed, lines);
+    }
+
+    private static String missing(Exercise exercise, BenchState state, List<String> unread) {
+        if (!unread.isEmpty()) {
+            return "%s not read".formatted(String.join(", ", unread));
+        }
+        return switch (exercise.evidence()) {
+            case READINGS -> "";
+            case A_TURN -> state.turns() > 0 ? "" : "no pot was turned";
+            case AN_EXCHANGE -> state.swaps() > 0 ? "" : "the tubes were never exchanged, and a weak neighbour looks the same";
+        };
     }
 }

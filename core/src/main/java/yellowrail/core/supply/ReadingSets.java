@@ -2,11 +2,13 @@ package yellowrail.core.supply;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.IdleValues;
 import yellowrail.core.idle.StageIdle;
@@ -38,6 +40,8 @@ public final class ReadingSets {
             ReadingKind.BIAS, ReadingKind.CATHODE_VOLTS);
     private static final Set<ReadingKind> ENDS_A_SETTING = EnumSet.of(ReadingKind.POWER_ON, ReadingKind.POWER_OFF, ReadingKind.TURN);
 
+    private static final String PLATES = "plate";
+
     private final StageIdle stage;
     private final AmpSheet sheet;
     private final List<ReadingSet> sets = new ArrayList<>();
@@ -48,6 +52,7 @@ public final class ReadingSets {
     private Moment atLastOwn;
     private Optional<Reading> mainsBefore = Optional.empty();
     private Optional<Boolean> mainsComesFirst = Optional.empty();
+    private List<String> wanted = List.of();
 
     /**
      * @param stage    the amp
@@ -66,6 +71,7 @@ public final class ReadingSets {
         ReadingKind kind = reading.entry().kind();
         if (ENDS_A_SETTING.contains(kind)) {
             finish();
+            wanted = sets.isEmpty() ? List.of() : missing(List.of());
         } else if (OF_A_SETTING.contains(kind)) {
             String key = kind + "@" + reading.entry().target();
             Reading before = open.get(key);
@@ -95,12 +101,22 @@ public final class ReadingSets {
 
     private void finish() {
         if (!open.isEmpty()) {
+            wanted = missing(List.copyOf(open.values()));
             set().ifPresent(set -> {
                 sets.add(set);
+                wanted = List.of();
                 loaded.add(new SupplyPoint(name(set), set.plateVolts(), set.totalAmps(), set.mainsRatio(), noise(set.plateVolts()), false));
             });
             open.clear();
         }
+    }
+
+    /** What a setting still lacks: the test points and the plates that were not read in it. */
+    private List<String> missing(List<Reading> own) {
+        Set<String> read = new HashSet<>();
+        own.forEach(reading -> read.add(reading.entry().kind() == ReadingKind.PLATE ? PLATES : reading.entry().target()));
+        boolean byCathode = own.stream().anyMatch(reading -> reading.entry().kind() == ReadingKind.CATHODE_VOLTS);
+        return Stream.concat(byCathode ? Stream.empty() : sheet.testPoints().stream(), Stream.of(PLATES)).filter(place -> !read.contains(place)).toList();
     }
 
     private Optional<ReadingSet> set() {
@@ -152,6 +168,11 @@ public final class ReadingSets {
     /** The newest complete setting; a newer one may be half read. */
     public Optional<ReadingSet> newest() {
         return sets.isEmpty() ? Optional.empty() : Optional.of(sets.get(sets.size() - 1));
+    }
+
+    /** What is still to be read to know the setting that was begun after the newest complete one; none if there is no such. */
+    public List<String> wanted() {
+        return sets.isEmpty() ? List.of() : wanted;
     }
 
     /** What counts after the last of the readings. */

@@ -163,6 +163,21 @@ class NextMoveTest {
     }
 
     @Test
+    void whileTheNextSettingIsHalfReadItSaysOfWhichItSpeaksAndWhatIsWanted() {
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 35").notes().get(0)).isEqualTo("Told from the setting before. To know this one, read V2, plate.");
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "turn RANGE clockwise").notes().get(0)).endsWith("read V1, V2, plate.");
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5").notes()).noneMatch(note -> note.startsWith("Told from"));
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 24.1").notes()).as("the same again is the same setting").noneMatch(note -> note.startsWith("Told from"));
+    }
+
+    /** The stop is typed when both settings are in: it counts at once. */
+    @Test
+    void aStopReadLastCountsAtOnce() {
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9", "bias -45.2 stop").notes())
+                .anySatisfy(note -> assertThat(note).startsWith("Out of the pot"));
+    }
+
+    @Test
     void highMainsAreToldAndTheTargetIsMetAtTheReference() {
         NextMove move = move(PAIR, "mains 123.6", "V1 24 V2 24 plate 475", "V1 35 V2 35 plate 464.5");
         assertThat(move.notes()).anySatisfy(note -> assertThat(note).contains("Told for the mains as read, 123.6 V"));

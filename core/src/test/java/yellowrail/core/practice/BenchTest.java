@@ -55,10 +55,10 @@ class BenchTest {
     void aHealthyAmpIsSetAndPasses(long seed) {
         Bench bench = warm(Exercise.NOTHING_WRONG, seed);
         set(bench, 3);
-        Marking marking = Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, OptionalDouble.empty());
-        assertThat(marking.lines().get(1).result()).isNotBlank();
+        Marking marking = Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, List.of(), OptionalDouble.empty());
+        assertThat(marking.lines().get(2).result()).isNotBlank();
         assertThat(marking.passed()).as(marking.toString()).isTrue();
-        assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.OPEN_POT, OptionalDouble.empty()).passed()).isFalse();
+        assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.OPEN_POT, List.of(), OptionalDouble.empty()).passed()).isFalse();
     }
 
     private static void set(Bench bench, int rounds) {
@@ -90,7 +90,24 @@ class BenchTest {
         List<String> late = bench.events();
         assertThat(early.toString() + late).contains("V1 red-plates: its plate glows at").contains("V1 has failed after");
         assertThat(bench.state().failed()).contains(true);
-        assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, OptionalDouble.empty()).passed()).isFalse();
+        assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, List.of(), OptionalDouble.empty()).passed()).isFalse();
+    }
+
+    /** Off, nothing glowing, the right word said: and still no pass without having looked. */
+    @Test
+    void aGuessDoesNotPass() {
+        Bench open = new Workshop(Exercise.OPEN_POT, 2).bench();
+        Marking guessed = Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of("V1", "V2"), OptionalDouble.empty());
+        assertThat(guessed.passed()).isFalse();
+        assertThat(guessed.lines().get(1).result()).isEqualTo("a guess: V1, V2 not read");
+        assertThat(Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of(), OptionalDouble.empty()).lines().get(1).result()).contains("no pot was turned");
+        open.turn(0, 0.6);
+        assertThat(Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of(), OptionalDouble.empty()).passed()).isTrue();
+        Bench leaking = new Workshop(Exercise.LEAKY_CAPACITOR, 2).bench();
+        assertThat(Marking.of(Exercise.LEAKY_CAPACITOR, leaking, Exercise.LEAKY_CAPACITOR, List.of(), OptionalDouble.empty()).lines().get(1).result()).contains("never exchanged");
+        leaking.swap(0, 1);
+        leaking.swap(0, 1);
+        assertThat(Marking.of(Exercise.LEAKY_CAPACITOR, leaking, Exercise.LEAKY_CAPACITOR, List.of(), OptionalDouble.empty()).passed()).isTrue();
     }
 
     @Test

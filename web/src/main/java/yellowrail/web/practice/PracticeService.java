@@ -166,7 +166,7 @@ class PracticeService {
         if (standing.row().marking() == null) {
             double ratio = runs.summary(standing.run()).worst().judgement().ratio();
             Marking marking = Marking.of(Exercise.valueOf(standing.row().exercise()), standing.bench(), said,
-                    Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
+                    runs.unread(standing.run()), Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
             mapper.mark(runId, said.name(), json.write(marking));
             runs.enter(runId, "note %s: %s".formatted(marking.passed() ? "exercise passed" : "exercise not passed", marking.lines().get(0).result()), WHO, true, standing.time());
         }

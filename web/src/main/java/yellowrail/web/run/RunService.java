@@ -313,6 +313,13 @@ public class RunService {
         return new StageSummary(stage, stage.at(moment(run.id(), Long.MAX_VALUE)));
     }
 
+    /** The test points that no current was ever read at. */
+    @Transactional(readOnly = true)
+    public List<String> unread(Run run) {
+        Moment moment = moment(run.id(), Long.MAX_VALUE);
+        return amp(run).sheet().testPoints().stream().filter(point -> moment.at(ReadingKind.SENSE_VOLTS, point).or(() -> moment.at(ReadingKind.SENSE_AMPS, point)).isEmpty()).toList();
+    }
+
     /** What counted when this row had been entered. */
     @Transactional(readOnly = true)
     public Moment moment(long runId, long upTo) {

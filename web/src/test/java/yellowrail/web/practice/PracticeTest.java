@@ -86,6 +86,14 @@ class PracticeTest {
     }
 
     @Test
+    void theRightWordWithoutAReadingIsAGuess() {
+        long unseen = practice.start(Exercise.CREEPING_TUBE, OptionalDouble.of(5));
+        var guessed = practice.mark(unseen, Exercise.CREEPING_TUBE).marking(practice.json()).orElseThrow();
+        assertThat(guessed.passed()).isFalse();
+        assertThat(guessed.lines()).anySatisfy(line -> assertThat(line.result()).isEqualTo("a guess: V1, V2 not read"));
+    }
+
+    @Test
     void tubesAreExchangedOnlyWhenItIsOff() {
         assertThat(practice.swap(run).says()).contains("Switch off");
         practice.power(run);
