@@ -72,7 +72,9 @@ final class DemoAmps {
         CurrentSense primary = new CurrentSense(CurrentMethod.HALF_PRIMARY, OptionalDouble.of(118), 0.01, Unit.VOLT, 20,
                 OptionalDouble.of(45), OptionalDouble.empty());
         return sheet(usual, "Cotton grass", "No resistor in the cathodes: read across the transformer, one side at a time.",
-                "BLUE and BROWN are the plate ends of the output transformer: both at full B+.", sockets, usual.pots(), primary, usual.plate());
+                "BLUE and BROWN are the plate ends of the output transformer: both at full B+.", sockets,
+                List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true), new Pot("BALANCE", Pot.Action.BALANCE, "", Pot.Turn.UNKNOWN, false)),
+                primary, usual.plate());
     }
 
     AmpSheet halfDone() {

@@ -104,8 +104,8 @@ class RunController {
         return again;
     }
 
-    @PostMapping("/runs/{id}/readings/{readingId}/strike")
-    ModelAndView strike(@PathVariable long id, @PathVariable long readingId, @RequestParam(defaultValue = "") String by,
+    @PostMapping("/runs/{id}/strike")
+    ModelAndView strike(@PathVariable long id, @RequestParam("reading") long readingId, @RequestParam(defaultValue = "") String by,
                         @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
         runs.strike(id, readingId);
         return htmx != null ? pages.page(id, at, "", by, null, "run/page :: live") : pages.toStation(id, at);

@@ -9,13 +9,17 @@ import yellowrail.core.reading.Reading;
  *
  * @param before what counted before the first of the rows
  * @param rows   in the order of entry, struck ones among them
- * @param total  how many the whole log has
  */
-record RunLog(Moment before, List<ReadingRow> rows, long total) {
+record RunLog(Moment before, List<ReadingRow> rows) {
 
     /** The readings that count, in the order of entry. */
     List<Reading> readings() {
         return rows.stream().filter(row -> !row.struck()).map(ReadingRow::reading).toList();
+    }
+
+    /** How many the whole log has, as far as they were counted. */
+    String total() {
+        return rows.size() < RunService.RECENT ? String.valueOf(rows.size()) : "%d and more".formatted(RunService.RECENT);
     }
 
     /** Who measured last; blank if nobody said. */

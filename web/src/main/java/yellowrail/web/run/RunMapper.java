@@ -30,6 +30,4 @@ interface RunMapper {
 
     /** Of each kind at each place the last one up to a row, struck ones left out. */
     List<ReadingRow> latestOfEach(@Param("runId") long runId, @Param("upTo") long upTo);
-
-    long count(@Param("runId") long runId);
 }

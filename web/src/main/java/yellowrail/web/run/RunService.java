@@ -332,7 +332,7 @@ public class RunService {
         List<ReadingRow> rows = new ArrayList<>(mapper.newest(runId, Long.MAX_VALUE, RECENT));
         Collections.reverse(rows);
         Moment before = rows.size() < RECENT ? new Moment(List.of()) : moment(runId, rows.get(0).id() - 1);
-        return new RunLog(before, rows, mapper.count(runId));
+        return new RunLog(before, rows);
     }
 
     @Transactional(readOnly = true)

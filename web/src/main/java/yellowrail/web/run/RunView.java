@@ -35,7 +35,7 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
                List<Balance> balances, MapView map, List<LogLine> log, boolean older, String hint, String total, StationView station, MoveView move,
                String swing, boolean swings, String meter) {
 
-    private static final int LOG_LINES = 30;
+    private static final int LOG_LINES = 20;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
 
@@ -65,8 +65,8 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
                 cards(tubes, sheet.current().shows(), mains, move.map(NextMove::mains).orElse(Mains.customary(sheet.bias())), sheet.mainsVolts()),
                 SideBalance.of(sheet, tubes).stream().map(RunView::balance).toList(),
                 MapView.of(move.map(found -> OperatingMap.of(stage, tracks, found)).orElseGet(() -> OperatingMap.of(stage, tracks)), sheet),
-                newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock)).toList(), log.total() > LOG_LINES,
-                hint(stage), String.valueOf(log.total()), station,
+                newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock)).toList(), log.rows().size() > LOG_LINES,
+                hint(stage), log.total(), station,
                 move.map(found -> MoveView.of(found, stage, tubes, mains, span)).orElse(null),
                 SwingTest.of(sheet, now).map(SwingTest::words).orElse(""),
                 sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE) || now.last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new)).isPresent(),
