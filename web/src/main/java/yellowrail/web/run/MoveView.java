@@ -58,7 +58,7 @@ record MoveView(String kind, String sentence, List<String> notes, String line, S
         return advice.choices().stream().map(choice -> {
             Landing.Tube tube = choice.landing().tubes().get(0);
             return new Choice(Figures.ohms(choice.ohms()), choice.series().name(), Figures.milliamps(tube.cathode()), Figures.volts(tube.plateVolts()),
-                    Figures.percent(tube.ratio()), Figures.volts(choice.volts()), "%s, buy %s W".formatted(Figures.watts(choice.watts()), Figures.plain(choice.rating())),
+                    Figures.percent(tube.ratio()), Figures.volts(choice.volts()), "%s of %s W".formatted(Figures.fixed(choice.watts(), 2), Figures.plain(choice.rating())),
                     Figures.volts(choice.bypassVolts()), choice == advice.best());
         }).toList();
     }
