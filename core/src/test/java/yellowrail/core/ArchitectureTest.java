@@ -14,7 +14,7 @@ class ArchitectureTest {
 
     @Test
     void coreStandsOnItsOwn() {
-        classes().should().onlyDependOnClassesThat().resideInAnyPackage("yellowrail.core..", "java..", "org.apache.commons.csv..", "org.hipparchus..").check(core);
+        classes().should().onlyDependOnClassesThat().resideInAnyPackage("yellowrail.core..", "java..", "org.apache.commons.csv..", "org.hipparchus..", "org.jgrapht..").check(core);
     }
 
     @Test
