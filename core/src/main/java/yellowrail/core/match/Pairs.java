@@ -19,7 +19,7 @@ final class Pairs {
     /** Up to so many tubes every pair is considered. */
     private static final int COMPLETE = 120;
     /** Beyond, those of each tube and its nearest. */
-    private static final int NEAREST = 24;
+    private static final int NEAREST = 10;
 
     private final List<Candidate> tubes;
     private final double tolerance;
@@ -77,8 +77,8 @@ final class Pairs {
         }
         Comparator<Integer> nearer = Comparator.comparingDouble(j -> measure.between(tubes.get(i), tubes.get(j)));
         PriorityQueue<Integer> nearest = new PriorityQueue<>(nearer.reversed());
-        for (int j = 0; j < tubes.size(); j++) {
-            if (j != i) {
+        for (int step : new int[]{-1, 1}) {
+            for (int j = i + step; j >= 0 && j < tubes.size() && mayBeNear(i, j, nearest); j += step) {
                 nearest.add(j);
                 if (nearest.size() > NEAREST) {
                     nearest.poll();
@@ -87,5 +87,10 @@ final class Pairs {
         }
         partners.addAll(nearest);
         return partners;
+    }
+
+    /** Along the row the current alone grows apart: once that exceeds what the farthest of the nearest has, none can follow. */
+    private boolean mayBeNear(int i, int j, PriorityQueue<Integer> nearest) {
+        return nearest.size() < NEAREST || Math.abs(tubes.get(i).amps() - tubes.get(j).amps()) < measure.between(tubes.get(i), tubes.get(nearest.peek()));
     }
 }
