@@ -1,6 +1,5 @@
 package yellowrail.core.mistake;
 
-import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -18,9 +17,6 @@ final class PotMistakes {
 
     /** A change worth calling a change, as a ratio. */
     private static final double MOVED = 0.04;
-    private static final double CREPT = 0.05;
-    private static final Duration CREEPS = Duration.ofMinutes(3);
-    private static final int IN_A_ROW = 3;
 
     private PotMistakes() {
     }
@@ -52,41 +48,14 @@ final class PotMistakes {
         if (turned(entry, now).isEmpty()) {
             return Optional.empty();
         }
-        for (String point : now.sheet().testPoints()) {
-            double crept = crept(point, now);
-            double neighbours = now.sheet().testPoints().stream().filter(other -> !other.equals(point)).mapToDouble(other -> change(other, now)).max().orElse(Double.NaN);
-            if (crept > CREPT && neighbours < crept / 3) {
-                return Optional.of(now.ask(entry, "%s keeps rising, by %s so far, while the others stand still. Trimming a creeping tube is chasing one\u2019s tail: swap it with its neighbour and see whether the trouble follows."
-                        .formatted(point, Figures.percent(crept)), List.of(List.of(Situation.words(ReadingKind.NOTE, point + " creeps: tubes to be swapped before any trimming")))));
-            }
+        List<Reading> sinceTurned = now.sinceTurned();
+        Optional<Creep> creep = Creep.in(now.sheet(), sinceTurned).stream().findFirst();
+        if (creep.isPresent()) {
+            return Optional.of(now.ask(entry, "%s keeps rising, by %s so far, while the others stand still. Trimming a creeping tube is chasing one\u2019s tail: swap it with its neighbour and see whether the trouble follows."
+                    .formatted(creep.get().point(), Figures.percent(creep.get().by())),
+                    List.of(List.of(Situation.words(ReadingKind.NOTE, creep.get().point() + " creeps: tubes to be swapped before any trimming")))));
         }
         return Optional.empty();
-    }
-
-    private static List<Reading> currents(String point, Situation now) {
-        ReadingKind kind = now.before().at(ReadingKind.SENSE_AMPS, point).isPresent() ? ReadingKind.SENSE_AMPS : ReadingKind.SENSE_VOLTS;
-        return now.since(ReadingKind.TURN, kind, point);
-    }
-
-    /** How much a test point has risen without a fall since the last turn; 0 if it did not rise steadily. */
-    private static double crept(String point, Situation now) {
-        List<Reading> readings = currents(point, now);
-        if (readings.size() < IN_A_ROW) {
-            return 0;
-        }
-        for (int i = 1; i < readings.size(); i++) {
-            if (!(readings.get(i).value() > readings.get(i - 1).value())) {
-                return 0;
-            }
-        }
-        Reading first = readings.get(0);
-        Reading last = readings.get(readings.size() - 1);
-        return Duration.between(first.takenAt(), last.takenAt()).compareTo(CREEPS) < 0 ? 0 : last.value() / first.value() - 1;
-    }
-
-    private static double change(String point, Situation now) {
-        List<Reading> readings = currents(point, now);
-        return readings.size() < 2 ? Double.NaN : Math.abs(readings.get(readings.size() - 1).value() / readings.get(0).value() - 1);
     }
 
     /** One side up, the other down: the pot taken for the bias control is the balance control. */

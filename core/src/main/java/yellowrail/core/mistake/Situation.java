@@ -44,15 +44,15 @@ public record Situation(StageIdle stage, Moment before, List<Reading> readings, 
         return entry.kind() == ReadingKind.SENSE_VOLTS || entry.kind() == ReadingKind.SENSE_AMPS;
     }
 
-    /** The readings of one kind at one place since something of another kind happened, oldest first. */
-    List<Reading> since(ReadingKind what, ReadingKind kind, String place) {
+    /** The readings since a pot was turned, oldest first. */
+    List<Reading> sinceTurned() {
         int from = 0;
         for (int i = 0; i < readings.size(); i++) {
-            if (readings.get(i).entry().kind() == what) {
+            if (readings.get(i).entry().kind() == ReadingKind.TURN) {
                 from = i + 1;
             }
         }
-        return readings.subList(from, readings.size()).stream().filter(reading -> reading.entry().kind() == kind && reading.entry().target().equals(place)).toList();
+        return readings.subList(from, readings.size());
     }
 
     Optional<Reading> last(ReadingKind kind) {

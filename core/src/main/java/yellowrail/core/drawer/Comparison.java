@@ -1,0 +1,81 @@
+package yellowrail.core.drawer;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.match.Candidate;
+import yellowrail.core.match.TestCondition;
+import yellowrail.core.tube.TubeType;
+
+/**
+ * Tubes of one type brought to one test condition: the one that most of them were tested at. Figures of another are
+ * converted by the type's model if they are near, and left out if they are not; cathode and plate currents are never mixed.
+ *
+ * @param condition  the common condition; empty where nothing was tested
+ * @param current    whose current
+ * @param candidates the tubes that can be compared
+ * @param remarks    by label: converted, unstable
+ * @param leftOut    by label, with the reason
+ */
+public record Comparison(Optional<TestCondition> condition, TubeTest.Current current, List<Candidate> candidates, Map<String, String> remarks,
+                         Map<String, String> leftOut) {
+
+    /** A tube and its newest test. */
+    public record Tested(DrawerTube tube, Optional<TubeTest> test) {
+    }
+
+    public Comparison {
+        candidates = List.copyOf(candidates);
+    }
+
+    /** @param tubes of one type */
+    public static Comparison of(TubeType type, List<Tested> tubes) {
+        List<TubeTest> tests = tubes.stream().flatMap(tube -> tube.test().stream()).toList();
+        Optional<TubeTest> commonest = tests.stream().max((one, other) -> Long.compare(alike(one, tests), alike(other, tests)));
+        Map<String, String> remarks = new LinkedHashMap<>();
+        Map<String, String> leftOut = new LinkedHashMap<>();
+        List<Candidate> candidates = new ArrayList<>();
+        for (Tested tested : tubes) {
+            String label = tested.tube().label();
+            if (tested.test().isEmpty()) {
+                leftOut.put(label, "never tested");
+            } else if (tested.tube().state() == TubeState.WASTE || tested.test().get().tap() == Tap.RINGS_ALONE) {
+                leftOut.put(label, tested.tube().state() == TubeState.WASTE ? "waste" : "rings by itself");
+            } else {
+                take(type, tested.test().get(), label, commonest.orElseThrow(), candidates, remarks, leftOut);
+            }
+        }
+        return new Comparison(commonest.map(TubeTest::condition), commonest.map(TubeTest::current).orElse(TubeTest.Current.CATHODE), candidates, remarks, leftOut);
+    }
+
+    private static long alike(TubeTest test, List<TubeTest> all) {
+        return all.stream().filter(other -> other.current() == test.current() && other.condition().isSame(test.condition())).count();
+    }
+
+    private static void take(TubeType type, TubeTest test, String label, TubeTest common, List<Candidate> candidates, Map<String, String> remarks, Map<String, String> leftOut) {
+        if (test.current() != common.current()) {
+            leftOut.put(label, "tested for %s current, the others for %s current".formatted(test.current().inWords(), common.current().inWords()));
+            return;
+        }
+        Optional<TestCondition.Converted> there = test.condition().convert(type, test.amps(), test.transconductance(), common.condition());
+        if (there.isEmpty()) {
+            leftOut.put(label, "tested at %s: too far from the others, or no model to convert".formatted(test.condition().inWords()));
+            return;
+        }
+        OptionalDouble steepness = there.get().transconductance();
+        candidates.add(new Candidate(label, there.get().amps(), steepness));
+        List<String> said = new ArrayList<>();
+        if (!test.condition().isSame(common.condition())) {
+            said.add("converted from %s".formatted(test.condition().inWords()));
+        }
+        if (test.isUnstable()) {
+            said.add("unstable: %+.0f %% over its warm-up".formatted(100 * test.rise().getAsDouble()));
+        }
+        if (!said.isEmpty()) {
+            remarks.put(label, String.join("; ", said));
+        }
+    }
+}

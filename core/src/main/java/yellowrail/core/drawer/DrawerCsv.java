@@ -1,0 +1,100 @@
+package yellowrail.core.drawer;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * The drawer as a file: comma-separated (RFC 4180), a header with the names of {@link DrawerRow#COLUMNS} in any order,
+ * one row a test; a tube with several tests has several rows, one without has one with those columns empty.
+ *
+ * @param rows   the good rows, in the order of the file
+ * @param faults what is wrong with the others, by line and column
+ */
+public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
+
+    public static final int MOST_ROWS = 20_000;
+    private static final int MOST_FAULTS = 200;
+    private static final CSVFormat FORMAT = CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get();
+
+    /** What is wrong where. */
+    public record Fault(long line, String column, String message) {
+    }
+
+    public DrawerCsv {
+        rows = List.copyOf(rows);
+        faults = List.copyOf(faults);
+    }
+
+    public static DrawerCsv parse(String text) {
+        List<DrawerRow> rows = new ArrayList<>();
+        List<Fault> faults = new ArrayList<>();
+        try (var parser = FORMAT.parse(new StringReader(text.startsWith("\ufeff") ? text.substring(1) : text))) {
+            List<String> header = null;
+            for (CSVRecord record : parser) {
+                long line = parser.getCurrentLineNumber();
+                if (header == null) {
+                    header = record.stream().map(name -> name.strip().toLowerCase(Locale.ROOT)).toList();
+                    faults.addAll(headerFaults(header));
+                    if (!faults.isEmpty()) {
+                        break;
+                    }
+                } else if (rows.size() >= MOST_ROWS || faults.size() >= MOST_FAULTS) {
+                    faults.add(new Fault(line, "", "Stopped here: more than %d rows or %d faults.".formatted(MOST_ROWS, MOST_FAULTS)));
+                    break;
+                } else {
+                    take(record, header, line, rows, faults);
+                }
+            }
+            if (header == null) {
+                faults.add(new Fault(1, "", "The file is empty. Its first line names the columns: %s.".formatted(String.join(",", DrawerRow.COLUMNS))));
+            }
+        } catch (IOException | UncheckedIOException | IllegalStateException e) {
+            faults.add(new Fault(rows.size() + faults.size() + 2L, "", "From here on this is not CSV: %s.".formatted(e.getMessage())));
+        }
+        return new DrawerCsv(rows, faults);
+    }
+
+    private static List<Fault> headerFaults(List<String> header) {
+        List<Fault> faults = new ArrayList<>();
+        Set<String> seen = new LinkedHashSet<>();
+        header.stream().filter(name -> !DrawerRow.COLUMNS.contains(name) || !seen.add(name)).forEach(name -> faults.add(new Fault(1, name,
+                DrawerRow.COLUMNS.contains(name) ? "This column stands twice." : "There is no such column; there are %s.".formatted(String.join(", ", DrawerRow.COLUMNS)))));
+        List.of("type", "label").stream().filter(name -> !header.contains(name)).forEach(name -> faults.add(new Fault(1, name, "This column is missing.")));
+        return faults;
+    }
+
+    private static void take(CSVRecord record, List<String> header, long line, List<DrawerRow> rows, List<Fault> faults) {
+        if (record.size() != header.size()) {
+            faults.add(new Fault(line, "", "%d columns where the header has %d.".formatted(record.size(), header.size())));
+            return;
+        }
+        DrawerRow row = DrawerRow.read(column -> header.contains(column) ? record.get(header.indexOf(column)) : "");
+        if (row.faults().isEmpty()) {
+            rows.add(row);
+        }
+        header.stream().filter(row.faults()::containsKey).forEach(column -> faults.add(new Fault(line, column, row.faults().get(column))));
+        row.faults().keySet().stream().filter(column -> !header.contains(column)).sorted().forEach(column -> faults.add(new Fault(line, column, row.faults().get(column))));
+    }
+
+    /** The file of these rows. */
+    public static String write(List<DrawerRow> rows) {
+        StringBuilder text = new StringBuilder();
+        try (var printer = FORMAT.print(text)) {
+            printer.printRecord(DrawerRow.COLUMNS);
+            for (DrawerRow row : rows) {
+                printer.printRecord(row.written());
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
+    }
+}

@@ -1,0 +1,169 @@
+package yellowrail.core.drawer;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import yellowrail.core.match.TestCondition;
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Quantity;
+import yellowrail.core.quantity.Unit;
+
+/**
+ * A tube and, where its figures are filled in, one test of it, as a row of named columns: a form is read by the same rules
+ * as a line of a file.
+ *
+ * @param tube   the tube
+ * @param test   its test, if the row has one
+ * @param faults what is wrong, by column; the values count only if there are none
+ */
+public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, String> faults) {
+
+    /** In the order of the file. */
+    public static final List<String> COLUMNS = List.of("type", "label", "maker", "markings", "bought", "state", "notes", "tested", "tester", "plate_volts",
+            "screen_volts", "grid_volts", "current", "milliamps", "milliamps_before", "warm_minutes", "transconductance_ma_v", "tap", "gas");
+    /** Those that tell of a test. */
+    public static final List<String> OF_A_TEST = COLUMNS.subList(COLUMNS.indexOf("tested"), COLUMNS.size());
+
+    private static final int LONGEST_WORD = 40;
+    private static final int LONGEST_NOTE = 500;
+
+    public DrawerRow {
+        faults = Map.copyOf(faults);
+    }
+
+    /** @param text the text of a column, never null */
+    public static DrawerRow read(Function<String, String> text) {
+        return new Reader(text).row();
+    }
+
+    /** This row as text, column by column. */
+    public List<String> written() {
+        List<String> cells = new ArrayList<>(List.of(tube.type(), tube.label(), tube.maker(), tube.markings(), tube.bought().map(LocalDate::toString).orElse(""),
+                tube.state().inWords(), tube.notes()));
+        test.ifPresentOrElse(found -> cells.addAll(List.of(found.tested().map(LocalDate::toString).orElse(""), found.tester(), plain(OptionalDouble.of(found.condition().plate()), 1),
+                plain(OptionalDouble.of(found.condition().screen()), 1), plain(found.condition().grid(), 1), found.current().inWords(), plain(OptionalDouble.of(found.amps()), 1e3),
+                plain(found.before(), 1e3), plain(found.warmMinutes(), 1), plain(found.transconductance(), 1e3),
+                found.tap() == Tap.UNKNOWN ? "" : found.tap().inWords(), found.gas())), () -> OF_A_TEST.forEach(column -> cells.add("")));
+        return cells;
+    }
+
+    /** To the sixth decimal: finer is dust of the binary fractions. */
+    private static String plain(OptionalDouble si, double in) {
+        return si.isPresent() ? BigDecimal.valueOf(si.getAsDouble() * in).setScale(6, RoundingMode.HALF_EVEN).stripTrailingZeros().toPlainString() : "";
+    }
+
+    /** Reads one row; every fault is noted beside its column. */
+    private static final class Reader {
+
+        private final Function<String, String> text;
+        private final Map<String, String> faults = new LinkedHashMap<>();
+
+        Reader(Function<String, String> text) {
+            this.text = text;
+        }
+
+        DrawerRow row() {
+            DrawerTube tube = new DrawerTube(needed("type", "the type number").toUpperCase(Locale.ROOT), needed("label", "what is written on the tube"),
+                    words("maker", LONGEST_WORD), words("markings", LONGEST_WORD), date("bought"), state(), words("notes", LONGEST_NOTE));
+            boolean tested = OF_A_TEST.stream().anyMatch(column -> !column.equals("current") && !text.apply(column).isBlank());
+            Optional<TubeTest> test = tested ? Optional.of(test()) : Optional.empty();
+            return new DrawerRow(tube, test, faults);
+        }
+
+        private TubeState state() {
+            String typed = text.apply("state").strip();
+            return typed.isEmpty() ? TubeState.USED : choice("state", TubeState.values(), TubeState::inWords);
+        }
+
+        private TubeTest test() {
+            double plate = neededNumber("plate_volts", Unit.VOLT, 1, 2000);
+            OptionalDouble screen = number("screen_volts", Unit.VOLT, 1, 2000);
+            OptionalDouble grid = number("grid_volts", Unit.VOLT, -300, 0);
+            TubeTest.Current current = text.apply("current").isBlank() ? TubeTest.Current.CATHODE : choice("current", TubeTest.Current.values(), TubeTest.Current::inWords);
+            Tap tap = text.apply("tap").isBlank() ? Tap.UNKNOWN : choice("tap", Tap.values(), Tap::inWords);
+            OptionalDouble steepness = number("transconductance_ma_v", null, 0.01, 100);
+            return new TubeTest(date("tested"), words("tester", LONGEST_WORD), new TestCondition(plate, screen.orElse(plate), grid), current,
+                    neededNumber("milliamps", Unit.MILLIAMP, 0.01, 2000), number("milliamps_before", Unit.MILLIAMP, 0.01, 2000),
+                    number("warm_minutes", null, 0, 1000), steepness.isPresent() ? OptionalDouble.of(steepness.getAsDouble() / 1e3) : steepness, tap, words("gas", LONGEST_NOTE));
+        }
+
+        private String words(String column, int longest) {
+            String typed = text.apply(column).strip();
+            if (typed.length() > longest) {
+                faults.putIfAbsent(column, "At most %d characters fit here; this has %d.".formatted(longest, typed.length()));
+            }
+            if (typed.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t')) {
+                faults.putIfAbsent(column, "This holds characters that cannot be shown; type it again.");
+            }
+            return typed;
+        }
+
+        private String needed(String column, String what) {
+            String typed = words(column, LONGEST_WORD);
+            if (typed.isEmpty()) {
+                faults.putIfAbsent(column, "Type %s.".formatted(what));
+            }
+            return typed;
+        }
+
+        private Optional<LocalDate> date(String column) {
+            String typed = text.apply(column).strip();
+            if (typed.isEmpty()) {
+                return Optional.empty();
+            }
+            try {
+                LocalDate date = LocalDate.parse(typed);
+                if (date.getYear() >= 1900 && date.getYear() <= 2200) {
+                    return Optional.of(date);
+                }
+            } catch (DateTimeException e) {
+                // the one message below says what to type
+            }
+            faults.putIfAbsent(column, "%s is no date; write 2026-03-01.".formatted(Quantity.quote(typed)));
+            return Optional.empty();
+        }
+
+        private <E extends Enum<E>> E choice(String column, E[] values, Function<E, String> words) {
+            String typed = text.apply(column).strip();
+            return Arrays.stream(values).filter(value -> words.apply(value).equalsIgnoreCase(typed)).findFirst().orElseGet(() -> {
+                faults.putIfAbsent(column, "%s is not one of %s.".formatted(Quantity.quote(typed), String.join(", ", Arrays.stream(values).map(words).toList())));
+                return values[0];
+            });
+        }
+
+        private double neededNumber(String column, Unit unit, double least, double most) {
+            if (text.apply(column).isBlank()) {
+                faults.putIfAbsent(column, "A test needs this: a number from %s to %s%s.".formatted(Figures.plain(least), Figures.plain(most), unit == null ? "" : " " + unit));
+            }
+            return number(column, unit, least, most).orElse(unit.toSi(least));
+        }
+
+        /** A plain number, or one with the column's own unit; SI where there is a unit. */
+        private OptionalDouble number(String column, Unit unit, double least, double most) {
+            String typed = text.apply(column).strip();
+            if (typed.isEmpty()) {
+                return OptionalDouble.empty();
+            }
+            try {
+                double shown = unit == null ? Double.parseDouble(typed) : unit.fromSi(Quantity.parse(typed).si(unit));
+                if (shown >= least && shown <= most) {
+                    return OptionalDouble.of(unit == null ? shown : unit.toSi(shown));
+                }
+            } catch (IllegalArgumentException e) {
+                // the one message below says what to type
+            }
+            faults.putIfAbsent(column, "%s is no number from %s to %s%s.".formatted(Quantity.quote(typed), Figures.plain(least), Figures.plain(most), unit == null ? "" : " " + unit));
+            return OptionalDouble.empty();
+        }
+    }
+}

@@ -1,0 +1,87 @@
+package yellowrail.core.drawer;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
+import yellowrail.core.match.Candidate;
+import yellowrail.core.match.TestCondition;
+import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModels;
+
+/**
+ * What a group would do in an amp: the type's model is made to pass through each tube's test, then all get the one bias
+ * voltage at which their mean is the wanted current. Without a model, or where the tester does not tell its grid volts,
+ * the currents are taken in proportion.
+ *
+ * @param grid    that bias voltage, V; empty without a model
+ * @param amps    cathode current of each tube, A, in the order of the group
+ * @param byModel whether the model was used
+ */
+public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byModel) {
+
+    /** Amplification factors of one type lie within this of the typical one. */
+    private static final double MU_SPREAD = 1.25;
+    private static final int HALVINGS = 50;
+
+    public GroupForecast {
+        amps = List.copyOf(amps);
+    }
+
+    /**
+     * @param tubes  by figures at one condition
+     * @param plate  of the amp, V
+     * @param screen of the amp, V
+     * @param mean   wanted cathode current, A
+     */
+    public static GroupForecast of(TubeType type, TestCondition condition, TubeTest.Current current, List<Candidate> tubes, double plate, double screen, double mean) {
+        Optional<PentodeModel> typical = condition.grid().isPresent() ? TubeModels.published().of(type).map(known -> known.model()) : Optional.empty();
+        if (typical.isEmpty()) {
+            double tested = tubes.stream().mapToDouble(Candidate::amps).average().orElseThrow();
+            return new GroupForecast(OptionalDouble.empty(), tubes.stream().map(tube -> tube.amps() / tested * mean).toList(), false);
+        }
+        List<PentodeModel> models = tubes.stream().map(tube -> through(typical.get(), tube, condition, current)).toList();
+        double grid = rising(at -> models.stream().mapToDouble(model -> model.cathodeCurrent(plate, screen, at)).average().orElseThrow() - mean, -2 * screen, 0);
+        return new GroupForecast(OptionalDouble.of(grid), models.stream().map(model -> model.cathodeCurrent(plate, screen, grid)).toList(), true);
+    }
+
+    /** The typical model with the amplification factor that gives the tube's steepness, if known, and then its current. */
+    private static PentodeModel through(PentodeModel typical, Candidate tube, TestCondition at, TubeTest.Current current) {
+        PentodeModel model = typical;
+        if (tube.transconductance().isPresent()) {
+            double wanted = tube.transconductance().getAsDouble();
+            double factor = rising(mu -> scaled(typical.withMu(mu), tube, at, current).transconductance(at.plate(), at.screen(), at.grid().getAsDouble()) - wanted,
+                    1 / MU_SPREAD, MU_SPREAD);
+            model = typical.withMu(factor);
+        }
+        return scaled(model, tube, at, current);
+    }
+
+    private static PentodeModel scaled(PentodeModel model, Candidate tube, TestCondition at, TubeTest.Current current) {
+        double grid = at.grid().getAsDouble();
+        double here = current == TubeTest.Current.CATHODE ? model.cathodeCurrent(at.plate(), at.screen(), grid) : model.plateCurrent(at.plate(), at.screen(), grid);
+        return model.scaled(tube.amps() / here);
+    }
+
+    /** Where a rising function crosses zero; an end where it does not. */
+    private static double rising(DoubleUnaryOperator function, double from, double to) {
+        double low = from;
+        double high = to;
+        for (int i = 0; i < HALVINGS; i++) {
+            double middle = (low + high) / 2;
+            if (function.applyAsDouble(middle) < 0) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return (low + high) / 2;
+    }
+
+    /** Greatest less least, A. */
+    public double spread() {
+        return IntStream.range(0, amps.size()).mapToDouble(amps::get).max().orElseThrow() - IntStream.range(0, amps.size()).mapToDouble(amps::get).min().orElseThrow();
+    }
+}

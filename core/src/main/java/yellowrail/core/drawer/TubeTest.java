@@ -1,0 +1,51 @@
+package yellowrail.core.drawer;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.match.TestCondition;
+
+/**
+ * One test of a tube, SI.
+ *
+ * @param tested           when
+ * @param tester           tester or test amp, in the builder's words
+ * @param condition        the voltages
+ * @param current          whose current was read
+ * @param amps             current at the end of the test, A
+ * @param before           current before the warm-up, A
+ * @param warmMinutes      how long that took
+ * @param transconductance A/V
+ * @param tap              what a light tap gave
+ * @param gas              gas and leakage, in the builder's words
+ */
+public record TubeTest(Optional<LocalDate> tested, String tester, TestCondition condition, Current current, double amps, OptionalDouble before,
+                       OptionalDouble warmMinutes, OptionalDouble transconductance, Tap tap, String gas) {
+
+    /** A figure that rises by more over its warm-up is not one to match by. */
+    public static final double UNSTABLE = 0.15;
+
+    /** Whose current a tester reads. */
+    public enum Current {
+        CATHODE("cathode"), PLATE("plate");
+
+        private final String inWords;
+
+        Current(String inWords) {
+            this.inWords = inWords;
+        }
+
+        public String inWords() {
+            return inWords;
+        }
+    }
+
+    /** How much the current rose over the warm-up, as a ratio; empty where it was not read before. */
+    public OptionalDouble rise() {
+        return before.isPresent() ? OptionalDouble.of(amps / before.getAsDouble() - 1) : OptionalDouble.empty();
+    }
+
+    public boolean isUnstable() {
+        return Math.abs(rise().orElse(0)) > UNSTABLE;
+    }
+}

@@ -1,0 +1,41 @@
+package yellowrail.core.drawer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import yellowrail.core.Amps;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Socket;
+
+class SittingTest {
+
+    private static final AmpSheet PAIR = Amps.pair();
+
+    private static Sitting sitting(String socket, String... lines) {
+        return Sitting.of(PAIR, PAIR.socket(socket).orElseThrow(), Amps.readings(PAIR, lines));
+    }
+
+    @Test
+    void aTubeThatCreptIsFoundWithoutAnyoneWritingItDown() {
+        String[] lines = {"on", "V1 30", "V2 30", "V1 31", "V2 30.1", "V1 32", "V2 30", "V1 33.5", "V2 30.1", "off"};
+        assertThat(sitting("V1", lines).findings()).singleElement().asString().startsWith("crept by 11.7 % in 3 min");
+        assertThat(sitting("V2", lines).findings()).isEmpty();
+        assertThat(sitting("V1", lines).on()).isEqualTo(Duration.ofSeconds(270));
+    }
+
+    @Test
+    void aTurnOrASharedTestPointTellsNothing() {
+        assertThat(sitting("V1", "on", "V1 30", "V2 30", "V1 31", "turn RANGE clockwise", "V1 32", "V2 33", "V1 33.5").findings()).isEmpty();
+        List<Socket> shared = PAIR.sockets().stream().map(socket -> new Socket(socket.label(), socket.side(), socket.channel(), "TP")).toList();
+        AmpSheet sheet = Amps.with(PAIR, shared);
+        assertThat(Sitting.of(sheet, sheet.sockets().get(0), Amps.readings(sheet, "on", "TP 60", "TP 62", "TP 64", "TP 67", "TP 70", "TP 74", "TP 80", "TP 82")).findings()).isEmpty();
+    }
+
+    @Test
+    void hoursCountWhileItIsOnAndUntilTheLastReading() {
+        assertThat(sitting("V1", "on", "V1 30", "V1 30", "off", "note lunch", "on", "V1 30").on()).isEqualTo(Duration.ofSeconds(90 + 30));
+        assertThat(sitting("V1").on()).isZero();
+    }
+}
