@@ -68,3 +68,11 @@ for (const failure of ["htmx:sendError", "htmx:responseError"]) {
     }
   });
 }
+
+// A large drawer takes its seconds.
+document.addEventListener("submit", event => {
+  const note = event.target.querySelector("#matching");
+  if (note) {
+    note.textContent = "Matching\u2026";
+  }
+});

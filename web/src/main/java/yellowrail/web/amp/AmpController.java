@@ -18,6 +18,7 @@ import yellowrail.core.station.Station;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.seat.SeatService;
 import yellowrail.web.tubes.TubeService;
 
 /** The amp sheet: shown, made, edited. */
@@ -26,17 +27,19 @@ class AmpController {
 
     private final AmpService amps;
     private final TubeService tubes;
+    private final SeatService seats;
 
-    AmpController(AmpService amps, TubeService tubes) {
+    AmpController(AmpService amps, TubeService tubes, SeatService seats) {
         this.amps = amps;
         this.tubes = tubes;
+        this.seats = seats;
     }
 
     @GetMapping("/amps/{id}")
     ModelAndView sheet(@PathVariable long id) {
         Amp amp = amps.newest(id);
         return new ModelAndView("amp/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.PLAN))
-                .addObject("view", AmpView.of(amp, tubes.catalogue()));
+                .addObject("view", AmpView.of(amp, tubes.catalogue(), seats.labels(id)));
     }
 
     @GetMapping("/amps/new")

@@ -2,6 +2,7 @@ package yellowrail.web.amp;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentSense;
@@ -23,14 +24,16 @@ import yellowrail.core.tube.TubeType;
  * @param quirks  in the builder's words
  * @param notes   in the builder's words
  * @param drawing the stage drawn
+ * @param occupants what is written on the tube in each socket, blank where none of the drawer sits
  */
-record AmpView(long id, int version, String what, List<Fact> facts, List<String> pots, String quirks, String notes, StageDrawing drawing) {
+record AmpView(long id, int version, String what, List<Fact> facts, List<String> pots, String quirks, String notes, StageDrawing drawing,
+               List<String> occupants) {
 
     /** A line of the sheet. */
     record Fact(String name, String value) {
     }
 
-    static AmpView of(Amp amp, TubeCatalogue catalogue) {
+    static AmpView of(Amp amp, TubeCatalogue catalogue, Map<String, String> seated) {
         AmpSheet sheet = amp.sheet();
         Optional<TubeType> type = catalogue.find(sheet.tubeType());
         List<Fact> facts = new ArrayList<>();
@@ -53,7 +56,8 @@ record AmpView(long id, int version, String what, List<Fact> facts, List<String>
         List<String> pots = sheet.pots().stream().map(pot -> pot.name() + ": " + pot.action().inWords()
                 + (pot.acts().isBlank() ? "" : " (" + pot.acts() + ")") + "; hotter " + pot.hotter().inWords()
                 + (pot.verified() ? ", verified" : ", not verified")).toList();
-        return new AmpView(amp.id(), amp.version(), sheet.inWords(), facts, pots, sheet.quirks(), sheet.notes(), StageDrawing.of(sheet));
+        return new AmpView(amp.id(), amp.version(), sheet.inWords(), facts, pots, sheet.quirks(), sheet.notes(), StageDrawing.of(sheet),
+                sheet.sockets().stream().map(socket -> seated.getOrDefault(socket.label(), "")).toList());
     }
 
     /** What is known of the supply; a first amp knows nothing of it. */

@@ -30,7 +30,7 @@ public record StageDrawing(int width, int height, List<Tube> tubes, List<Point> 
     public record Point(int fromX, int toX, int middleX, String label) {
     }
 
-    static StageDrawing of(AmpSheet sheet) {
+    public static StageDrawing of(AmpSheet sheet) {
         List<Tube> tubes = new ArrayList<>();
         List<Socket> sockets = sheet.sockets();
         for (int i = 0; i < sockets.size(); i++) {

@@ -1,18 +1,27 @@
 package yellowrail.web.demo;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.drawer.DrawerCsv;
 import yellowrail.core.station.SafetyItem;
 import yellowrail.core.station.Station;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.drawer.DrawerService;
 import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.RunService;
+import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 import yellowrail.web.tubes.TubeService;
 
@@ -29,10 +38,15 @@ class DemoData implements ApplicationRunner {
     private final RunService runs;
     private final TubeService tubes;
     private final StationService stations;
+    private final DrawerService drawer;
+    private final SeatService seats;
     private final Clock clock;
 
-    DemoData(AmpService amps, RunService runs, TubeService tubes, StationService stations, Clock clock) {
+    DemoData(AmpService amps, RunService runs, TubeService tubes, StationService stations, DrawerService drawer, SeatService seats,
+             Clock clock) {
         this.stations = stations;
+        this.drawer = drawer;
+        this.seats = seats;
         this.amps = amps;
         this.runs = runs;
         this.tubes = tubes;
@@ -48,7 +62,7 @@ class DemoData implements ApplicationRunner {
 
     void fill() {
         DemoAmps demo = new DemoAmps(tubes.catalogue());
-        play(demo.coldPair(), 14, "mark as found", "mains 119.6", "V1 24.1", "V2 22.3", "plate 463", "bias -50.2", "turn RANGE clockwise",
+        long first = play(demo.coldPair(), 14, "mark as found", "mains 119.6", "V1 24.1", "V2 22.3", "plate 463", "bias -50.2", "turn RANGE clockwise",
                 "V1 31.0", "V2 28.8", "plate 456.5", "mark after the first turn", "turn RANGE clockwise", "bias -46.8", "V1 36.4", "V2 33.9", "plate 452");
         play(demo.quad(), 12, "rk off 61.4", "mains 120.4", "vk 9.85", "plate 311");
         play(demo.stereo(), 11, "mains 120.1", "L 0.93", "plate 438", "R 0.98", "bias -36.4");
@@ -56,11 +70,25 @@ class DemoData implements ApplicationRunner {
         play(demo.overRating(), 12, "mains 123.8", "V1 38.9", "V2 36.2", "plate 347", "screen 318");
         play(demo.mismatched(), 13, "mains 120.2", "BLUE 4.35", "BROWN 3.52", "plate 446");
         play(demo.halfDone(), 4, "mains 119.8", "V1 412", "note waiting for the second probe");
+        fillDrawer(first);
+    }
+
+    /** A drawer of made-up tubes, two of which have sat in the first amp since before its run. */
+    private void fillDrawer(long ampId) {
+        try (InputStream tubesOfTheShelf = DemoData.class.getResourceAsStream("tubes.csv")) {
+            DrawerCsv csv = DrawerCsv.parse(new String(tubesOfTheShelf.readAllBytes(), StandardCharsets.UTF_8));
+            Map<String, Long> numbers = new HashMap<>();
+            csv.rows().forEach(row -> numbers.put(row.tube().label(), drawer.add(row).orElseThrow()));
+            seats.place(ampId, Map.of("V1", numbers.get("A2"), "V2", numbers.get("A3")), OffsetDateTime.now(clock).minusDays(30));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** Enters the lines half a minute apart, the last of them now. */
-    private void play(AmpSheet sheet, int minutesOn, String... lines) {
-        long run = runs.begin(amps.create(sheet)).id();
+    private long play(AmpSheet sheet, int minutesOn, String... lines) {
+        long amp = amps.create(sheet);
+        long run = runs.begin(amp).id();
         makeSafe(run, sheet);
         OffsetDateTime now = OffsetDateTime.now(clock);
         int cold = lines[0].startsWith("rk off") ? 1 : 0;
@@ -73,6 +101,7 @@ class DemoData implements ApplicationRunner {
         if (lines.length > READ_AND_TURNED) {
             stations.done(run, Station.MEASURE);
         }
+        return amp;
     }
 
     private void makeSafe(long run, AmpSheet sheet) {

@@ -10,6 +10,7 @@ import yellowrail.core.station.Station;
 import yellowrail.core.supply.MainsRange;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 
 /** Puts together the page of a run, whatever was asked of it. */
@@ -18,11 +19,13 @@ class RunPages {
 
     private final RunService runs;
     private final StationService stations;
+    private final SeatService seats;
     private final Clock clock;
 
-    RunPages(RunService runs, StationService stations, Clock clock) {
+    RunPages(RunService runs, StationService stations, SeatService seats, Clock clock) {
         this.runs = runs;
         this.stations = stations;
+        this.seats = seats;
         this.clock = clock;
     }
 
@@ -42,7 +45,8 @@ class RunPages {
                 .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
                 .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
                 .addObject("span", percent(span)).addObject("practice", run.isPractice())
-                .addObject("view", RunView.of(run, amp, runs.stage(amp.sheet()), log, progress, here, percent(span) / 100, clock));
+                .addObject("view", RunView.of(run, amp, runs.stage(amp.sheet()), log, progress, here, percent(span) / 100, clock))
+                .addObject("seated", seats.labels(amp.id()));
     }
 
     /** Half a range of mains, percent: from 1 to 25, 10 for anything else. */

@@ -326,6 +326,12 @@ public class RunService {
         return new Moment(mapper.latestOfEach(runId, upTo).stream().map(ReadingRow::reading).toList());
     }
 
+    /** The recent readings that count, in the order of entry. */
+    @Transactional(readOnly = true)
+    public List<Reading> readings(long runId) {
+        return log(runId).readings();
+    }
+
     /** The log as far as the pages follow it one by one. */
     @Transactional(readOnly = true)
     RunLog log(long runId) {

@@ -15,7 +15,9 @@ import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.drawer.DrawerService;
 import yellowrail.web.run.RunService;
+import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 import yellowrail.web.tubes.TubeService;
 
@@ -29,7 +31,7 @@ class DemoDataTest {
     static void fill() {
         AmpService amps = RunningApplication.bean(AmpService.class);
         new DemoData(amps, RunningApplication.bean(RunService.class), RunningApplication.bean(TubeService.class),
-                RunningApplication.bean(StationService.class), Clock.systemDefaultZone()).fill();
+                RunningApplication.bean(StationService.class), RunningApplication.bean(DrawerService.class), RunningApplication.bean(SeatService.class), Clock.systemDefaultZone()).fill();
         byName = amps.all().stream().filter(amp -> !amp.sheet().name().isBlank()).collect(Collectors.toMap(amp -> amp.sheet().name(), Function.identity(), (one, other) -> other));
     }
 

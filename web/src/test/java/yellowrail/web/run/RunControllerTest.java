@@ -20,14 +20,16 @@ import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.LayoutAdvice;
 import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 
 class RunControllerTest {
 
     private final RunService runs = mock(RunService.class);
     private final StationService stations = mock(StationService.class);
+    private final SeatService seats = mock(SeatService.class);
     private final MockMvc pages = MockMvcBuilders.standaloneSetup(new RunController(runs, mock(AmpService.class), stations,
-            new RunPages(runs, stations, Clock.systemUTC()), Clock.systemUTC()))
+            new RunPages(runs, stations, seats, Clock.systemUTC()), Clock.systemUTC()))
             .setControllerAdvice(new LayoutAdvice()).build();
 
     @Test

@@ -1,0 +1,31 @@
+package yellowrail.web.drawer;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import yellowrail.core.drawer.Tap;
+import yellowrail.core.drawer.TubeState;
+import yellowrail.core.drawer.TubeTest;
+import yellowrail.core.quantity.Figures;
+
+/** A tube as the drawer lists it; what is not known is blank. */
+record DrawerLine(long id, String type, String label, String maker, String state, boolean doubtful, String sits, String figure, String condition,
+                  String steepness, String tap, List<String> flags) {
+
+    /** @param suspect what its runs speak against it */
+    static DrawerLine of(Kept kept, String sits, Optional<String> suspect) {
+        List<String> flags = new ArrayList<>();
+        suspect.ifPresent(flags::add);
+        kept.test().filter(TubeTest::isUnstable).ifPresent(test -> flags.add("unstable: %+.0f %% over its warm-up".formatted(100 * test.rise().getAsDouble())));
+        TubeState state = suspect.isPresent() && kept.tube().state() != TubeState.WASTE ? TubeState.SUSPECT : kept.tube().state();
+        return new DrawerLine(kept.id(), kept.tube().type(), kept.tube().label(), kept.tube().maker(), state.inWords(), state == TubeState.SUSPECT || state == TubeState.WASTE, sits,
+                kept.test().map(test -> "%s %s".formatted(Figures.milliamps(test.amps()), test.current().inWords())).orElse(""),
+                kept.test().map(test -> test.condition().inWords()).orElse(""),
+                kept.test().filter(test -> test.transconductance().isPresent()).map(test -> steepness(test.transconductance().getAsDouble())).orElse(""),
+                kept.test().map(TubeTest::tap).filter(tap -> tap != Tap.UNKNOWN).map(Tap::inWords).orElse(""), flags);
+    }
+
+    static String steepness(double siemens) {
+        return Figures.plain(Math.round(siemens * 1e5) / 1e2) + " mA/V";
+    }
+}

@@ -1,0 +1,93 @@
+package yellowrail.web.drawer;
+
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.drawer.AmpOutlook;
+import yellowrail.core.drawer.Comparison;
+import yellowrail.core.match.Matching;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.TubeType;
+import yellowrail.web.amp.Amp;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.form.Faults;
+import yellowrail.web.form.FieldReader;
+import yellowrail.web.layout.Rail;
+import yellowrail.web.run.RunService;
+
+/** The best groups of a selection, and what each would do in an amp. */
+@Controller
+class MatchController {
+
+    private final DrawerService drawer;
+    private final AmpService amps;
+    private final RunService runs;
+
+    MatchController(DrawerService drawer, AmpService amps, RunService runs) {
+        this.drawer = drawer;
+        this.amps = amps;
+        this.runs = runs;
+    }
+
+    /**
+     * @param tubes     ticked ones; all that the filter shows if there are none
+     * @param tolerance greatest spread of current within a group, mA; blank for any
+     * @param ampId     the amp to foretell; 0 for none
+     */
+    @PostMapping("/drawer/match")
+    ModelAndView match(@RequestParam(name = "tube", defaultValue = "") List<Long> tubes, @RequestParam(defaultValue = "") String type, @RequestParam(defaultValue = "") String q,
+                       @RequestParam(defaultValue = "2") int size, @RequestParam(defaultValue = "") String tolerance, @RequestParam(name = "amp", defaultValue = "0") long ampId) {
+        Faults faults = new Faults();
+        OptionalDouble apart = new FieldReader(faults).number("tolerance", tolerance, Unit.MILLIAMP, 0, 1000);
+        if (size < Matching.LEAST_GROUP || size > Matching.MOST_GROUP) {
+            faults.add("size", "A group has %d to %d tubes.".formatted(Matching.LEAST_GROUP, Matching.MOST_GROUP));
+        }
+        List<Kept> selected = selected(tubes, type, q);
+        Map<Long, String> suspects = drawer.suspects();
+        String name = commonest(selected);
+        Optional<TubeType> known = drawer.type(name);
+        if (known.isEmpty()) {
+            faults.add("type", selected.isEmpty() ? "No tube is selected." : "%s is not in the catalogue of types: add it there first.".formatted(name));
+        }
+        ModelAndView page = new ModelAndView("drawer/match").addObject("rail", Rail.plain("Matched from the drawer")).addObject("faults", faults)
+                .addObject("type", type).addObject("q", q).addObject("size", size).addObject("tolerance", tolerance).addObject("tubes", tubes).addObject("amps", amps.all()).addObject("ampId", ampId);
+        if (faults.any()) {
+            page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+            return page;
+        }
+        List<Kept> alike = selected.stream().filter(kept -> kept.tube().type().equals(name)).toList();
+        Comparison comparison = Comparison.of(known.get(), alike.stream().map(Kept::tested).toList());
+        Matching.Result result = new Matching(comparison.candidates(), size, apart).find();
+        Optional<Amp> amp = ampId == 0 ? Optional.empty() : Optional.of(amps.newest(ampId));
+        Map<String, String> doubts = new HashMap<>(comparison.remarks());
+        alike.stream().filter(kept -> suspects.containsKey(kept.id())).forEach(kept -> doubts.merge(kept.tube().label(), suspects.get(kept.id()), "%s; %s"::formatted));
+        return page.addObject("view", MatchView.of(known.get(), comparison, doubts, result, amp, amp.flatMap(this::outlook),
+                alike.stream().collect(Collectors.toMap(kept -> kept.tube().label(), Kept::id)), selected.size() - alike.size()));
+    }
+
+    private List<Kept> selected(List<Long> tubes, String type, String q) {
+        String wanted = q.strip().toLowerCase(Locale.ROOT);
+        return drawer.all(type).stream().filter(kept -> tubes.isEmpty() ? (kept.tube().label() + " " + kept.tube().maker() + " " + kept.tube().state().inWords()).toLowerCase(Locale.ROOT).contains(wanted)
+                : tubes.contains(kept.id())).toList();
+    }
+
+    private static String commonest(List<Kept> selected) {
+        Map<String, Long> counts = selected.stream().collect(Collectors.groupingBy(kept -> kept.tube().type(), Collectors.counting()));
+        return counts.entrySet().stream().max(Comparator.comparingLong(Map.Entry::getValue)).map(Map.Entry::getKey).orElse("");
+    }
+
+    /** By what was read in the amp last. */
+    private Optional<AmpOutlook> outlook(Amp amp) {
+        return runs.newestOf(amp.id()).flatMap(run -> AmpOutlook.of(runs.stage(amp.sheet()), runs.moment(run.id(), Long.MAX_VALUE)));
+    }
+}

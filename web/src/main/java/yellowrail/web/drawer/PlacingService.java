@@ -1,0 +1,153 @@
+package yellowrail.web.drawer;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Socket;
+import yellowrail.core.drawer.Comparison;
+import yellowrail.core.drawer.TubeState;
+import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.idle.WarmUp;
+import yellowrail.core.match.Candidate;
+import yellowrail.core.match.Placing;
+import yellowrail.core.reading.Moment;
+import yellowrail.core.tube.TubeType;
+import yellowrail.web.amp.Amp;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.EntryOutcome;
+import yellowrail.web.run.Run;
+import yellowrail.web.run.RunService;
+import yellowrail.web.seat.Seat;
+import yellowrail.web.seat.SeatService;
+
+/** Finds the best seating of an amp and, when it is done, seats the tubes and logs it. */
+@Service
+class PlacingService {
+
+    private final DrawerService drawer;
+    private final SeatService seats;
+    private final AmpService amps;
+    private final RunService runs;
+    private final Clock clock;
+
+    PlacingService(DrawerService drawer, SeatService seats, AmpService amps, RunService runs, Clock clock) {
+        this.drawer = drawer;
+        this.seats = seats;
+        this.amps = amps;
+        this.runs = runs;
+        this.clock = clock;
+    }
+
+    /**
+     * What is proposed.
+     *
+     * @param placing empty where it cannot be computed; {@code basis} says why then
+     * @param basis   what the currents are
+     * @param known   the drawer's number of each tube by its label; none for tubes that are not of the drawer
+     * @param isNew   whether these tubes are not yet in the amp
+     */
+    record Proposal(Optional<Placing> placing, String basis, Map<String, Kept> known, boolean isNew) {
+
+        static Proposal none(String why) {
+            return new Proposal(Optional.empty(), why, Map.of(), false);
+        }
+    }
+
+    /** What came of it: the run it was logged on, or why it was not done. */
+    record Outcome(long run, String fault) {
+    }
+
+    Amp amp(long id) {
+        return amps.newest(id);
+    }
+
+    /** @param tubes of the drawer; none for those that sit in the amp now */
+    @Transactional(readOnly = true)
+    Proposal propose(Amp amp, List<Long> tubes) {
+        return tubes.isEmpty() ? present(amp) : fromDrawer(amp, tubes);
+    }
+
+    /** The tubes in the amp, by what was read in it; where the drawer knows them they have their names. */
+    private Proposal present(Amp amp) {
+        AmpSheet sheet = amp.sheet();
+        Optional<Moment> moment = runs.newestOf(amp.id()).map(run -> runs.moment(run.id(), Long.MAX_VALUE));
+        List<TubeIdle> idles = moment.map(at -> runs.stage(sheet).at(at)).orElse(List.of());
+        boolean each = sheet.testPoints().size() == sheet.sockets().size();
+        if (!each || idles.isEmpty() || idles.stream().anyMatch(tube -> tube.figures().isEmpty())) {
+            return Proposal.none(each ? "Not every tube has been read in this amp. Read each, or match a group in the drawer and place that."
+                    : "One test point reads several tubes here, so the readings do not tell them apart. Match a group in the drawer and place that.");
+        }
+        Map<String, Seat> seated = new LinkedHashMap<>();
+        seats.ofAmp(amp.id()).forEach(seat -> seated.put(seat.socket(), seat));
+        List<Candidate> candidates = new ArrayList<>();
+        Map<String, Kept> known = new LinkedHashMap<>();
+        for (TubeIdle idle : idles) {
+            Seat seat = seated.get(idle.socket().label());
+            String label = seat == null ? "the tube of " + idle.socket().label() : seat.label();
+            candidates.add(Candidate.of(label, idle.figures().orElseThrow().plateCurrent().value()));
+            if (seat != null) {
+                known.put(label, drawer.tube(seat.tubeId()));
+            }
+        }
+        return new Proposal(Optional.of(new Placing(candidates, sheet.sockets())), "By plate currents as read last in this amp.", known, false);
+    }
+
+    private Proposal fromDrawer(Amp amp, List<Long> tubes) {
+        List<Kept> kept = tubes.stream().map(drawer::tube).toList();
+        AmpSheet sheet = amp.sheet();
+        if (kept.size() != sheet.sockets().size()) {
+            return Proposal.none("%d tubes for %d sockets: choose as many as there are sockets.".formatted(kept.size(), sheet.sockets().size()));
+        }
+        Optional<TubeType> type = drawer.type(kept.get(0).tube().type());
+        if (type.isEmpty() || kept.stream().anyMatch(tube -> !tube.tube().type().equals(type.get().name()))) {
+            return Proposal.none("These tubes are of different types, or of one that is in no catalogue.");
+        }
+        Comparison comparison = Comparison.of(type.get(), kept.stream().map(Kept::tested).toList());
+        if (!comparison.leftOut().isEmpty()) {
+            return Proposal.none("They cannot be compared: " + comparison.leftOut().entrySet().stream().map(left -> left.getKey() + " " + left.getValue()).reduce((one, other) -> one + "; " + other).orElseThrow() + ".");
+        }
+        Map<String, Kept> known = new LinkedHashMap<>();
+        kept.forEach(tube -> known.put(tube.tube().label(), tube));
+        String other = type.get().name().equals(sheet.tubeType()) ? "" : " The sheet says %s, these are %s: look at the swap check first.".formatted(sheet.tubeType(), type.get().name());
+        return new Proposal(Optional.of(new Placing(comparison.candidates(), sheet.sockets())), "By %s current at %s.%s".formatted(comparison.current().inWords(),
+                comparison.condition().orElseThrow().inWords(), other), known, true);
+    }
+
+    /** Seats the tubes as proposed and logs every move on the run. */
+    @Transactional
+    Outcome place(long ampId, List<Long> tubes, String by) {
+        Amp amp = amp(ampId);
+        Proposal proposal = propose(amp, tubes);
+        if (proposal.placing().isEmpty()) {
+            return new Outcome(0, proposal.basis());
+        }
+        Run run = runs.begin(ampId);
+        if (new WarmUp(runs.moment(run.id(), Long.MAX_VALUE), amp.sheet().settleMinutes()).isOn()) {
+            return new Outcome(0, "The log says this amp is on. Switch off, unplug, let it drain, and type off on the run first.");
+        }
+        Placing placing = proposal.placing().get();
+        Placing.Seating best = placing.best();
+        List<Socket> moved = proposal.isNew() ? amp.sheet().sockets() : placing.moved(best);
+        Map<String, Long> seating = new LinkedHashMap<>();
+        for (Socket socket : moved) {
+            Candidate tube = best.tubes().get(best.sockets().indexOf(socket));
+            Optional<Kept> kept = Optional.ofNullable(proposal.known().get(tube.label()));
+            kept.ifPresent(known -> seating.put(socket.label(), known.id()));
+            String line = kept.map(known -> "tube %s %s %s%s".formatted(socket.label(), known.tube().type(), known.tube().label(), known.tube().state() == TubeState.NEW ? " new" : ""))
+                    .orElse("note %s now holds %s".formatted(socket.label(), tube.label()));
+            EntryOutcome outcome = runs.enter(run.id(), line.replaceAll("[;\\r\\n]", " "), by, true);
+            if (outcome instanceof EntryOutcome.Refused refused) {
+                throw new IllegalStateException(refused.message());
+            }
+        }
+        seats.place(ampId, seating, OffsetDateTime.now(clock));
+        return new Outcome(run.id(), "");
+    }
+}

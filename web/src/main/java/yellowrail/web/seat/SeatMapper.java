@@ -1,0 +1,22 @@
+package yellowrail.web.seat;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+
+@Mapper
+interface SeatMapper {
+
+    List<Seat> ofAmp(@Param("ampId") long ampId);
+
+    /** Oldest first. */
+    List<Seat> ofTube(@Param("tubeId") long tubeId);
+
+    List<Seat> all();
+
+    /** Takes out whoever sits in this socket, and this tube from wherever it sits. */
+    void clear(@Param("tubeId") long tubeId, @Param("ampId") long ampId, @Param("socket") String socket, @Param("at") OffsetDateTime at);
+
+    void seat(@Param("tubeId") long tubeId, @Param("ampId") long ampId, @Param("socket") String socket, @Param("at") OffsetDateTime at);
+}
