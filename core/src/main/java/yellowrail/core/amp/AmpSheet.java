@@ -34,14 +34,16 @@ import yellowrail.core.tube.TubeType;
 public record AmpSheet(String name, String notes, String quirks, Topology topology, String tubeType,
                        RatingSystem ratingSystem, OptionalDouble ownPlateWatts, List<Socket> sockets, BiasKind bias,
                        List<Pot> pots, CurrentSense current, PlateSense plate, ScreenSense screen, MeterAccuracy meter,
-                       double mainsVolts, double settleMinutes, Target target, Supply supply, MeterLink meterLink) {
+                       double mainsVolts, double settleMinutes, Target target, Supply supply, MeterLink meterLink,
+                       Fittings fittings) {
 
     public static final int MOST_SOCKETS = 8;
 
-    /** A sheet saved before supplies and meter links were written down has neither. */
+    /** A sheet saved before supplies, meter links and fittings were written down has none. */
     public AmpSheet {
         supply = supply == null ? Supply.UNKNOWN : supply;
         meterLink = meterLink == null ? MeterLink.NONE : meterLink;
+        fittings = fittings == null ? Fittings.UNKNOWN : fittings;
         sockets = List.copyOf(sockets);
         pots = List.copyOf(pots);
         if (sockets.isEmpty() || sockets.size() > MOST_SOCKETS) {
@@ -54,55 +56,60 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
                     OptionalDouble ownPlateWatts, List<Socket> sockets, BiasKind bias, List<Pot> pots, CurrentSense current,
                     PlateSense plate, ScreenSense screen, MeterAccuracy meter, double mainsVolts, double settleMinutes, Target target) {
         this(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen, meter,
-                mainsVolts, settleMinutes, target, Supply.UNKNOWN, MeterLink.NONE);
+                mainsVolts, settleMinutes, target, Supply.UNKNOWN, MeterLink.NONE, Fittings.UNKNOWN);
     }
 
     /** The same amp on another supply. */
     public AmpSheet with(Supply other) {
-        return copy(sockets, pots, current, plate, screen, meter, target, other, meterLink);
+        return copy(sockets, pots, current, plate, screen, meter, target, other, meterLink, fittings);
     }
 
     /** The same amp, its readings taken from another meter. */
     public AmpSheet with(MeterLink other) {
-        return copy(sockets, pots, current, plate, screen, meter, target, supply, other);
+        return copy(sockets, pots, current, plate, screen, meter, target, supply, other, fittings);
     }
 
     public AmpSheet with(Target other) {
-        return copy(sockets, pots, current, plate, screen, meter, other, supply, meterLink);
+        return copy(sockets, pots, current, plate, screen, meter, other, supply, meterLink, fittings);
     }
 
     public AmpSheet with(ScreenSense other) {
-        return copy(sockets, pots, current, plate, other, meter, target, supply, meterLink);
+        return copy(sockets, pots, current, plate, other, meter, target, supply, meterLink, fittings);
     }
 
     public AmpSheet with(PlateSense other) {
-        return copy(sockets, pots, current, other, screen, meter, target, supply, meterLink);
+        return copy(sockets, pots, current, other, screen, meter, target, supply, meterLink, fittings);
     }
 
     /** The same amp with its current read another way, by a meter on the range for it. */
     public AmpSheet with(CurrentSense other) {
-        return copy(sockets, pots, other, plate, screen, AmpDefaults.meter(other.shows()), target, supply, meterLink);
+        return copy(sockets, pots, other, plate, screen, AmpDefaults.meter(other.shows()), target, supply, meterLink, fittings);
     }
 
     /** The same resistors and meter, read by another method. */
     public AmpSheet with(CurrentMethod other) {
         CurrentSense changed = new CurrentSense(other, current.ohms(), current.tolerance(), current.shows(), current.copperCold(),
                 current.copperHot(), current.otherAmps());
-        return copy(sockets, pots, changed, plate, screen, meter, target, supply, meterLink);
+        return copy(sockets, pots, changed, plate, screen, meter, target, supply, meterLink, fittings);
     }
 
     public AmpSheet withPots(List<Pot> others) {
-        return copy(sockets, others, current, plate, screen, meter, target, supply, meterLink);
+        return copy(sockets, others, current, plate, screen, meter, target, supply, meterLink, fittings);
     }
 
     public AmpSheet withSockets(List<Socket> others) {
-        return copy(others, pots, current, plate, screen, meter, target, supply, meterLink);
+        return copy(others, pots, current, plate, screen, meter, target, supply, meterLink, fittings);
+    }
+
+    /** The same amp with other fittings. */
+    public AmpSheet with(Fittings other) {
+        return copy(sockets, pots, current, plate, screen, meter, target, supply, meterLink, other);
     }
 
     private AmpSheet copy(List<Socket> sockets, List<Pot> pots, CurrentSense current, PlateSense plate, ScreenSense screen, MeterAccuracy meter,
-                          Target target, Supply supply, MeterLink meterLink) {
+                          Target target, Supply supply, MeterLink meterLink, Fittings fittings) {
         return new AmpSheet(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen,
-                meter, mainsVolts, settleMinutes, target, supply, meterLink);
+                meter, mainsVolts, settleMinutes, target, supply, meterLink, fittings);
     }
 
     /** What it is in one line: {@code 2 × EL34 push-pull, fixed, adjustable}. */

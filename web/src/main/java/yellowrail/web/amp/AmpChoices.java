@@ -6,6 +6,7 @@ import java.util.function.Function;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
@@ -22,7 +23,7 @@ import yellowrail.core.tube.TubeType;
 record AmpChoices(List<Choice> topologies, List<Choice> biases, List<Choice> types, List<Choice> ratings, List<Choice> counts,
                   List<Choice> sides, List<Choice> channels, List<Choice> actions, List<Choice> turns, List<Choice> methods,
                   List<Choice> shows, List<Choice> points, List<Choice> references, List<Choice> ways, List<Choice> connections,
-                  List<Choice> schools, List<Choice> rectifiers, String windowUnit, String senseUnit, String schoolWhy, String methodHides) {
+                  List<Choice> schools, List<Choice> rectifiers, List<Choice> pinOnes, String windowUnit, String senseUnit, String schoolWhy, String methodHides) {
 
     /** One line of a list. */
     record Choice(String value, String text) {
@@ -44,7 +45,7 @@ record AmpChoices(List<Choice> topologies, List<Choice> biases, List<Choice> typ
                 list(new Unit[]{Unit.MILLIVOLT, Unit.VOLT, Unit.MILLIAMP}, Unit::symbol),
                 list(PlateSense.Point.values(), PlateSense.Point::inWords), list(PlateSense.Reference.values(), PlateSense.Reference::inWords),
                 list(ScreenSense.Way.values(), ScreenSense.Way::inWords), list(ScreenSense.Connection.values(), ScreenSense.Connection::inWords),
-                list(School.values(), School::inWords), list(Rectifier.values(), Rectifier::inWords), school.unit(shows).symbol(), shows.symbol(), school.why(),
+                list(School.values(), School::inWords), list(Rectifier.values(), Rectifier::inWords), list(Fittings.PinOne.values(), Fittings.PinOne::inWords), school.unit(shows).symbol(), shows.symbol(), school.why(),
                 method.hides());
     }
 

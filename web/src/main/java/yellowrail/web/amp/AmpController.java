@@ -80,7 +80,7 @@ class AmpController {
         Amp stored = amps.newest(id);
         AmpForm theirs = AmpFormWriter.form(stored.sheet(), stored.version());
         AmpForm mine = new AmpForm(stored.version(), form.name(), form.notes(), form.quirks(), form.stage(), form.sockets(), form.pots(),
-                form.current(), form.plate(), form.screen(), form.meter(), form.target(), form.supply(), form.link());
+                form.current(), form.plate(), form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings());
         return refused(form("/amps/" + id, mine, new Faults()).addObject("conflict", FormDifference.between(theirs, mine)), HttpStatus.CONFLICT);
     }
 

@@ -8,7 +8,7 @@ import java.util.Objects;
  * {@link AmpFormWriter} fills it from a sheet, {@link AmpFormReader} makes a sheet of it.
  */
 record AmpForm(int version, String name, String notes, String quirks, Stage stage, List<SocketRow> sockets, List<PotRow> pots,
-               Current current, Plate plate, Screen screen, Meter meter, Window target, Supply supply, Link link) {
+               Current current, Plate plate, Screen screen, Meter meter, Window target, Supply supply, Link link, FittingsForm fittings) {
 
     /** What decides most of the rest. */
     record Stage(String topology, String tubeType, String ratingSystem, String ownPlateWatts, String tubes, String stereo, String bias) {
@@ -68,6 +68,7 @@ record AmpForm(int version, String name, String notes, String quirks, Stage stag
 
     AmpForm {
         supply = supply != null && supply.rectifier() != null ? supply : Supply.BLANK;
+        fittings = fittings != null ? fittings : FittingsForm.BLANK;
         link = link != null ? link : new Link("", "");
         sockets = sockets == null ? List.of() : sockets.stream().filter(Objects::nonNull).toList();
         pots = pots == null ? List.of() : pots.stream().filter(Objects::nonNull).toList();

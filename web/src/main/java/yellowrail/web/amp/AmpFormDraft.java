@@ -100,6 +100,6 @@ final class AmpFormDraft {
     private static AmpForm with(AmpForm form, AmpForm.Stage stage, List<AmpForm.SocketRow> sockets, List<AmpForm.PotRow> pots,
                                 AmpForm.Current current, AmpForm.Meter meter, AmpForm.Window target) {
         return new AmpForm(form.version(), form.name(), form.notes(), form.quirks(), stage, sockets, pots, current, form.plate(),
-                form.screen(), meter, target, form.supply(), form.link());
+                form.screen(), meter, target, form.supply(), form.link(), form.fittings());
     }
 }

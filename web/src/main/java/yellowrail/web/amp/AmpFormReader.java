@@ -75,7 +75,7 @@ final class AmpFormReader {
                 topology, type == null ? "" : type.name(), system, read.number("stage.ownPlateWatts", form.stage().ownPlateWatts(), Unit.WATT, 0.5, 1000),
                 sockets, bias, pots(), current, plate(), screen(), meter(current.shows()),
                 read.required("meter.mainsVolts", form.meter().mainsVolts(), Unit.VOLT, 80, 280),
-                settleMinutes(), target(current.shows()), supply(), link());
+                settleMinutes(), target(current.shows()), supply(), link(), form.fittings().fittings(read, faults));
     }
 
     private Supply supply() {

@@ -36,7 +36,7 @@ final class AmpFormWriter {
                         shown(sheet.mainsVolts(), Unit.VOLT), Figures.plain(sheet.settleMinutes())),
                 new AmpForm.Window(sheet.target().school().name(), shown(sheet.target().low(), window),
                         shown(sheet.target().aim(), window), shown(sheet.target().high(), window)),
-                supply(sheet.supply()), new AmpForm.Link(sheet.meterLink().host(), sheet.meterLink().isSet() ? String.valueOf(sheet.meterLink().port()) : ""));
+                supply(sheet.supply()), new AmpForm.Link(sheet.meterLink().host(), sheet.meterLink().isSet() ? String.valueOf(sheet.meterLink().port()) : ""), FittingsForm.of(sheet.fittings()));
     }
 
     private static AmpForm.Supply supply(Supply supply) {

@@ -57,7 +57,7 @@ record AmpView(long id, int version, String what, List<Fact> facts, List<String>
                 + (pot.acts().isBlank() ? "" : " (" + pot.acts() + ")") + "; hotter " + pot.hotter().inWords()
                 + (pot.verified() ? ", verified" : ", not verified")).toList();
         return new AmpView(amp.id(), amp.version(), sheet.inWords(), facts, pots, sheet.quirks(), sheet.notes(), StageDrawing.of(sheet),
-                sheet.sockets().stream().map(socket -> seated.getOrDefault(socket.label(), "")).toList());
+                sheet.sockets().stream().map(socket -> seated.getOrDefault(socket.label(), "").replace('|', '/')).toList());
     }
 
     /** What is known of the supply; a first amp knows nothing of it. */

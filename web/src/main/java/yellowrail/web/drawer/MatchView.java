@@ -51,10 +51,11 @@ record MatchView(String summary, String basis, String outlook, List<Line> groups
         if (otherTypes > 0) {
             left.add(new Left("%d of another type".formatted(otherTypes), "tubes of different types are not matched with one another"));
         }
-        String basis = comparison.condition().map(condition -> "%s current at %s%s.".formatted(comparison.current().inWords(), condition.inWords(),
+        String basis = comparison.condition().map(condition -> "By %s current at %s%s.".formatted(comparison.current().inWords(), condition.inWords(),
                 result.byBoth() ? ", and transconductance, one percent of either counting alike" : "; transconductance is not known of all and not counted")).orElse("");
-        return new MatchView("%d group%s of %s, total difference %s. Found by %s.".formatted(result.groups().size(), result.groups().size() == 1 ? "" : "s", type.name(),
-                Figures.milliamps(result.difference()), result.method()), basis,
+        return new MatchView("%d group%s of %s, total difference %s%s. Found by %s.".formatted(result.groups().size(), result.groups().size() == 1 ? "" : "s", type.name(),
+                Figures.milliamps(result.difference()),
+                result.byBoth() ? " with transconductance told as current" : "", result.method()), basis,
                 amp.isEmpty() ? "" : outlook.map(at -> "In %s, plates at %s to the cathode, set to a mean of %s each.".formatted(amp.get().sheet().name(), Figures.volts(at.plate()), Figures.milliamps(at.mean())))
                         .orElse("Nothing has been read in %s yet, so what they would do there is not known.".formatted(amp.get().sheet().name())),
                 result.groups().stream().limit(MOST_SHOWN).map(group -> line(group, type, comparison, doubts, amp, outlook, ids)).toList(), result.groups().size() > MOST_SHOWN, left);

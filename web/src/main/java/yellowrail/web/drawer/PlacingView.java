@@ -46,7 +46,7 @@ record PlacingView(String sentence, String basis, StageDrawing drawing, List<Pla
     }
 
     private static String occupant(Candidate tube) {
-        return tube.label().replace("the tube of ", "of ") + " " + Figures.milliamps(tube.amps()).replace(" mA", "");
+        return tube.label().replace("the tube of ", "of ").replace('|', '/') + "|" + Figures.milliamps(tube.amps());
     }
 
     private static String balance(Placing.Seating seating, Map.Entry<Channel, Double> channel) {

@@ -1,0 +1,93 @@
+package yellowrail.core.swap;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.Fittings;
+import yellowrail.core.amp.School;
+import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.amp.Target;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.idle.IdleFigures;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.reading.Moment;
+import yellowrail.core.reading.Reading;
+import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.tube.TubeType;
+
+/**
+ * The amp as the swap check sees it, SI; voltages to the cathode.
+ *
+ * @param tubes       in the stage
+ * @param plateVolts  V
+ * @param screenVolts V; with triode connection the plate's
+ * @param cathodeAmps present idle of each tube, A
+ * @param biasVolts   grid to cathode as read, V, negative
+ * @param cathodeOhms cathode resistor, ohm
+ * @param sharedBy    tubes on it
+ * @param partWatts   rating of that resistor, W
+ * @param otherAmps   of the rail that is not the power tubes', A
+ * @param mostAmps    DC the transformer or choke is rated for, A
+ * @param target      the school's window
+ * @param fittings    what else it meets
+ */
+public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection connection, int tubes, OptionalDouble plateVolts, OptionalDouble screenVolts,
+                      OptionalDouble cathodeAmps, OptionalDouble biasVolts, OptionalDouble cathodeOhms, int sharedBy, OptionalDouble partWatts, OptionalDouble otherAmps,
+                      OptionalDouble mostAmps, Target target, Fittings fittings) {
+
+    /** @param moment what was read last; empty where nothing was */
+    public static SwapAmp of(StageIdle stage, Optional<Moment> moment) {
+        AmpSheet sheet = stage.sheet();
+        List<IdleFigures> figures = moment.map(stage::at).orElse(List.of()).stream().map(TubeIdle::figures).flatMap(Optional::stream).toList();
+        OptionalDouble plate = mean(figures, true);
+        double lift = figures.stream().mapToDouble(IdleFigures::cathodeVolts).average().orElse(0);
+        boolean byResistor = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR;
+        return new SwapAmp(sheet.topology(), sheet.bias(), sheet.screen().connection(), sheet.sockets().size(), plate, screen(sheet, moment, plate, lift), mean(figures, false),
+                bias(sheet, moment, lift, figures.isEmpty()), byResistor ? sheet.current().ohms() : OptionalDouble.empty(),
+                sheet.bias() == BiasKind.CATHODE_SHARED ? sheet.sockets().size() / Math.max(1, sheet.testPoints().size()) : 1, sheet.supply().resistorWatts(),
+                sheet.supply().otherAmps(), sheet.supply().mostAmps(), sheet.target(), sheet.fittings());
+    }
+
+    private static OptionalDouble mean(List<IdleFigures> figures, boolean plate) {
+        return figures.stream().mapToDouble(tube -> plate ? tube.plateVolts().value() : tube.cathode().value()).average();
+    }
+
+    private static OptionalDouble screen(AmpSheet sheet, Optional<Moment> moment, OptionalDouble plate, double lift) {
+        if (sheet.screen().connection() == ScreenSense.Connection.TRIODE) {
+            return plate;
+        }
+        Optional<Reading> read = moment.flatMap(at -> at.last(ReadingKind.SCREEN_VOLTS, sheet.sockets().stream().map(socket -> socket.label()).toArray(String[]::new)));
+        return read.map(reading -> OptionalDouble.of(reading.value() - lift))
+                .orElseGet(() -> sheet.fittings().screenVolts().isPresent() ? OptionalDouble.of(sheet.fittings().screenVolts().getAsDouble() - lift) : OptionalDouble.empty());
+    }
+
+    private static OptionalDouble bias(AmpSheet sheet, Optional<Moment> moment, double lift, boolean unread) {
+        if (sheet.bias().isCathode()) {
+            return unread ? OptionalDouble.empty() : OptionalDouble.of(-lift);
+        }
+        return moment.flatMap(at -> at.last(ReadingKind.BIAS, places(sheet))).map(reading -> OptionalDouble.of(reading.value())).orElse(OptionalDouble.empty());
+    }
+
+    private static String[] places(AmpSheet sheet) {
+        return sheet.sockets().stream().flatMap(socket -> List.of(socket.label(), socket.testPoint()).stream()).distinct().toArray(String[]::new);
+    }
+
+    /** Screen volts as known, else taken a little below the plate, as most stages have them. */
+    double screenOr(double plate) {
+        return screenVolts.orElse(connection == ScreenSense.Connection.TRIODE ? plate : plate - 5);
+    }
+
+    /** The school's window as a share of the rating; the customary one where the school goes by something else. */
+    Target window() {
+        return target.school().basis() == School.Basis.PERCENT ? target : Target.customary(bias, topology);
+    }
+
+    /** The cathode current that brings a type to the middle of the window at a plate voltage, A. */
+    double aim(TubeType type, double plate) {
+        return window().aim() * type.customaryRating().plateWatts() / plate / (1 - type.screenShare());
+    }
+}

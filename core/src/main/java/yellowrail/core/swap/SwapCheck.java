@@ -1,0 +1,51 @@
+package yellowrail.core.swap;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.tube.TubeType;
+
+/** Asks everything that decides whether one tube type can take the place of another in an amp. */
+public final class SwapCheck {
+
+    /** The mains at its highest, over the set one. */
+    public static final double HIGH_MAINS = 1.10;
+
+    private final SwapAmp amp;
+    private final TubeType in;
+
+    /** @param in the type that is in, with the rating it is judged by as the customary one */
+    public SwapCheck(SwapAmp amp, TubeType in) {
+        this.amp = amp;
+        this.in = in;
+    }
+
+    /** A rating, with the digits it was given in. */
+    static String rated(double amps) {
+        return "%s mA".formatted(Figures.plain(1e3 * amps));
+    }
+
+    public SwapReport of(TubeType wants) {
+        SupplyQuestions supply = new SupplyQuestions(amp, in, wants);
+        LimitQuestions limits = new LimitQuestions(amp, wants);
+        BiasQuestions bias = new BiasQuestions(amp, in, wants);
+        FitQuestions fit = new FitQuestions(amp, in, wants);
+        List<Line> lines = new ArrayList<>(List.of(new PinQuestions(in, wants, amp.fittings()).base(), supply.heaterVolts(), supply.heaterBudget(), limits.plate(), limits.screen(),
+                limits.cathodeCurrent(), limits.dissipation(), bias.gridVolts()));
+        bias.cathodeResistor().ifPresent(lines::add);
+        lines.addAll(List.of(bias.gridLeak(), bias.drive(), fit.load(), supply.railCurrent()));
+        supply.outputCurrent().ifPresent(lines::add);
+        lines.add(fit.bulb());
+        fit.familySwitch().ifPresent(lines::add);
+        lines.add(fit.power());
+        return new SwapReport(in.name(), wants.name(), lines);
+    }
+
+    /** Every type of a catalogue, those that fit first. */
+    public List<SwapReport> all(TubeCatalogue catalogue) {
+        return catalogue.types().stream().filter(type -> !type.name().equals(in.name())).map(this::of)
+                .sorted(Comparator.comparing(SwapReport::verdict).thenComparing(report -> report.with(Outcome.STOP).size()).thenComparing(report -> report.with(Outcome.CHANGE).size())).toList();
+    }
+}

@@ -1,0 +1,44 @@
+package yellowrail.core.tube;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * A rectifier, SI.
+ *
+ * @param name         type number, or silicon
+ * @param aka          other numbers of the same type
+ * @param heaterVolts  V; 0 for silicon
+ * @param heaterAmps   A
+ * @param dcAmps       greatest DC output, A
+ * @param firstFarads  largest first capacitor at the usual supply impedance, F
+ * @param dropVolts    typical drop at a usual load, V
+ * @param sure         false when the figures should be verified with the maker's sheet
+ */
+public record RectifierType(String name, List<String> aka, double heaterVolts, double heaterAmps, double dcAmps, double firstFarads, double dropVolts, boolean sure) {
+
+    /** The published ones, silicon last. */
+    public static List<RectifierType> published() {
+        return CsvResource.records(RectifierType.class, "rectifiers.csv").stream().map(RectifierType::of).toList();
+    }
+
+    public static Optional<RectifierType> find(String name) {
+        String wanted = name.strip();
+        return published().stream().filter(type -> type.name().equalsIgnoreCase(wanted) || type.aka().stream().anyMatch(wanted::equalsIgnoreCase)).findFirst();
+    }
+
+    public boolean isSilicon() {
+        return heaterVolts == 0;
+    }
+
+    private static RectifierType of(CSVRecord row) {
+        return new RectifierType(row.get("type"), Arrays.stream(row.get("aka").split(" ")).filter(other -> !other.isBlank()).toList(), number(row, "heater_volts"),
+                number(row, "heater_amps"), number(row, "dc_max_ma") / 1e3, number(row, "capacitor_max_uf") / 1e6, number(row, "drop_volts"), row.get("confidence").equals("sure"));
+    }
+
+    private static double number(CSVRecord row, String column) {
+        return Double.parseDouble(row.get(column));
+    }
+}
