@@ -18,16 +18,13 @@ import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
+import yellowrail.web.form.Choice;
 
 /** What the form's lists offer, and what the units are where they follow from a choice. */
 record AmpChoices(List<Choice> topologies, List<Choice> biases, List<Choice> types, List<Choice> ratings, List<Choice> counts,
                   List<Choice> sides, List<Choice> channels, List<Choice> actions, List<Choice> turns, List<Choice> methods,
                   List<Choice> shows, List<Choice> points, List<Choice> references, List<Choice> ways, List<Choice> connections,
                   List<Choice> schools, List<Choice> rectifiers, List<Choice> pinOnes, String windowUnit, String senseUnit, String schoolWhy, String methodHides) {
-
-    /** One line of a list. */
-    record Choice(String value, String text) {
-    }
 
     static AmpChoices of(TubeCatalogue catalogue, AmpForm form) {
         School school = find(School.values(), form.target().school());

@@ -1,7 +1,5 @@
 package yellowrail.web.api;
 
-import static yellowrail.core.quantity.Quantity.quote;
-
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -49,7 +47,7 @@ final class IdleRequestReader {
     /** @return what was asked; null if there are faults */
     Asked read() {
         fields.only(KNOWN);
-        TubeType type = type();
+        TubeType type = fields.tubeType("tubeType", catalogue);
         CurrentMethod method = method();
         PlateSense plate = plate(method);
         ScreenSense.Way way = way();
@@ -78,15 +76,6 @@ final class IdleRequestReader {
         Rating rating = own.isPresent() ? type.customaryRating().withPlateWatts(own.getAsDouble(), "given in the request") : type.customaryRating();
         assume(problem, type, rating, bias);
         return new Asked(problem, rating, target(bias), assumptions);
-    }
-
-    private TubeType type() {
-        String name = fields.words("tubeType");
-        return catalogue.find(name).orElseGet(() -> {
-            faults.add("tubeType", "%s is not in the catalogue; known are %s.".formatted(quote(name),
-                    String.join(", ", catalogue.types().stream().map(TubeType::name).toList())));
-            return catalogue.types().get(0);
-        });
     }
 
     private CurrentMethod method() {

@@ -1,10 +1,12 @@
 package yellowrail.web.api;
 
+import static yellowrail.web.api.JsonNumbers.milliamps;
+import static yellowrail.web.api.JsonNumbers.round;
+
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.Judgement;
-import yellowrail.core.quantity.Unit;
 
 /** The idle of one tube: currents per tube, mA; plate voltage to the cathode, V. Plus-minus at 95 %. */
 record IdleResponse(
@@ -22,14 +24,5 @@ record IdleResponse(
         return new IdleResponse(round(figures.plateVolts().value()), milliamps(figures.cathode().value()), milliamps(figures.screen().value()),
                 milliamps(figures.plateCurrent().value()), round(figures.dissipation().value()), round(figures.dissipation().plusMinus()),
                 round(100 * judgement.ratio()), judgement.verdict().token(), notes);
-    }
-
-    private static double milliamps(double amps) {
-        return round(Unit.MILLIAMP.fromSi(amps));
-    }
-
-    /** Four decimals: beyond any meter, short of the noise of binary fractions. */
-    private static double round(double value) {
-        return Math.round(value * 1e4) / 1e4;
     }
 }

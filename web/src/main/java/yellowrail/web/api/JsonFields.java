@@ -2,6 +2,7 @@ package yellowrail.web.api;
 
 import static yellowrail.core.quantity.Quantity.quote;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
@@ -12,6 +13,8 @@ import tools.jackson.core.json.JsonReadFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.tube.TubeType;
 import yellowrail.web.form.Faults;
 
 /** Reads the fields of a JSON object one by one and notes every fault. */
@@ -22,10 +25,12 @@ final class JsonFields {
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
 
     private final JsonNode object;
+    private final String path;
     private final Faults faults;
 
-    private JsonFields(JsonNode object, Faults faults) {
+    private JsonFields(JsonNode object, String path, Faults faults) {
         this.object = object;
+        this.path = path;
         this.faults = faults;
     }
 
@@ -34,12 +39,12 @@ final class JsonFields {
         try {
             JsonNode node = MAPPER.readTree(text);
             if (node != null && node.isObject()) {
-                return new JsonFields(node, faults);
+                return new JsonFields(node, "", faults);
             }
         } catch (JacksonException e) {
             throw new NotAnObjectException("The body is not valid JSON: " + quote(e.getOriginalMessage().replaceAll("\\s+", " ")) + ".");
         }
-        throw new NotAnObjectException("The body must be a JSON object such as {\"tubeType\": \"6L6GC\", ...}.");
+        throw new NotAnObjectException("The body must be a JSON object, {\"field\": value, ...}.");
     }
 
     /** The body as a whole cannot be read. */
@@ -50,9 +55,13 @@ final class JsonFields {
         }
     }
 
+    void fault(String field, String message) {
+        faults.add(path + field, message);
+    }
+
     void only(Set<String> known) {
         object.propertyNames().stream().filter(name -> !known.contains(name))
-                .forEach(name -> faults.add(name.length() > 40 ? name.substring(0, 40) : name, "There is no such field."));
+                .forEach(name -> fault(name.length() > 40 ? name.substring(0, 40) : name, "There is no such field."));
     }
 
     boolean has(String field) {
@@ -67,7 +76,7 @@ final class JsonFields {
         }
         double value = node.isNumber() ? node.doubleValue() : Double.NaN;
         if (!(value >= least && value <= most)) {
-            faults.add(field, "Expected a number from %s to %s, got %s.".formatted(Figures.plain(least), Figures.plain(most), quote(shown(node))));
+            fault(field, "Expected a number from %s to %s, got %s.".formatted(Figures.plain(least), Figures.plain(most), quote(shown(node))));
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(value);
@@ -76,7 +85,7 @@ final class JsonFields {
     /** A number without which there is no answer; the least allowed stands in for a faulty one. */
     double required(String field, double least, double most, String why) {
         if (!has(field)) {
-            faults.add(field, "Missing: %s.".formatted(why));
+            fault(field, "Missing: %s.".formatted(why));
         }
         return number(field, least, most).orElse(least);
     }
@@ -84,11 +93,11 @@ final class JsonFields {
     String words(String field) {
         JsonNode node = object.get(field);
         if (node == null || node.isNull()) {
-            faults.add(field, "Missing.");
+            fault(field, "Missing.");
             return "";
         }
         if (!node.isString()) {
-            faults.add(field, "Expected text, got %s.".formatted(quote(shown(node))));
+            fault(field, "Expected text, got %s.".formatted(quote(shown(node))));
             return "";
         }
         return node.stringValue();
@@ -98,7 +107,7 @@ final class JsonFields {
     String choice(String field, List<String> choices, boolean optional) {
         if (!has(field)) {
             if (!optional) {
-                faults.add(field, "Missing: one of %s.".formatted(String.join(", ", choices)));
+                fault(field, "Missing: one of %s.".formatted(String.join(", ", choices)));
             }
             return choices.get(0);
         }
@@ -106,8 +115,50 @@ final class JsonFields {
         if (node.isString() && choices.contains(node.stringValue().toLowerCase(Locale.ROOT))) {
             return node.stringValue().toLowerCase(Locale.ROOT);
         }
-        faults.add(field, "Expected one of %s, got %s.".formatted(String.join(", ", choices), quote(shown(node))));
+        fault(field, "Expected one of %s, got %s.".formatted(String.join(", ", choices), quote(shown(node))));
         return choices.get(0);
+    }
+
+    /** A type of the catalogue; the first of it stands in for a faulty one. */
+    TubeType tubeType(String field, TubeCatalogue catalogue) {
+        String name = words(field);
+        return catalogue.find(name).orElseGet(() -> {
+            fault(field, "%s is not in the catalogue; known are %s.".formatted(quote(name), String.join(", ", catalogue.types().stream().map(TubeType::name).toList())));
+            return catalogue.types().get(0);
+        });
+    }
+
+    /** The objects of a list; each tells its faults under its place in it: {@code tubes[2].label}. */
+    List<JsonFields> objects(String field, int least, int most) {
+        JsonNode node = object.get(field);
+        if (node == null || !node.isArray() || node.size() < least || node.size() > most) {
+            fault(field, "Expected a list of %d to %d objects, got %s.".formatted(least, most, node == null ? "nothing" : node.isArray() ? node.size() : quote(shown(node))));
+            return List.of();
+        }
+        List<JsonFields> objects = new ArrayList<>();
+        for (int i = 0; i < node.size(); i++) {
+            String each = "%s%s[%d]".formatted(path, field, i);
+            if (node.get(i).isObject()) {
+                objects.add(new JsonFields(node.get(i), each + ".", faults));
+            } else {
+                faults.add(each, "Expected an object, got %s.".formatted(quote(shown(node.get(i)))));
+            }
+        }
+        return objects;
+    }
+
+    /** Text that may be left out: blank then. */
+    String wordsOr(String field) {
+        return has(field) ? words(field) : "";
+    }
+
+    /** A whole number; the least allowed stands in for a faulty one. */
+    int whole(String field, int least, int most, String why) {
+        double number = required(field, least, most, why);
+        if (number != Math.rint(number)) {
+            fault(field, "Expected a whole number from %d to %d, got %s.".formatted(least, most, Figures.plain(number)));
+        }
+        return (int) number;
     }
 
     private static String shown(JsonNode node) {

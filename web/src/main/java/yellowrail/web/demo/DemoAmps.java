@@ -8,6 +8,7 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
@@ -35,7 +36,10 @@ final class DemoAmps {
                 "The jack must be in before the tubes conduct. The RANGE pot hides under the tag board.", usual.sockets(),
                 List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)), usual.current(), usual.plate())
                 .with(new Supply(Rectifier.SILICON, true, OptionalDouble.of(352), OptionalDouble.of(500), OptionalDouble.of(0.020), OptionalDouble.of(0.250),
-                        OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty()));
+                        OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty()))
+                .with(new Fittings(OptionalDouble.of(5), OptionalDouble.of(1.2), "", OptionalDouble.of(47e-6), OptionalDouble.of(0.250), OptionalDouble.of(0.180), OptionalDouble.empty(),
+                        OptionalDouble.of(125), OptionalDouble.of(54), OptionalDouble.of(220_000), OptionalDouble.of(4200), OptionalDouble.of(-58), OptionalDouble.of(-36),
+                        OptionalDouble.of(52), OptionalDouble.of(444), "", Fittings.PinOne.UNKNOWN, ""));
     }
 
     AmpSheet quad() {

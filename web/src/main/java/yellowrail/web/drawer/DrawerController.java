@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -24,6 +26,7 @@ import yellowrail.core.drawer.Tap;
 import yellowrail.core.drawer.TubeState;
 import yellowrail.core.drawer.TubeTest;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.seat.SeatService;
@@ -158,7 +161,11 @@ class DrawerController {
     private static ModelAndView choices(ModelAndView page, Map<String, String> typed, Map<String, String> faults) {
         Faults beside = new Faults();
         faults.forEach(beside::add);
-        return page.addObject("typed", typed).addObject("faults", beside).addObject("states", List.of(TubeState.values()))
-                .addObject("taps", List.of(Tap.values())).addObject("currents", List.of(TubeTest.Current.values()));
+        return page.addObject("typed", typed).addObject("faults", beside).addObject("states", words(TubeState.values(), TubeState::inWords))
+                .addObject("taps", words(Tap.values(), tap -> tap == Tap.UNKNOWN ? "" : tap.inWords())).addObject("currents", words(TubeTest.Current.values(), TubeTest.Current::inWords));
+    }
+
+    private static <E> List<Choice> words(E[] values, Function<E, String> words) {
+        return Stream.of(values).map(words).map(word -> new Choice(word, word.isEmpty() ? "not noted" : word)).toList();
     }
 }

@@ -1,0 +1,59 @@
+package yellowrail.web.api;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.function.Supplier;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import yellowrail.web.form.Faults;
+
+/** The way every JSON request goes: read whole, all faults told in one problem document, computed only without any. */
+final class JsonExchange {
+
+    /** As the OpenAPI document tells what a refused request is answered with. */
+    static final String FAULTS = "Every fault with its field, in one problem document (RFC 9457): errors is a list of field and message";
+    /** Some thousands of tubes; anything longer is a mistake. */
+    private static final int LONGEST_BODY = 1 << 20;
+
+    private JsonExchange() {
+    }
+
+    /** Reads a request and gives the computation to do if nothing was wrong with it; that may find faults of its own. */
+    @FunctionalInterface
+    interface Asking {
+        Supplier<Object> read(JsonFields fields, Faults faults);
+    }
+
+    /** @param title what cannot be done where there are faults */
+    static ResponseEntity<Object> answer(InputStream body, String title, Asking asking) throws IOException {
+        Faults faults = new Faults();
+        try {
+            Supplier<Object> computation = asking.read(JsonFields.parse(text(body), faults), faults);
+            Object answer = faults.any() ? null : computation.get();
+            return faults.any() ? problem(title, faults, "%d field(s) cannot be used; each is listed with what to send.".formatted(faults.byField().size())) : ResponseEntity.ok(answer);
+        } catch (JsonFields.NotAnObjectException e) {
+            return problem(title, faults, e.getMessage());
+        }
+    }
+
+    /** The body as sent, whatever it is called: a form-encoding client sends good JSON too. */
+    private static String text(InputStream body) throws IOException {
+        byte[] bytes = body.readNBytes(LONGEST_BODY + 1);
+        if (bytes.length > LONGEST_BODY) {
+            throw new JsonFields.NotAnObjectException("The body is longer than %d bytes.".formatted(LONGEST_BODY));
+        }
+        return new String(bytes, StandardCharsets.UTF_8);
+    }
+
+    private static ResponseEntity<Object> problem(String title, Faults faults, String detail) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, detail);
+        problem.setTitle(title);
+        problem.setProperty("errors", faults.byField().entrySet().stream()
+                .map(fault -> Map.of("field", fault.getKey(), "message", fault.getValue())).toList());
+        return ResponseEntity.badRequest().contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+    }
+}

@@ -1,0 +1,43 @@
+package yellowrail.web.api;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import java.io.IOException;
+import java.io.InputStream;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RestController;
+import yellowrail.core.swap.SwapAmp;
+import yellowrail.core.swap.SwapCheck;
+import yellowrail.core.tube.TubeType;
+import yellowrail.web.tubes.TubeService;
+
+/** Checks a swap without storing anything. */
+@RestController
+class JsonSwapController {
+
+    private final TubeService tubes;
+
+    JsonSwapController(TubeService tubes) {
+        this.tubes = tubes;
+    }
+
+    @Operation(summary = "Whether one tube type can take the place of another, question by question",
+            requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(required = true, content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = SwapRequest.class))))
+    @ApiResponse(responseCode = "200", description = "The verdict and the lines", content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = SwapResponse.class)))
+    @ApiResponse(responseCode = "400", description = JsonExchange.FAULTS, content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
+    @PostMapping(path = "/api/swap-check", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<Object> check(@Parameter(hidden = true) InputStream body) throws IOException {
+        return JsonExchange.answer(body, "The swap cannot be checked", (fields, faults) -> {
+            TubeType in = fields.tubeType("in", tubes.catalogue());
+            TubeType wants = fields.tubeType("wants", tubes.catalogue());
+            SwapAmp amp = new SwapRequestReader(fields).read();
+            return () -> SwapResponse.of(new SwapCheck(amp, in).of(wants));
+        });
+    }
+}

@@ -1,0 +1,66 @@
+package yellowrail.web.swap;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.amp.Rectifier;
+import yellowrail.core.quantity.Quantity;
+import yellowrail.core.station.Station;
+import yellowrail.core.swap.RectifierSwap;
+import yellowrail.core.swap.SwapAmp;
+import yellowrail.core.swap.SwapCheck;
+import yellowrail.core.swap.SwapReport;
+import yellowrail.core.tube.RectifierType;
+import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.tube.TubeType;
+import yellowrail.web.amp.Amp;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.layout.Rail;
+import yellowrail.web.run.RunService;
+import yellowrail.web.tubes.TubeService;
+
+/** What another tube, or another rectifier, would meet in this amp. */
+@Controller
+class SwapController {
+
+    private final AmpService amps;
+    private final RunService runs;
+    private final TubeService tubes;
+
+    SwapController(AmpService amps, RunService runs, TubeService tubes) {
+        this.amps = amps;
+        this.runs = runs;
+        this.tubes = tubes;
+    }
+
+    /**
+     * @param wants     the type that wants in; blank for the table of all
+     * @param rectifier the rectifier that wants in; blank for none
+     */
+    @GetMapping("/amps/{id}/swap")
+    ModelAndView swap(@PathVariable long id, @RequestParam(defaultValue = "") String wants, @RequestParam(defaultValue = "") String rectifier) {
+        Amp amp = amps.newest(id);
+        TubeCatalogue catalogue = tubes.catalogue();
+        TubeType in = catalogue.find(amp.sheet().tubeType()).map(type -> type.with(List.of(amp.sheet().rating(type)))).orElseThrow();
+        SwapAmp met = SwapAmp.of(runs.stage(amp.sheet()), runs.newestOf(id).map(run -> runs.moment(run.id(), Long.MAX_VALUE)));
+        SwapCheck check = new SwapCheck(met, in);
+        Optional<TubeType> type = catalogue.find(wants);
+        Optional<RectifierType> other = RectifierType.find(rectifier);
+        boolean unknown = !wants.isBlank() && type.isEmpty() || !rectifier.isBlank() && other.isEmpty();
+        String present = amp.sheet().fittings().rectifierTube().isBlank() ? amp.sheet().supply().rectifier() == Rectifier.SILICON ? "silicon" : "" : amp.sheet().fittings().rectifierTube();
+        Optional<SwapReport> changed = other.flatMap(to -> RectifierType.find(present).map(from -> new RectifierSwap(met, from, to).report()));
+        ModelAndView page = new ModelAndView("swap/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES)).addObject("id", id).addObject("in", in.name()).addObject("wants", wants)
+                .addObject("types", catalogue.types().stream().map(TubeType::name).filter(name -> !name.equals(in.name())).toList())
+                .addObject("rectifiers", RectifierType.published().stream().map(RectifierType::name).toList()).addObject("rectifier", rectifier).addObject("presentRectifier", present)
+                .addObject("fault", unknown ? "%s is in no catalogue here.".formatted(Quantity.quote(wants.isBlank() ? rectifier : wants)) : "")
+                .addObject("basis", SwapView.basis(met)).addObject("report", type.map(check::of).map(SwapView::of).orElse(null))
+                .addObject("rectifierReport", changed.map(SwapView::of).orElse(null)).addObject("table", check.all(catalogue).stream().map(SwapView.Row::of).toList());
+        page.setStatus(unknown ? HttpStatus.NOT_FOUND : HttpStatus.OK);
+        return page;
+    }
+}

@@ -1,0 +1,116 @@
+package yellowrail.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import yellowrail.web.RunningApplication;
+
+/** The drawer and the swap check as a builder uses them. */
+@ExtendWith(RunningApplication.class)
+class DrawerDayTest {
+
+    private static final String SHELF = "type,label,plate_volts,grid_volts,current,milliamps\n" + String.join("\n", List.of("5881,Q1,250,-14,plate,34.1", "5881,Q2,250,-14,plate,36.9",
+            "5881,Q3,250,-14,plate,34.6", "5881,Q4,250,-14,plate,37.2", "5881,Q5,250,-14,plate,55.0", "5881,Q6,250,-14,plate,oops"));
+
+    private static Chromium chromium;
+
+    @BeforeAll
+    static void open() {
+        chromium = new Chromium();
+    }
+
+    @AfterAll
+    static void close() {
+        chromium.close();
+    }
+
+    @AfterEach
+    void noErrorsOnTheConsole() {
+        chromium.errors().removeIf(error -> error.contains("status of 422") || error.contains("status of 404"));
+        assertThat(chromium.errors()).isEmpty();
+    }
+
+    private static void newAmp(Page page, String name, String type, String tubes) {
+        page.navigate("/amps/new");
+        page.getByLabel("Name").first().fill(name);
+        page.getByLabel("Tube type").selectOption(type);
+        assertThat(page.locator("#save")).isEnabled();
+        page.getByLabel("Power tubes").selectOption(tubes);
+        assertThat(page.locator("[name='sockets[" + (Integer.parseInt(tubes) - 1) + "].label']")).hasCount(1);
+        assertThat(page.locator("#save")).isEnabled();
+        page.click("text=Save the sheet");
+        page.waitForSelector("text=To the run");
+    }
+
+    /** A quad of two unlike pairs, from the file to the run's socket plan: one of each on either side. */
+    @Test
+    void matchAQuadPlaceItLogItAndSeeItOnTheRun() {
+        Page page = chromium.laptop(RunningApplication.url());
+        newAmp(page, "Marsh fern", "5881", "4");
+        page.navigate("/drawer");
+        page.locator("#file").setInputFiles(new FilePayload("shelf.csv", "text/csv", SHELF.getBytes(StandardCharsets.UTF_8)));
+        page.click("text=Read it");
+        assertThat(page.locator("table.figures")).containsText("'oops' is no number");
+        page.click("text=Keep the 5 good rows");
+        assertThat(page.locator(".say")).containsText("5 rows are in the drawer.");
+        page.navigate("/drawer?type=5881");
+        for (String label : List.of("Q1", "Q2", "Q3", "Q4")) {
+            page.getByLabel("Take 5881 " + label).check();
+        }
+        page.getByLabel("Groups of").selectOption("4");
+        page.locator("#amp").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Marsh fern"));
+        page.click("#match");
+        assertThat(page.locator(".groups tr")).hasCount(2);
+        assertThat(page.locator("#content")).containsText("3.10 mA");
+        page.click("text=Place them");
+        assertThat(page.locator("#content")).containsText("apart by 0.20 mA");
+        page.click("#placed");
+        page.waitForURL("**/runs/*?at=tubes");
+        assertThat(page.locator(".log")).containsText("tube V1 5881");
+        page.navigate(page.url().replace("at=tubes", "at=make-safe"));
+        page.locator("[data-item=closed]").click();
+        assertThat(page.locator("[data-item=closed]")).hasAttribute("aria-checked", "true");
+        page.locator(".rail a[data-key='5']").click();
+        Locator labels = page.locator("article.tube .occupant");
+        assertThat(labels).hasCount(4);
+        List<String> seated = labels.allTextContents();
+        assertThat(seated).containsExactlyInAnyOrder("Q1", "Q2", "Q3", "Q4");
+        List<String> sides = page.locator("article.tube svg.side").evaluateAll("all => all.map(one => one.getAttribute('aria-label'))") instanceof List<?> list ? list.stream().map(String::valueOf).toList() : List.of();
+        String partner = seated.get(java.util.stream.IntStream.range(0, 4).filter(i -> !seated.get(i).equals("Q1") && sides.get(i).equals(sides.get(seated.indexOf("Q1")))).findFirst().orElseThrow());
+        assertThat(partner).as("34.1 sits beside 37.2 mA").isEqualTo("Q4");
+        page.navigate("/drawer?type=5881");
+        assertThat(page.locator("table.figures")).containsText("of Marsh fern");
+        page.context().close();
+    }
+
+    @Test
+    void aSwapIsCheckedAndItsFiguresOpen() {
+        Page page = chromium.phone(RunningApplication.url());
+        newAmp(page, "Bog asphodel", "6L6GC", "2");
+        page.click("text=Swap check");
+        assertThat(page.locator("table.figures tbody tr, table.figures tr").first()).isVisible();
+        page.locator("#wants").selectOption("EL34");
+        page.click("button:has-text('Check') >> nth=0");
+        assertThat(page.locator(".swap-say")).containsText("EL34 for 6L6GC");
+        Locator pins = page.locator(".answer").filter(new Locator.FilterOptions().setHasText("base and pin-out"));
+        assertThat(pins).containsText("tie pin 1 to the cathode, pin 8");
+        pins.locator("summary").click();
+        assertThat(pins).containsText("g3=1 h=2 a=3");
+        assertThat(page.locator(".answer summary")).not().hasCount(0);
+        Object overflow = page.evaluate("document.documentElement.scrollWidth > innerWidth");
+        assertThat(overflow).isEqualTo(false);
+        page.navigate(page.url().replace("wants=EL34", "wants=EL340"));
+        assertThat(page.locator("[role=alert]")).containsText("is in no catalogue here");
+        page.context().close();
+    }
+}
