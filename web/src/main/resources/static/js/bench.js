@@ -73,6 +73,7 @@ for (const failure of ["htmx:sendError", "htmx:responseError"]) {
 document.addEventListener("submit", event => {
   const note = event.target.querySelector("#matching");
   if (note) {
-    note.textContent = "Matching\u2026";
+    note.textContent = "Matching\u2026 ";
+    note.append(document.createElement("progress"));
   }
 });

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.TestCondition;
@@ -19,8 +20,15 @@ import yellowrail.core.tube.model.TubeModels;
  * @param grid    that bias voltage, V; empty without a model
  * @param amps    cathode current of each tube, A, in the order of the group
  * @param byModel whether the model was used
+ * @param plusMinus how far, at 95 %, one of them may lie from its figure beside the others, A; empty without a model
  */
-public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byModel) {
+public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byModel, OptionalDouble plusMinus) {
+
+    /** How well a tester's current and transconductance are repeated, at 95 %. */
+    private static final double TESTER_CURRENT = 0.02;
+    private static final double TESTER_STEEPNESS = 0.05;
+    /** Where the transconductance was not read, amplification factors of one type scatter by this, at 95 %. */
+    private static final double MU_SCATTER = 0.08;
 
     /** Amplification factors of one type lie within this of the typical one. */
     private static final double MU_SPREAD = 1.25;
@@ -40,11 +48,22 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
         Optional<PentodeModel> typical = condition.grid().isPresent() ? TubeModels.published().of(type).map(known -> known.model()) : Optional.empty();
         if (typical.isEmpty()) {
             double tested = tubes.stream().mapToDouble(Candidate::amps).average().orElseThrow();
-            return new GroupForecast(OptionalDouble.empty(), tubes.stream().map(tube -> tube.amps() / tested * mean).toList(), false);
+            return new GroupForecast(OptionalDouble.empty(), tubes.stream().map(tube -> tube.amps() / tested * mean).toList(), false, OptionalDouble.empty());
         }
         List<PentodeModel> models = tubes.stream().map(tube -> through(typical.get(), tube, condition, current)).toList();
         double grid = rising(at -> models.stream().mapToDouble(model -> model.cathodeCurrent(plate, screen, at)).average().orElseThrow() - mean, -2 * screen, 0);
-        return new GroupForecast(OptionalDouble.of(grid), models.stream().map(model -> model.cathodeCurrent(plate, screen, grid)).toList(), true);
+        double widest = tubes.stream().mapToDouble(tube -> unsure(typical.get(), tube, condition, current, model -> model.cathodeCurrent(plate, screen, grid))).max().orElseThrow();
+        return new GroupForecast(OptionalDouble.of(grid), models.stream().map(model -> model.cathodeCurrent(plate, screen, grid)).toList(), true, OptionalDouble.of(widest));
+    }
+
+    /** The tester's error in either figure, or the scatter of what it did not read, carried to the amp; root of squares. */
+    private static double unsure(PentodeModel typical, Candidate tube, TestCondition at, TubeTest.Current current, ToDoubleFunction<PentodeModel> there) {
+        double amps = there.applyAsDouble(through(typical, tube, at, current));
+        Candidate more = new Candidate(tube.label(), tube.amps() * (1 + TESTER_CURRENT), tube.transconductance());
+        double byCurrent = there.applyAsDouble(through(typical, more, at, current)) - amps;
+        PentodeModel other = tube.transconductance().isEmpty() ? scaled(typical.withMu(1 + MU_SCATTER), tube, at, current)
+                : through(typical, new Candidate(tube.label(), tube.amps(), OptionalDouble.of(tube.transconductance().getAsDouble() * (1 + TESTER_STEEPNESS))), at, current);
+        return Math.hypot(byCurrent, there.applyAsDouble(other) - amps);
     }
 
     /** The typical model with the amplification factor that gives the tube's steepness, if known, and then its current. */

@@ -56,7 +56,7 @@ final class FitQuestions {
     private Optional<double[]> loads(TubeType type) {
         String stage = amp.topology() == Topology.SINGLE_ENDED ? "SE" : "PP";
         double[] loads = LOADS.stream().filter(row -> row.get("type").equals(type.name()) && row.get("stage").equals(stage)).mapToDouble(row -> 1000 * Double.parseDouble(row.get("load_k"))).sorted().toArray();
-        int pairs = amp.topology() == Topology.SINGLE_ENDED ? amp.tubes() : Math.max(1, amp.tubes() / 2);
+        int pairs = amp.tubesPerSide();
         return loads.length == 0 ? Optional.empty() : Optional.of(new double[]{loads[0] / LOAD_SPREAD / pairs, loads[loads.length - 1] * LOAD_SPREAD / pairs});
     }
 

@@ -73,7 +73,9 @@ final class SupplyQuestions {
         List<String> holds = new ArrayList<>();
         hold("the transformer", amp.fittings().transformerAmps(), total, over, holds);
         hold("the choke", amp.fittings().chokeAmps(), total, over, holds);
-        hold("transformer or choke", amp.mostAmps(), total, over, holds);
+        if (amp.fittings().transformerAmps().isEmpty() || amp.fittings().chokeAmps().isEmpty()) {
+            hold("transformer or choke", amp.mostAmps(), total, over, holds);
+        }
         Optional<RectifierType> rectifier = RectifierType.find(amp.fittings().rectifierTube());
         rectifier.ifPresent(type -> hold(type.name(), OptionalDouble.of(type.dcAmps()), total, over, holds));
         String arithmetic = "%d \u00d7 %s at the new idle + %s else = %s.".formatted(amp.tubes(), Figures.milliamps(each), Figures.milliamps(amp.otherAmps().orElse(0)), Figures.milliamps(total));
@@ -100,9 +102,9 @@ final class SupplyQuestions {
         if (amp.plateVolts().isEmpty() || amp.fittings().outputAmps().isEmpty()) {
             return Optional.of(new Line(question, Outcome.UNKNOWN, amp.plateVolts().isEmpty() ? "Read the plates first." : "Find out what DC its primary is rated for.", "", "Amp sheet."));
         }
-        double plate = amp.tubes() * amp.aim(wants, amp.plateVolts().getAsDouble()) * (1 - wants.screenShare());
+        double plate = amp.tubesPerSide() * amp.aim(wants, amp.plateVolts().getAsDouble()) * (1 - wants.screenShare());
         double rated = amp.fittings().outputAmps().getAsDouble();
         return Optional.of(new Line(question, plate > rated ? Outcome.STOP : Outcome.HOLDS, String.format(Locale.ROOT, "%s of %s.", Figures.milliamps(plate), SwapCheck.rated(rated)),
-                "%d \u00d7 plate current at the new idle.".formatted(amp.tubes()), "Amp sheet."));
+                "%d \u00d7 plate current at the new idle.".formatted(amp.tubesPerSide()), "Amp sheet."));
     }
 }

@@ -9,6 +9,7 @@ import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.idle.IdleFigures;
@@ -22,7 +23,8 @@ import yellowrail.core.tube.TubeType;
 /**
  * The amp as the swap check sees it, SI; voltages to the cathode.
  *
- * @param tubes       in the stage
+ * @param tubes       in all its channels
+ * @param channels    each with an output transformer of its own
  * @param plateVolts  V
  * @param screenVolts V; with triode connection the plate's
  * @param cathodeAmps present idle of each tube, A
@@ -35,7 +37,7 @@ import yellowrail.core.tube.TubeType;
  * @param target      the school's window
  * @param fittings    what else it meets
  */
-public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection connection, int tubes, OptionalDouble plateVolts, OptionalDouble screenVolts,
+public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection connection, int tubes, int channels, OptionalDouble plateVolts, OptionalDouble screenVolts,
                       OptionalDouble cathodeAmps, OptionalDouble biasVolts, OptionalDouble cathodeOhms, int sharedBy, OptionalDouble partWatts, OptionalDouble otherAmps,
                       OptionalDouble mostAmps, Target target, Fittings fittings) {
 
@@ -46,7 +48,7 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
         OptionalDouble plate = mean(figures, true);
         double lift = figures.stream().mapToDouble(IdleFigures::cathodeVolts).average().orElse(0);
         boolean byResistor = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR;
-        return new SwapAmp(sheet.topology(), sheet.bias(), sheet.screen().connection(), sheet.sockets().size(), plate, screen(sheet, moment, plate, lift), mean(figures, false),
+        return new SwapAmp(sheet.topology(), sheet.bias(), sheet.screen().connection(), sheet.sockets().size(), (int) sheet.sockets().stream().map(Socket::channel).distinct().count(), plate, screen(sheet, moment, plate, lift), mean(figures, false),
                 bias(sheet, moment, lift, figures.isEmpty()), byResistor ? sheet.current().ohms() : OptionalDouble.empty(),
                 sheet.bias() == BiasKind.CATHODE_SHARED ? sheet.sockets().size() / Math.max(1, sheet.testPoints().size()) : 1, sheet.supply().resistorWatts(),
                 sheet.supply().otherAmps(), sheet.supply().mostAmps(), sheet.target(), sheet.fittings());
@@ -74,6 +76,12 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
 
     private static String[] places(AmpSheet sheet) {
         return sheet.sockets().stream().flatMap(socket -> List.of(socket.label(), socket.testPoint()).stream()).distinct().toArray(String[]::new);
+    }
+
+    /** Tubes on one end of an output transformer. */
+    int tubesPerSide() {
+        int perChannel = tubes / Math.max(1, channels);
+        return Math.max(1, topology == Topology.SINGLE_ENDED ? perChannel : perChannel / 2);
     }
 
     /** Screen volts as known, else taken a little below the plate, as most stages have them. */

@@ -38,13 +38,18 @@ public record SwapReport(String in, String wants, List<Line> lines) {
         return !with(Outcome.STOP).isEmpty() ? Verdict.DO_NOT : with(Outcome.CHANGE).isEmpty() ? Verdict.FITS : Verdict.AFTER_CHANGES;
     }
 
+    /** The verdict in a few words; that something is not known is part of it. */
+    public String verdictInWords() {
+        return verdict().inWords() + (verdict() == Verdict.FITS && !with(Outcome.UNKNOWN).isEmpty() ? ", as far as it is known" : "");
+    }
+
     /** The verdict in one sentence, with what decides it and what is not known. */
     public String sentence() {
         String open = with(Outcome.UNKNOWN).isEmpty() ? "" : " Not known: %s.".formatted(questions(Outcome.UNKNOWN));
         return switch (verdict()) {
             case DO_NOT -> "%s for %s: do not, because of %s.".formatted(wants, in, questions(Outcome.STOP));
             case AFTER_CHANGES -> "%s for %s: fits after these changes: %s.%s".formatted(wants, in, questions(Outcome.CHANGE), open);
-            case FITS -> "%s for %s: fits as it is%s.%s".formatted(wants, in, open.isEmpty() ? "" : ", as far as it is known", open);
+            case FITS -> "%s for %s: %s.%s".formatted(wants, in, verdictInWords(), open);
         };
     }
 

@@ -97,5 +97,8 @@ class DrawerTest {
         assertThat(forecast.amps().get(2)).as("steeper at the same test current: colder at a farther bias").isLessThan(forecast.amps().get(0));
         assertThat(GroupForecast.of(Amps.type("KT120"), at, TubeTest.Current.CATHODE, tubes.subList(0, 2), 440, 430, 0.040).byModel()).isFalse();
         assertThat(forecast.spread()).isPositive();
+        assertThat(forecast.plusMinus().orElseThrow()).as("carried from -14 V to some -45 V it is not known to a milliamp").isBetween(0.001, 0.020);
+        assertThat(GroupForecast.of(Amps.type("6L6GC"), at, TubeTest.Current.CATHODE, tubes, 250, 250, 0.070).plusMinus().orElseThrow()).as("where it was tested it is")
+                .isCloseTo(0.02 * 0.077, within(1e-4));
     }
 }

@@ -71,7 +71,11 @@ public class ComputationBenchmark {
 
     @Test
     void run() throws RunnerException {
-        new Runner(new OptionsBuilder().include(ComputationBenchmark.class.getName()).forks(1).warmupIterations(3).warmupTime(TimeValue.seconds(1))
+        runAll(ComputationBenchmark.class);
+    }
+
+    static void runAll(Class<?> benchmarks) throws RunnerException {
+        new Runner(new OptionsBuilder().include(benchmarks.getName()).forks(1).warmupIterations(3).warmupTime(TimeValue.seconds(1))
                 .measurementIterations(5).measurementTime(TimeValue.seconds(1)).build()).run();
     }
 }

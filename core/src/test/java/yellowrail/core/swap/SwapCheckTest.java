@@ -31,7 +31,7 @@ class SwapCheckTest {
     }
 
     private static SwapAmp amp(int tubes, double volts, Fittings fittings) {
-        return new SwapAmp(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, ScreenSense.Connection.PENTODE, tubes, of(volts), of(volts), of(0.036), of(-46.8), NO, 1, NO, of(0.020), NO, Target.FIXED_BIAS, fittings);
+        return new SwapAmp(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, ScreenSense.Connection.PENTODE, tubes, 1, of(volts), of(volts), of(0.036), of(-46.8), NO, 1, NO, of(0.020), NO, Target.FIXED_BIAS, fittings);
     }
 
     private static SwapReport swap(SwapAmp amp, String in, String wants) {
@@ -112,7 +112,7 @@ class SwapCheckTest {
 
     @Test
     void cathodeBiasNamesTheResistor() {
-        SwapAmp amp = new SwapAmp(Topology.PUSH_PULL, BiasKind.CATHODE_SHARED, ScreenSense.Connection.PENTODE, 2, of(300), of(300), of(0.035), of(-10), of(130), 2, of(5), NO, NO, Target.CATHODE_BIAS,
+        SwapAmp amp = new SwapAmp(Topology.PUSH_PULL, BiasKind.CATHODE_SHARED, ScreenSense.Connection.PENTODE, 2, 1, of(300), of(300), of(0.035), of(-10), of(130), 2, of(5), NO, NO, Target.CATHODE_BIAS,
                 Fittings.UNKNOWN);
         Line resistor = line(swap(amp, "EL84", "7189"), "cathode resistor");
         assertThat(resistor.outcome()).as("no published points").isEqualTo(Outcome.UNKNOWN);
@@ -124,7 +124,7 @@ class SwapCheckTest {
 
     @Test
     void nothingKnownIsSaidAndNothingCrashes() {
-        SwapAmp blank = new SwapAmp(Topology.SINGLE_ENDED, BiasKind.CATHODE_EACH, ScreenSense.Connection.PENTODE, 1, NO, NO, NO, NO, NO, 1, NO, NO, NO, Target.SINGLE_ENDED, Fittings.UNKNOWN);
+        SwapAmp blank = new SwapAmp(Topology.SINGLE_ENDED, BiasKind.CATHODE_EACH, ScreenSense.Connection.PENTODE, 1, 1, NO, NO, NO, NO, NO, 1, NO, NO, NO, Target.SINGLE_ENDED, Fittings.UNKNOWN);
         List<SwapReport> all = new SwapCheck(blank, Amps.type("KT88")).all(Amps.CATALOGUE);
         assertThat(all).hasSize(Amps.CATALOGUE.types().size() - 1);
         assertThat(all).allSatisfy(report -> assertThat(report.sentence()).startsWith(report.wants()));

@@ -19,7 +19,7 @@ public record StageDrawing(int width, int height, List<Tube> tubes, List<Point> 
 
     private static final int STEP = 104;
     private static final int MARGIN = 20;
-    private static final int HEIGHT = 214;
+    private static final int HEIGHT = 226;
     private static final int TUBE_Y = 96;
 
     /** A tube at its socket; {@code mark} is the path of its side's sign. */

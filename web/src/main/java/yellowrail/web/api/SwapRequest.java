@@ -8,7 +8,8 @@ import io.swagger.v3.oas.annotations.media.Schema.RequiredMode;
 record SwapRequest(
         @Schema(requiredMode = RequiredMode.REQUIRED, example = "6L6GC", description = "Type that is in; a rating system may follow in brackets") String in,
         @Schema(requiredMode = RequiredMode.REQUIRED, example = "EL34", description = "Type that wants in") String wants,
-        @Schema(requiredMode = RequiredMode.REQUIRED, example = "2", minimum = "1", maximum = "8", description = "Power tubes in the stage") Integer tubes,
+        @Schema(requiredMode = RequiredMode.REQUIRED, example = "2", minimum = "1", maximum = "8", description = "Power tubes in all channels") Integer tubes,
+        @Schema(minimum = "1", maximum = "2", defaultValue = "1", description = "Channels, each with an output transformer of its own") Integer channels,
         @Schema(allowableValues = {"push-pull", "single-ended"}, defaultValue = "push-pull") String stage,
         @Schema(allowableValues = {"fixed", "cathode"}, defaultValue = "fixed") String biasKind,
         @Schema(allowableValues = {"pentode", "ultralinear", "triode"}, defaultValue = "pentode") String connection,

@@ -34,12 +34,13 @@ final class SwapRequestReader {
         int tubes = fields.whole("tubes", 1, AmpSheet.MOST_SOCKETS, "power tubes in the stage");
         Topology topology = fields.choice("stage", List.of("push-pull", "single-ended"), true).equals("push-pull") ? Topology.PUSH_PULL : Topology.SINGLE_ENDED;
         boolean cathode = fields.choice("biasKind", List.of("fixed", "cathode"), true).equals("cathode");
+        int channels = fields.has("channels") ? fields.whole("channels", 1, 2, "output transformers") : 1;
         int sharedBy = fields.has("sharedBy") ? fields.whole("sharedBy", 1, AmpSheet.MOST_SOCKETS, "tubes on the resistor") : 1;
         BiasKind bias = !cathode ? BiasKind.FIXED_ADJUSTABLE : sharedBy > 1 ? BiasKind.CATHODE_SHARED : BiasKind.CATHODE_EACH;
         ScreenSense.Connection connection = ScreenSense.Connection.valueOf(fields.choice("connection", List.of("pentode", "ultralinear", "triode"), true).toUpperCase(Locale.ROOT));
         OptionalDouble plate = fields.number("plateVolts", 1, 2000);
         OptionalDouble screen = fields.number("screenVolts", 1, 2000);
-        return new SwapAmp(topology, bias, connection, tubes, plate, connection == ScreenSense.Connection.TRIODE ? plate : screen, number("cathodeMilliamps", 0.01, 2000, MILLI),
+        return new SwapAmp(topology, bias, connection, tubes, channels, plate, connection == ScreenSense.Connection.TRIODE ? plate : screen, number("cathodeMilliamps", 0.01, 2000, MILLI),
                 fields.number("biasVolts", -300, 0), fields.number("cathodeResistorOhms", 0.01, 100_000), sharedBy, fields.number("cathodeResistorWatts", 0.01, 100),
                 number("otherMilliamps", 0, 5000, MILLI), OptionalDouble.empty(), Target.customary(bias, topology), fittings());
     }

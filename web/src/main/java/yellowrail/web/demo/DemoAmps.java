@@ -8,7 +8,6 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
-import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
@@ -37,15 +36,14 @@ final class DemoAmps {
                 List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)), usual.current(), usual.plate())
                 .with(new Supply(Rectifier.SILICON, true, OptionalDouble.of(352), OptionalDouble.of(500), OptionalDouble.of(0.020), OptionalDouble.of(0.250),
                         OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty()))
-                .with(new Fittings(OptionalDouble.of(5), OptionalDouble.of(1.2), "", OptionalDouble.of(47e-6), OptionalDouble.of(0.250), OptionalDouble.of(0.180), OptionalDouble.empty(),
-                        OptionalDouble.of(125), OptionalDouble.of(54), OptionalDouble.of(220_000), OptionalDouble.of(4200), OptionalDouble.of(-58), OptionalDouble.of(-36),
-                        OptionalDouble.of(52), OptionalDouble.of(444), "", Fittings.PinOne.UNKNOWN, ""));
+                .with(DemoFittings.COLD_PAIR);
     }
 
     AmpSheet quad() {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.CATHODE_SHARED, "EL84", 4, false);
         return sheet(usual, "Sedge quad", "One resistor for all four cathodes; measure it cold.", "", usual.sockets(), List.of(),
-                CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 62, 0.05, Unit.VOLT), TO_CATHODE);
+                CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 62, 0.05, Unit.VOLT), TO_CATHODE)
+                .with(usual.supply().with(Rectifier.TUBE)).with(DemoFittings.QUAD);
     }
 
     AmpSheet stereo() {
@@ -55,19 +53,22 @@ final class DemoAmps {
         return sheet(usual, "Water mint stereo", "", "The balance control on the front is for volume, not for bias.", sockets,
                 List.of(new Pot("LEFT", Pot.Action.GROUP, "V1 V2", Pot.Turn.ANTICLOCKWISE, true),
                         new Pot("RIGHT", Pot.Action.GROUP, "V3 V4", Pot.Turn.ANTICLOCKWISE, false)),
-                CurrentSense.across(CurrentMethod.SENSE_SHARED, 12.4, 0.01, Unit.VOLT), usual.plate());
+                CurrentSense.across(CurrentMethod.SENSE_SHARED, 12.4, 0.01, Unit.VOLT), usual.plate())
+                .with(usual.supply().with(Rectifier.TUBE)).with(DemoFittings.STEREO);
     }
 
     AmpSheet single() {
         AmpSheet usual = usual(Topology.SINGLE_ENDED, BiasKind.CATHODE_EACH, "KT88", 1, false);
         return sheet(usual, "Reedmace single", "First amp of the winter course.", "", usual.sockets(), List.of(),
-                CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 390, 0.05, Unit.VOLT), usual.plate());
+                CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 390, 0.05, Unit.VOLT), usual.plate())
+                .with(DemoFittings.SINGLE);
     }
 
     AmpSheet overRating() {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.FIXED, "6V6GT", 2, false);
         return sheet(usual, "Sundew six", "Bias resistor on the supply board, no pot.", "The chassis stays live for a minute after switching off.",
-                usual.sockets(), List.of(), usual.current(), usual.plate());
+                usual.sockets(), List.of(), usual.current(), usual.plate())
+                .with(DemoFittings.SIX);
     }
 
     AmpSheet mismatched() {

@@ -26,6 +26,6 @@ record DrawerLine(long id, String type, String label, String maker, String state
     }
 
     static String steepness(double siemens) {
-        return Figures.plain(Math.round(siemens * 1e5) / 1e2) + " mA/V";
+        return Figures.fixed(siemens * 1e3, 2) + " mA/V";
     }
 }

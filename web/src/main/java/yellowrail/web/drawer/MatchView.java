@@ -15,6 +15,7 @@ import yellowrail.core.match.Group;
 import yellowrail.core.match.Matching;
 import yellowrail.core.match.Placing;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.amp.Amp;
 
@@ -73,7 +74,7 @@ record MatchView(String summary, String basis, String outlook, List<Line> groups
 
     private static String inWords(GroupForecast forecast) {
         String amps = forecast.amps().stream().map(Figures::milliamps).collect(Collectors.joining(", "));
-        return forecast.grid().isPresent() ? "%s at %s".formatted(amps, Figures.volts(forecast.grid().getAsDouble())) : "%s, in proportion: no model".formatted(amps);
+        return forecast.grid().isPresent() ? "%s, each \u00b1 %s, at %s".formatted(amps, Figures.plusMinus(forecast.plusMinus().orElseThrow(), Unit.MILLIAMP), Figures.volts(forecast.grid().getAsDouble())) : "%s, in proportion: no model".formatted(amps);
     }
 
     private static String balance(GroupForecast forecast, Group group, List<Socket> sockets) {

@@ -23,7 +23,7 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
     record Row(String type, String verdict, String token, String stops, String changes, String unknown, String grid, String heaters) {
 
         static Row of(SwapReport report) {
-            return new Row(report.wants(), report.verdict().inWords(), tokenOf(report), questions(report, Outcome.STOP), questions(report, Outcome.CHANGE), questions(report, Outcome.UNKNOWN),
+            return new Row(report.wants(), report.verdictInWords(), tokenOf(report), questions(report, Outcome.STOP), questions(report, Outcome.CHANGE), questions(report, Outcome.UNKNOWN),
                     says(report, "grid volts"), says(report, "heater winding"));
         }
 
@@ -33,7 +33,8 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
 
         /** The first figure of an answer, for the table. */
         private static String says(SwapReport report, String question) {
-            return report.lines().stream().filter(line -> line.question().equals(question)).map(line -> line.says().split("[,;:]")[0]).findFirst().orElse("");
+            return report.lines().stream().filter(line -> line.question().equals(question)).map(line -> line.says().split("[,;:]")[0])
+                    .filter(says -> says.matches(".*\\d.*")).findFirst().orElse("not known");
         }
     }
 

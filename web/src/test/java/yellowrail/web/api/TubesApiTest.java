@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.net.http.HttpResponse;
-import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -43,8 +43,8 @@ class TubesApiTest {
         JsonNode placed = answer("/api/placing", """
                 {"tubes": %s, "sockets": [{"label": "V1", "side": "push"}, {"label": "V2", "side": "push"}, {"label": "V3", "side": "pull"}, {"label": "V4", "side": "pull"}]}""".formatted(QUAD));
         assertThat(placed.get("imbalanceMilliamps").get("mono").doubleValue()).isCloseTo(0.2, within(1e-9));
-        List<String> push = List.of(placed.get("assignment").get("V1").stringValue(), placed.get("assignment").get("V2").stringValue());
-        assertThat(push).satisfiesAnyOf(side -> assertThat(side).containsExactlyInAnyOrder("a", "d"), side -> assertThat(side).containsExactlyInAnyOrder("b", "c"));
+        Set<String> push = Set.of(placed.get("assignment").get("V1").stringValue(), placed.get("assignment").get("V2").stringValue());
+        assertThat(push).isIn(Set.of("a", "d"), Set.of("b", "c"));
     }
 
     @Test
@@ -75,10 +75,10 @@ class TubesApiTest {
     void everyFaultOfAListHasItsPlace() {
         assertThat(faults("/api/match", """
                 {"groupSize": 2.5, "tubes": [{"label": "a", "milliamps": "34"}, 7, {"label": "a", "milliamps": 0}, {"milliamps": 3, "colour": 1}]}"""))
-                .contains("tubes[0].milliamps", "Expected a number from 0.01 to 2000, got '34'", "tubes[1]", "Expected an object, got '7'", "tubes[2].label", "stands twice",
+                .contains("tubes[0].milliamps", "Expected a number from 0.01 to 2000, got \u201c34\u201d", "tubes[1]", "Expected an object, got \u201c7\u201d", "tubes[2].label", "stands twice",
                         "tubes[2].milliamps", "tubes[3].label", "tubes[3].colour", "groupSize", "whole number");
         assertThat(faults("/api/match", "{\"groupSize\": 9, \"tubes\": {}}")).contains("Expected a list of 2 to 5000 objects", "Expected a number from 2 to 8");
-        assertThat(faults("/api/placing", "{\"tubes\": %s, \"sockets\": [{\"label\": \"V1\", \"side\": \"left\"}]}".formatted(QUAD))).contains("Expected one of push, pull, single, got 'left'");
+        assertThat(faults("/api/placing", "{\"tubes\": %s, \"sockets\": [{\"label\": \"V1\", \"side\": \"left\"}]}".formatted(QUAD))).contains("Expected one of push, pull, single, got \u201cleft\u201d");
         assertThat(faults("/api/placing", "{\"tubes\": %s, \"sockets\": [{\"label\": \"V1\", \"side\": \"push\"}]}".formatted(QUAD))).contains("4 tubes for 1 sockets");
         assertThat(faults("/api/match", "[]")).contains("The body must be a JSON object");
     }
@@ -103,7 +103,7 @@ class TubesApiTest {
         changes.get("lines").forEach(line -> assertThat(line.get("source").stringValue()).isNotBlank());
         assertThat(faults("/api/swap-check", """
                 {"in": "6L6", "wants": 5, "tubes": 0, "rectifier": "valve", "biasColdestVolts": -30, "biasHottestVolts": -50, "gridLeakOhms": "220k", "note": ""}"""))
-                .contains("'6L6' is not in the catalogue", "wants", "Expected text", "tubes", "'valve' is not known", "The coldest stop", "gridLeakOhms", "There is no such field");
+                .contains("\u201c6L6\u201d is not in the catalogue", "wants", "Expected text", "tubes", "\u201cvalve\u201d is not known", "The coldest stop", "gridLeakOhms", "There is no such field");
     }
 
     @Test

@@ -65,8 +65,8 @@ class DrawerPagesTest {
         String file = "label,type,milliamps,plate_volts,state,bought\nG1,7189,48,250,used,2026-01-02\nG2,7189,much,250,used,2026-01-02\nG3,7189,48,250,broken,2 Jan\nG4,7189,49,250\n";
         String answer = body(bring(file), 422);
         assertThat(answer).contains("Nothing is stored yet: 1 good rows");
-        assertThat(answer).containsPattern("<th scope=\"row\">3</th><td>milliamps</td><td>'much' is no number from 0.01 to 2000 mA")
-                .containsPattern("<th scope=\"row\">4</th><td>state</td><td>'broken' is not one of").containsPattern("<th scope=\"row\">5</th><td></td><td>4 columns where the header has 6");
+        assertThat(answer).containsPattern("<th scope=\"row\">3</th><td>milliamps</td><td>\u201cmuch\u201d is no number from 0.01 to 2000 mA")
+                .containsPattern("<th scope=\"row\">4</th><td>state</td><td>\u201cbroken\u201d is not one of").containsPattern("<th scope=\"row\">5</th><td></td><td>4 columns where the header has 6");
         assertThat(exported("7189")).isEmpty();
         Map<String, String> keep = typed("/drawer", "/drawer/import");
         keep.put("text", file);
@@ -79,14 +79,14 @@ class DrawerPagesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"type||Type the tube|", "label||what is written on it", "bought|last spring|is no date; write 2026-03-01", "state|shiny|is not one of",
+    @CsvSource(delimiter = '|', value = {"type||type the", "label||what is written on the tube", "bought|last spring|is no date; write 2026-03-01", "state|shiny|is not one of",
             "milliamps|-4|is no number from 0.01 to 2000 mA", "milliamps|38V|is no number", "plate_volts|9e9|is no number from 1 to 2000 V", "grid_volts|14|is no number from -300 to 0 V",
             "transconductance_ma_v|six|is no number from 0.01 to 100", "warm_minutes|ten|is no number", "tested|2026-02-31|is no date", "tap|loud|is not one of"})
     void whatATiredPersonTypesIsToldBesideTheField(String field, String value, String message) {
         Map<String, String> form = typed("/drawer/new?type=6V6GT", "/drawer", "label", "B1", "milliamps", "45", "plate_volts", "250", field, value == null ? "" : value);
         String answer = body(visitor.post("/drawer", form), 422);
         assertThat(answer).containsPattern("id=\"" + field + "-fault\"");
-        assertThat(answer.toLowerCase()).contains(message.replace("|", "").toLowerCase().replace("type the tube", "type"));
+        assertThat(answer.toLowerCase()).contains(message.toLowerCase());
         assertThat(answer).as("what else was typed").contains(field.equals("label") ? "value=\"45\"" : "value=\"B1\"");
         assertThat(exported("6V6GT")).isEmpty();
     }
@@ -103,7 +103,7 @@ class DrawerPagesTest {
         assertThat(body(visitor.get(page), 200)).contains("101.00 mA cathode").contains("tap: rings");
         assertThat(visitor.post(page, typed(page + "/edit", page, "state", "waste")).statusCode()).isEqualTo(302);
         assertThat(body(visitor.get("/drawer?type=EL34&q=waste"), 200)).contains("N1");
-        assertThat(body(visitor.get("/drawer/999999"), 404)).contains("There is no tube 999999");
+        assertThat(body(visitor.get("/drawer/999999"), 404)).contains("Not here");
     }
 
     @Test
