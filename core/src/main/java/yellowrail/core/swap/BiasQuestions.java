@@ -8,8 +8,6 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
-import yellowrail.core.tube.model.PentodeModel;
-import yellowrail.core.tube.model.TubeModels;
 
 /** What the grids need: volts, the resistor that makes them, the leak, the drive. */
 final class BiasQuestions {
@@ -20,43 +18,33 @@ final class BiasQuestions {
     private final SwapAmp amp;
     private final TubeType in;
     private final TubeType wants;
+    private final TypeInAmp there;
+    private final double spread;
 
     BiasQuestions(SwapAmp amp, TubeType in, TubeType wants) {
         this.amp = amp;
         this.in = in;
         this.wants = wants;
-    }
-
-    private static Optional<PentodeModel> model(TubeType type) {
-        return TubeModels.published().of(type).map(KnownModel::model);
-    }
-
-    /** Grid volts that bring a type to the middle of its window here, by its model. */
-    private OptionalDouble needed(TubeType type) {
-        Optional<PentodeModel> model = model(type);
-        if (model.isEmpty() || amp.plateVolts().isEmpty()) {
-            return OptionalDouble.empty();
-        }
-        double plate = amp.plateVolts().getAsDouble();
-        return OptionalDouble.of(model.get().gridFor(amp.aim(type, plate), plate, amp.screenOr(plate)));
+        this.there = new TypeInAmp(amp, wants);
+        this.spread = there.known().map(KnownModel::biasSpread).orElse(0.0);
     }
 
     private String source() {
         String screen = amp.screenVolts().isPresent() ? "" : " Screens not known, taken 5 V below the plates.";
-        return "Tube models fitted to published points: %s. From the type alone grid volts are known to \u00b1 %s V.%s".formatted(
-                TubeModels.published().of(wants).map(known -> wants.name() + " " + known.inWords()).orElse("none for " + wants.name()), Figures.plain(KnownModel.BIAS_SPREAD), screen);
+        return there.known().map(known -> "Tube model fitted to published points: %s %s. From the type alone grid volts are known to \u00b1 %s V.%s".formatted(wants.name(), known.inWords(),
+                Figures.plain(spread), screen)).orElse("Tube models are fitted to published points; there are none for %s.".formatted(wants.name()));
     }
 
     Line gridVolts() {
         String question = "grid volts";
-        OptionalDouble needed = needed(wants);
+        OptionalDouble needed = there.needed();
         if (needed.isEmpty()) {
             return new Line(question, Outcome.UNKNOWN, amp.plateVolts().isEmpty() ? "Read the plates first." : "No published points to compute it from: begin at the coldest end and read.", "", source());
         }
         double volts = needed.getAsDouble();
         double plate = amp.plateVolts().getAsDouble();
-        OptionalDouble before = needed(in);
-        String about = "about %s \u00b1 %s V".formatted(Figures.volts(volts), Figures.plain(KnownModel.BIAS_SPREAD));
+        OptionalDouble before = new TypeInAmp(amp, in).needed();
+        String about = "about %s \u00b1 %s V".formatted(Figures.volts(volts), Figures.plain(spread));
         String where = before.isPresent() ? ", where %s wants %s for its own".formatted(in.name(), Figures.volts(before.getAsDouble())) : "";
         String arithmetic = "%s at %s plate, %s screen: model gives %s.%s".formatted(Figures.milliamps(amp.aim(wants, plate)), Figures.volts(plate), Figures.volts(amp.screenOr(plate)), Figures.volts(volts), left(plate));
         if (amp.bias().isCathode()) {
@@ -68,20 +56,16 @@ final class BiasQuestions {
             return new Line(question, Outcome.UNKNOWN, "%s%s: read the bias at both stops of the pot to know whether it reaches.".formatted(about, where), arithmetic, source());
         }
         String range = "the bias gives %s to %s".formatted(Figures.volts(cold.getAsDouble()), Figures.volts(hot.getAsDouble()));
-        boolean reaches = volts - KnownModel.BIAS_SPREAD >= cold.getAsDouble() && volts + KnownModel.BIAS_SPREAD <= hot.getAsDouble();
+        boolean reaches = volts - spread >= cold.getAsDouble() && volts + spread <= hot.getAsDouble();
         return new Line(question, reaches ? Outcome.HOLDS : Outcome.CHANGE, "%s%s; %s%s.".formatted(about, where, range, reaches ? "" : ": move its range until it spans %s to %s".formatted(
-                Figures.volts(volts - KnownModel.BIAS_SPREAD), Figures.volts(volts + KnownModel.BIAS_SPREAD))), arithmetic, source());
+                Figures.volts(volts - spread), Figures.volts(volts + spread))), arithmetic, source());
     }
 
     /** What the new tube would draw at the bias the old one left: the reason for the coldest end first. */
     private String left(double plate) {
-        if (amp.biasVolts().isEmpty() || amp.bias().isCathode()) {
-            return "";
-        }
-        double grid = amp.biasVolts().getAsDouble();
-        double amps = model(wants).orElseThrow().cathodeCurrent(plate, amp.screenOr(plate), grid);
-        return " Left at the present %s it would draw about %s, %s of its rating: the coldest end first.".formatted(Figures.volts(grid), Figures.milliamps(amps),
-                Figures.percent(plate * amps * (1 - wants.screenShare()) / wants.customaryRating().plateWatts()));
+        OptionalDouble amps = there.atPresentGrid();
+        return amps.isEmpty() ? "" : " Left at the present %s it would draw about %s, %s of its rating: the coldest end first.".formatted(Figures.volts(amp.biasVolts().getAsDouble()),
+                Figures.milliamps(amps.getAsDouble()), Figures.percent(plate * amps.getAsDouble() * (1 - wants.screenShare()) / wants.customaryRating().plateWatts()));
     }
 
     /** With cathode bias: the resistor that brings the new tube to its aim. */
@@ -90,7 +74,7 @@ final class BiasQuestions {
             return Optional.empty();
         }
         String question = "cathode resistor";
-        OptionalDouble needed = needed(wants);
+        OptionalDouble needed = there.needed();
         if (needed.isEmpty() || amp.plateVolts().isEmpty()) {
             return Optional.of(new Line(question, Outcome.UNKNOWN, "No published points to compute it from, or nothing read: measure a pair of volts and current with the new tube.", "", source()));
         }
@@ -128,7 +112,7 @@ final class BiasQuestions {
     /** Peak volts at each grid for full drive: to the edge of grid current. */
     Line drive() {
         String question = "drive";
-        OptionalDouble needed = needed(wants);
+        OptionalDouble needed = there.needed();
         if (needed.isEmpty() || amp.fittings().driveVolts().isEmpty()) {
             return new Line(question, Outcome.UNKNOWN, needed.isEmpty() ? "Not to be computed without a model." : "About %s peak at each grid: find out what the driver gives.".formatted(Figures.volts(-needed.getAsDouble())), "", source());
         }

@@ -1,10 +1,12 @@
 package yellowrail.core.swap;
 
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.Target;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.tube.Rating;
+import yellowrail.core.tube.RatingSystem;
 import yellowrail.core.tube.TubeType;
 
 /** The new tube's limits at this amp's voltages, and the window its idle should land in. */
@@ -43,6 +45,9 @@ final class LimitQuestions {
         if (now > most) {
             return new Line(question, Outcome.STOP, "%s here, %s stands %s.".formatted(Figures.volts(now), wants.name(), Figures.volts(most)), arithmetic, source);
         }
+        if (high > most && rating.system() == RatingSystem.DESIGN_CENTRE) {
+            return new Line(question, Outcome.HOLDS, "%s of %s; %s at high mains, which a design-centre figure allows for.".formatted(Figures.volts(now), Figures.volts(most), Figures.volts(high)), arithmetic, source);
+        }
         return high > most ? new Line(question, Outcome.CHANGE, "%s of %s, but %s when the mains is high: bring it down to %s.".formatted(Figures.volts(now), Figures.volts(most), Figures.volts(high),
                 Figures.volts(most / SwapCheck.HIGH_MAINS)), arithmetic, source) : new Line(question, Outcome.HOLDS, "%s of %s, %s at high mains.".formatted(Figures.volts(now), Figures.volts(most), Figures.volts(high)), arithmetic, source);
     }
@@ -58,17 +63,25 @@ final class LimitQuestions {
         double aim = amp.aim(wants, plate);
         Target window = amp.window();
         String set = "set it to %s each, %s".formatted(Figures.milliamps(aim), Figures.percent(window.aim()));
-        if (amp.cathodeAmps().isEmpty()) {
+        Optional<TypeInAmp.Drawn> stands = new TypeInAmp(amp, wants).asItStands();
+        OptionalDouble amps = stands.isPresent() ? OptionalDouble.of(stands.get().cathodeAmps()) : amp.cathodeAmps();
+        if (amps.isEmpty()) {
             return new Line(question, Outcome.CHANGE, "At these plates: " + set + ".", "%s \u00d7 %s / %s / (1 \u2212 %s).".formatted(Figures.percent(window.aim()), Figures.watts(rating.plateWatts()), Figures.volts(plate),
                     Figures.percent(wants.screenShare())), source);
         }
-        double watts = plate * amp.cathodeAmps().getAsDouble() * (1 - wants.screenShare());
+        double watts = plate * amps.getAsDouble() * (1 - wants.screenShare());
         double ratio = watts / rating.plateWatts();
-        String now = "The present %s each would be %s, %s of %s".formatted(Figures.milliamps(amp.cathodeAmps().getAsDouble()), Figures.watts(watts), Figures.percent(ratio), Figures.watts(rating.plateWatts()));
+        String now = "%s would be %s, %s of %s".formatted(stands.map(this::told).orElse("The present %s each".formatted(Figures.milliamps(amps.getAsDouble()))), Figures.watts(watts), Figures.percent(ratio),
+                Figures.watts(rating.plateWatts()));
         boolean inWindow = ratio >= window.low() && ratio <= window.high();
-        String arithmetic = "%s \u00d7 %s \u00d7 (1 \u2212 %s) = %s; window %s to %s.".formatted(Figures.volts(plate), Figures.milliamps(amp.cathodeAmps().getAsDouble()), Figures.percent(wants.screenShare()),
+        String arithmetic = "%s \u00d7 %s \u00d7 (1 \u2212 %s) = %s; window %s to %s.".formatted(Figures.volts(plate), Figures.milliamps(amps.getAsDouble()), Figures.percent(wants.screenShare()),
                 Figures.watts(watts), Figures.percent(window.low()), Figures.percent(window.high()));
-        return new Line(question, inWindow ? Outcome.HOLDS : Outcome.CHANGE, inWindow ? now + ": in the window." : "%s: %s.".formatted(now, set), arithmetic, source);
+        return new Line(question, inWindow ? Outcome.HOLDS : Outcome.CHANGE, inWindow ? now + ": in the window." : "%s: %s.".formatted(now, set), arithmetic, stands.isPresent() ? source + " Current: the type\u2019s model." : source);
+    }
+
+    private String told(TypeInAmp.Drawn drawn) {
+        return "%s it would draw about %s each: that".formatted(drawn.gridVolts().isPresent() ? "At the present " + Figures.volts(drawn.gridVolts().getAsDouble())
+                : "With the present " + Figures.ohms(amp.cathodeOhms().orElseThrow()), Figures.milliamps(drawn.cathodeAmps()));
     }
 
     Line cathodeCurrent() {

@@ -52,7 +52,7 @@ public final class RectifierSwap {
         }
         double total = amp.tubes() * amp.cathodeAmps().getAsDouble() + amp.otherAmps().orElse(0);
         return new Line("rectifier current", total > wants.dcAmps() ? Outcome.STOP : Outcome.HOLDS, "%s at idle of %s.".formatted(Figures.milliamps(total), SwapCheck.rated(wants.dcAmps())),
-                "%d \u00d7 %s + %s else; full drive takes more.".formatted(amp.tubes(), Figures.milliamps(amp.cathodeAmps().getAsDouble()), Figures.milliamps(amp.otherAmps().orElse(0))), source());
+                "%d \u00d7 %s + %s; full drive takes more.".formatted(amp.tubes(), Figures.milliamps(amp.cathodeAmps().getAsDouble()), amp.otherInWords()), source());
     }
 
     private Line capacitor() {

@@ -78,7 +78,7 @@ final class SupplyQuestions {
         }
         Optional<RectifierType> rectifier = RectifierType.find(amp.fittings().rectifierTube());
         rectifier.ifPresent(type -> hold(type.name(), OptionalDouble.of(type.dcAmps()), total, over, holds));
-        String arithmetic = "%d \u00d7 %s at the new idle + %s else = %s.".formatted(amp.tubes(), Figures.milliamps(each), Figures.milliamps(amp.otherAmps().orElse(0)), Figures.milliamps(total));
+        String arithmetic = "%d \u00d7 %s at the new idle + %s = %s.".formatted(amp.tubes(), Figures.milliamps(each), amp.otherInWords(), Figures.milliamps(total));
         String source = "New idle: aim of the window. Ratings: amp sheet; rectifiers: published data sheets%s.".formatted(rectifier.filter(type -> !type.sure()).isPresent() ? ", verify with your maker\u2019s sheet" : "");
         if (!over.isEmpty()) {
             return new Line(question, Outcome.STOP, "%s at idle is too much for %s.".formatted(Figures.milliamps(total), String.join(", ", over)), arithmetic, source);

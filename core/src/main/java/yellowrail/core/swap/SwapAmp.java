@@ -15,6 +15,7 @@ import yellowrail.core.amp.Topology;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
@@ -82,6 +83,11 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
     int tubesPerSide() {
         int perChannel = tubes / Math.max(1, channels);
         return Math.max(1, topology == Topology.SINGLE_ENDED ? perChannel : perChannel / 2);
+    }
+
+    /** The rest of the rail's current as an addend of a sum. */
+    String otherInWords() {
+        return otherAmps.isPresent() ? Figures.milliamps(otherAmps.getAsDouble()) + " else" : "what else hangs on it, not known";
     }
 
     /** Screen volts as known, else taken a little below the plate, as most stages have them. */

@@ -2,6 +2,7 @@ package yellowrail.web.browser;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 
@@ -18,13 +19,8 @@ class Screenshots {
     void take() {
         try (Chromium chromium = new Chromium()) {
             laptop(chromium, "/", "bench", ColorScheme.LIGHT);
-            phone(chromium, "/", "bench-phone", ColorScheme.LIGHT);
             laptop(chromium, "/amps/3", "amp-sheet", ColorScheme.LIGHT);
-            phone(chromium, "/amps/3", "amp-sheet-phone-dim", ColorScheme.DARK);
-            laptop(chromium, "/amps/new", "amp-form", ColorScheme.LIGHT);
             laptop(chromium, "/runs/1?at=measure", "run", ColorScheme.LIGHT);
-            laptop(chromium, "/runs/5?at=measure", "run-dim", ColorScheme.DARK);
-            phone(chromium, "/runs/2?at=measure", "run-phone", ColorScheme.LIGHT);
             phone(chromium, "/runs/5?at=set", "run-phone-dim", ColorScheme.DARK);
             laptop(chromium, "/runs/1/compare", "compare", ColorScheme.LIGHT);
             laptop(chromium, "/tubes", "tube-types-dim", ColorScheme.DARK);
@@ -36,20 +32,27 @@ class Screenshots {
             laptop(chromium, "/runs/1?at=set", "set", ColorScheme.LIGHT);
             laptop(chromium, "/runs/1?at=power-up", "power-up", ColorScheme.LIGHT);
             laptop(chromium, "/runs/7?at=make-safe", "make-safe", ColorScheme.LIGHT);
-            question(chromium);
+            laptop(chromium, "/drawer", "drawer", ColorScheme.LIGHT);
+            laptop(chromium, "/amps/1/swap?wants=KT88", "swap", ColorScheme.LIGHT);
+            matched(chromium);
             across(chromium);
             practice(chromium.page(url, 1280, 800, ColorScheme.LIGHT), "practice");
             practice(chromium.page(url, 390, 844, ColorScheme.DARK), "practice-phone-dim");
         }
     }
 
-    private void question(Chromium chromium) {
+    /** A quad of the drawer matched for an amp, and where its tubes go. */
+    private void matched(Chromium chromium) {
         Page page = chromium.laptop(url);
-        page.navigate("/runs/7?at=measure");
-        page.locator("#line").fill("V2 41V");
-        page.keyboard().press("Enter");
-        page.waitForSelector(".question");
-        save(page, "question");
+        page.navigate("/drawer?type=EL34");
+        page.locator("#size").selectOption("4");
+        page.locator("#amp").selectOption(new SelectOption().setLabel("Water mint stereo"));
+        page.locator("#match").click();
+        page.waitForSelector(".groups");
+        page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve("match.png")));
+        page.locator("text=Place them").first().click();
+        page.waitForSelector("#placed");
+        save(page, "placing");
     }
 
     private void across(Chromium chromium) {

@@ -12,9 +12,16 @@ package yellowrail.core.tube.model;
 public record KnownModel(String type, PentodeModel model, int points, double plateError, double screenError) {
 
     /** From the type alone an idle's bias is not known better than this, V: tubes of one type scatter more than the model errs. */
-    public static final double BIAS_SPREAD = 3;
+    private static final double BIAS_SPREAD = 3;
+    /** With too few points the curve between them is a guess as well. */
+    private static final double GUESSED_SPREAD = 6;
     /** Fewer points than this leave the model to guess between them. */
     private static final int ENOUGH = 3;
+
+    /** How far the grid volts told from the type alone may lie off, V. */
+    public double biasSpread() {
+        return points < ENOUGH ? GUESSED_SPREAD : BIAS_SPREAD;
+    }
 
     /** How far to trust it, in a few words. */
     public String inWords() {

@@ -1,0 +1,77 @@
+package yellowrail.core.swap;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.KnownModel;
+import yellowrail.core.tube.model.TubeModels;
+
+/** What a type would do at an amp's voltages, by its model; empty where the type has none or the amp was not read. */
+final class TypeInAmp {
+
+    private static final int HALVINGS = 60;
+
+    private final SwapAmp amp;
+    private final TubeType type;
+    private final Optional<KnownModel> known;
+
+    /** A current and what makes the tube draw it. */
+    record Drawn(double cathodeAmps, OptionalDouble gridVolts) {
+    }
+
+    TypeInAmp(SwapAmp amp, TubeType type) {
+        this.amp = amp;
+        this.type = type;
+        this.known = TubeModels.published().of(type);
+    }
+
+    Optional<KnownModel> known() {
+        return known;
+    }
+
+    /** Grid volts that bring it to the middle of its window. */
+    OptionalDouble needed() {
+        if (known.isEmpty() || amp.plateVolts().isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        double plate = amp.plateVolts().getAsDouble();
+        return OptionalDouble.of(known.get().model().gridFor(amp.aim(type, plate), plate, amp.screenOr(plate)));
+    }
+
+    /** Its cathode current at a grid voltage, A. */
+    private double at(double grid) {
+        double plate = amp.plateVolts().getAsDouble();
+        return known.orElseThrow().model().cathodeCurrent(plate, amp.screenOr(plate), grid);
+    }
+
+    /** What it would draw at the bias the old one left. */
+    OptionalDouble atPresentGrid() {
+        return known.isEmpty() || amp.plateVolts().isEmpty() || amp.biasVolts().isEmpty() || amp.bias().isCathode() ? OptionalDouble.empty() : OptionalDouble.of(at(amp.biasVolts().getAsDouble()));
+    }
+
+    /**
+     * What it would draw if nothing were changed: on the present cathode resistor, or at a bias that cannot be turned. With
+     * an adjustable bias nothing stands, and it is empty.
+     */
+    Optional<Drawn> asItStands() {
+        if (amp.bias() == BiasKind.FIXED && atPresentGrid().isPresent()) {
+            return Optional.of(new Drawn(atPresentGrid().getAsDouble(), amp.biasVolts()));
+        }
+        if (!amp.bias().isCathode() || known.isEmpty() || amp.plateVolts().isEmpty() || amp.cathodeOhms().isEmpty()) {
+            return Optional.empty();
+        }
+        double ohms = amp.sharedBy() * amp.cathodeOhms().getAsDouble();
+        double low = 0;
+        double high = at(0);
+        for (int i = 0; i < HALVINGS; i++) {
+            double middle = (low + high) / 2;
+            if (at(-middle * ohms) > middle) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return Optional.of(new Drawn((low + high) / 2, OptionalDouble.empty()));
+    }
+}
