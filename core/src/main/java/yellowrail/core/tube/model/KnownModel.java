@@ -1,5 +1,7 @@
 package yellowrail.core.tube.model;
 
+import java.util.Optional;
+
 /**
  * A type's model and how well the type is known.
  *
@@ -8,8 +10,9 @@ package yellowrail.core.tube.model;
  * @param points      published points it was fitted to
  * @param plateError  greatest deviation of plate current at those points, as a ratio
  * @param screenError the same for screen current
+ * @param knee        the published operation whose power placed the knee, and is no check of the model any more
  */
-public record KnownModel(String type, PentodeModel model, int points, double plateError, double screenError) {
+public record KnownModel(String type, PentodeModel model, int points, double plateError, double screenError, Optional<PublishedOperation> knee) {
 
     /** From the type alone an idle's bias is not known better than this, V: tubes of one type scatter more than the model errs. */
     private static final double BIAS_SPREAD = 3;
@@ -25,7 +28,8 @@ public record KnownModel(String type, PentodeModel model, int points, double pla
 
     /** How far to trust it, in a few words. */
     public String inWords() {
-        return "%d published point%s, plate current within %.1f %% there, screen within %.0f %%%s".formatted(points, points == 1 ? "" : "s", 100 * plateError,
-                100 * screenError, points < ENOUGH ? "; too few to trust it elsewhere" : "");
+        return "%d published point%s, plate current within %.1f %% there, screen within %.0f %%%s%s".formatted(points, points == 1 ? "" : "s", 100 * plateError,
+                100 * screenError, points < ENOUGH ? "; too few to trust it elsewhere" : "",
+                knee.map(operation -> "; knee placed by the published power at %.0f/%.0f V".formatted(operation.plateVolts(), operation.screenVolts())).orElse("; knee as power tubes have it, not published"));
     }
 }

@@ -43,22 +43,33 @@ public record PentodeModel(double mu, double ex, double kg1, double kp, double k
         return Math.pow(e1, ex);
     }
 
+    /** Both currents at one set of voltages, A. */
+    public record Currents(double plate, double screen) {
+    }
+
+    /** Both at once: what they have in common is the costly part. */
+    public Currents currents(double plate, double screen, double grid) {
+        if (screen <= 0) {
+            return new Currents(0, 0);
+        }
+        double drive = drive(screen, grid);
+        double arc = Math.atan(Math.max(0, plate) / kvb);
+        return new Currents(plate <= 0 ? 0 : 2 * drive / kg1 * arc * (1 + plate / early), drive / kg2 + f * 2 * drive / kg1 * (Math.PI / 2 - arc));
+    }
+
     /** @return plate current, A */
     public double plateCurrent(double plate, double screen, double grid) {
-        return plate <= 0 || screen <= 0 ? 0 : 2 * drive(screen, grid) / kg1 * Math.atan(plate / kvb) * (1 + plate / early);
+        return currents(plate, screen, grid).plate();
     }
 
     /** @return screen current, A */
     public double screenCurrent(double plate, double screen, double grid) {
-        if (screen <= 0) {
-            return 0;
-        }
-        double drive = drive(screen, grid);
-        return drive / kg2 + f * 2 * drive / kg1 * (Math.PI / 2 - Math.atan(Math.max(0, plate) / kvb));
+        return currents(plate, screen, grid).screen();
     }
 
     public double cathodeCurrent(double plate, double screen, double grid) {
-        return plateCurrent(plate, screen, grid) + screenCurrent(plate, screen, grid);
+        Currents currents = currents(plate, screen, grid);
+        return currents.plate() + currents.screen();
     }
 
     /** @return change of plate current with grid voltage, A/V */

@@ -19,7 +19,7 @@ public final class TubeModels {
     private final Map<String, KnownModel> byType = new LinkedHashMap<>();
 
     private TubeModels() {
-        points().forEach((type, points) -> byType.put(type, new ModelFit(type, points).fit()));
+        points().forEach((type, points) -> byType.put(type, new ModelFit(type, points, PublishedOperation.all().stream().filter(operation -> operation.type().equals(type)).toList()).fit()));
     }
 
     /** The models that ship with the application, fitted once, when first asked for. */

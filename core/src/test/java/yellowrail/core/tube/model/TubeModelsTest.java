@@ -47,7 +47,7 @@ class TubeModelsTest {
     void aTypeWithoutPublishedPointsHasNoModel() {
         assertThat(TubeModels.published().of(Amps.type("KT120"))).isEmpty();
         assertThat(TubeModels.published().of(Amps.type("6CA7"))).isPresent();
-        assertThatThrownBy(() -> new ModelFit("KT120", List.of())).hasMessage("KT120 has no published points to fit to");
+        assertThatThrownBy(() -> new ModelFit("KT120", List.of(), List.of())).hasMessage("KT120 has no published points to fit to");
         assertThat(TubeModels.published().of(Amps.type("KT88")).orElseThrow().inWords()).contains("2 published points", "too few to trust");
     }
 

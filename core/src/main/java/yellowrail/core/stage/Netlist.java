@@ -1,0 +1,125 @@
+package yellowrail.core.stage;
+
+import java.util.Locale;
+import yellowrail.core.tube.model.PentodeModel;
+
+/**
+ * A stage as a SPICE netlist: the tube as a behavioural subcircuit with the same equations, an ideal transformer of controlled
+ * sources, a sine to the edge of grid current, {@code .tran} until the means have settled and {@code .four} of the last cycle.
+ * The load is written as the primary sees it; an inductor across it carries the DC, as a core does.
+ */
+public final class Netlist {
+
+    private static final double HERTZ = 1000;
+    /** The core's reactance is this many times the load. */
+    private static final double CORE = 62.8;
+    private static final double BYPASS_FARADS = 470e-6;
+    /** Seconds until the by-pass capacitor and the core have settled. */
+    private static final double BYPASSED = 0.36;
+    private static final double CORE_FILLED = 0.14;
+    private static final int CYCLES_KEPT = 4;
+    private static final double STEP = 2e-6;
+
+    private final OutputStage stage;
+    private final Performance performance;
+    private final String title;
+    private final StringBuilder text = new StringBuilder();
+
+    /** @param title one line, what it is */
+    public Netlist(Performance performance, String title) {
+        this.stage = performance.stage();
+        this.performance = performance;
+        this.title = title.replaceAll("[^\\x20-\\x7e]", " ");
+    }
+
+    public String write() {
+        text.setLength(0);
+        Idle idle = performance.idle();
+        double lift = idle.cathodeVolts();
+        double copper = stage.primaryOhms() * stage.tubesPerSide() * (idle.plateAmps() + (stage.tap() > 0 ? idle.screenAmps() : 0));
+        line("* %s", title);
+        line("* Yellow Rail: sine at each grid to the edge of grid current, load as the primary sees it, node out");
+        tube();
+        if (stage.plateSagOhms() > 0 || stage.screenSagOhms() > 0) {
+            line("* supplies as full drive leaves them, sag included");
+        }
+        double shift = stage.bias().isCathode() ? -performance.gridVolts() - lift : 0;
+        line("vplates bplus 0 %s", number(stage.plateSagOhms() > 0 ? performance.supplyVolts() + lift + shift : stage.plateVolts() + copper + lift));
+        if (stage.tap() == 0) {
+            line("vscreens screens 0 %s", number(stage.screenSagOhms() > 0 ? performance.screenSupplyVolts() + lift + shift : stage.screenVolts() + lift));
+        }
+        line("vbias bias 0 %s", number(stage.bias().isCathode() ? 0 : idle.gridVolts()));
+        side(1, 1);
+        if (stage.isPushPull()) {
+            side(2, -1);
+        }
+        cathodes();
+        load();
+        line(".options reltol=1e-5 abstol=1e-9 vntol=1e-6");
+        double end = (stage.bias().isCathode() ? BYPASSED : CORE_FILLED) + CYCLES_KEPT / HERTZ;
+        line(".save v(out)");
+        line(".tran %s %s %s %s", number(STEP), number(end), number(end - CYCLES_KEPT / HERTZ), number(STEP));
+        line(".four %s v(out)", number(HERTZ));
+        line(".end");
+        return text.toString();
+    }
+
+    private void tube() {
+        PentodeModel m = stage.model();
+        line(".subckt tube plate screen grid cathode");
+        line("* %d in parallel; e1 is the space charge's drive raised to its exponent", stage.tubesPerSide());
+        line("be e1 0 v = pow(v(screen,cathode)/%s*ln(1+exp(min(%s*(1/%s+v(grid,cathode)/v(screen,cathode)),80))), %s)", number(m.kp()), number(m.kp()), number(m.mu()), number(m.ex()));
+        line("bp plate cathode i = v(plate,cathode) > 0 ? %d*2*v(e1)/%s*atan(v(plate,cathode)/%s)*(1+v(plate,cathode)/%s) : 0", stage.tubesPerSide(), number(m.kg1()), number(m.kvb()), number(m.early()));
+        line("bs screen cathode i = %d*(v(e1)/%s+%s*2*v(e1)/%s*(1.5707963267948966-atan(max(v(plate,cathode),0)/%s)))", stage.tubesPerSide(), number(m.kg2()), number(m.f()), number(m.kg1()), number(m.kvb()));
+        line("rleak e1 0 1g");
+        line(".ends");
+    }
+
+    /** One side: its half of the primary, which adds its ampere-turns to the load, and its tube. */
+    private void side(int n, int sign) {
+        double turns = stage.isPushPull() ? 0.5 : 1;
+        String winding = "bplus";
+        if (stage.primaryOhms() > 0) {
+            winding = "c" + n;
+            line("rcopper%d bplus %s %s", n, winding, number(stage.primaryOhms()));
+        }
+        if (stage.tap() > 0) {
+            line("vt%d %s ct%d 0", n, winding, n);
+            line("et%d ct%d t%d in 0 %s", n, n, n, number(sign * turns * stage.tap()));
+            line("ft%d 0 in vt%d %s", n, n, number(sign * turns * stage.tap()));
+            winding = "t" + n;
+        }
+        if (stage.tap() < 1) {
+            line("vp%d %s cp%d 0", n, winding, n);
+            line("ep%d cp%d p%d in 0 %s", n, n, n, number(sign * turns * (1 - stage.tap())));
+            line("fp%d 0 in vp%d %s", n, n, number(sign * turns * (1 - stage.tap())));
+            winding = "p" + n;
+        }
+        line("vdrive%d g%d bias sin(0 %s %s)", n, n, number(sign * performance.peakDrive()), number(HERTZ));
+        line("xtube%d %s %s g%d k tube", n, winding, stage.tap() == 1 ? winding : stage.tap() > 0 ? "t" + n : "screens", n);
+    }
+
+    private void cathodes() {
+        if (stage.bias().isCathode()) {
+            line("rk k 0 %s", number(stage.bias().ohms().getAsDouble()));
+            line("ck k 0 %s", number(BYPASS_FARADS));
+        } else {
+            line("vk k 0 0");
+        }
+    }
+
+    private void load() {
+        double total = stage.loadOhms() + stage.lossOhms();
+        line("rloss in out %s", number(Math.max(stage.lossOhms(), 1e-3)));
+        line("rload out 0 %s", number(stage.loadOhms()));
+        line("lcore in 0 %s", number(CORE * total / (2 * Math.PI * HERTZ)));
+    }
+
+    private void line(String format, Object... values) {
+        text.append(String.format(Locale.ROOT, format, values)).append('\n');
+    }
+
+    private static String number(double value) {
+        return String.format(Locale.ROOT, "%.9g", value);
+    }
+}

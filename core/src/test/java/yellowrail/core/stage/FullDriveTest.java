@@ -1,0 +1,148 @@
+package yellowrail.core.stage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+import yellowrail.core.Amps;
+import yellowrail.core.amp.ScreenSense.Connection;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.PublishedOperation;
+import yellowrail.core.tube.model.TubeModels;
+
+class FullDriveTest {
+
+    static PentodeModel model(String type) {
+        return TubeModels.published().of(Amps.type(type)).orElseThrow().model();
+    }
+
+    private static OutputStage stage(Topology topology, Connection connection, OutputStage.Bias bias) {
+        return new OutputStage(model("6L6GC"), topology, 1, 400, 350, connection, 0.4, bias, topology == Topology.PUSH_PULL ? 6600 : 3500);
+    }
+
+    @TestFactory
+    List<DynamicTest> publishedOperationIsMet() {
+        return PublishedOperation.all().stream().map(published -> DynamicTest.dynamicTest(published.inWords(), () -> {
+            Performance found = new FullDrive(OutputStage.of(published, model(published.type()))).compute();
+            assertThat(found.powerWatts() / published.watts()).as("power").isCloseTo(1, within(0.15));
+            assertThat(published.tubes() * found.idle().plateAmps() / published.idlePlateAmps()).as("idle").isCloseTo(1, within(0.05));
+            published.fullPlateAmps().ifPresent(amps -> assertThat(found.plateAmps() / amps).as("plates at full drive").isCloseTo(1, within(0.15)));
+            published.fullScreenAmps().ifPresent(amps -> assertThat(found.screenAmps() / amps).as("screens at full drive").isCloseTo(1, within(0.35)));
+        })).toList();
+    }
+
+    /** What the supply gives goes into the load, the plates and the screens; nothing is lost. */
+    @Test
+    void theBalanceOfEnergyCloses() {
+        for (Topology topology : Topology.values()) {
+            for (Connection connection : Connection.values()) {
+                Performance found = new FullDrive(stage(topology, connection, OutputStage.Bias.fixed(-30))).compute();
+                double load = found.powerWatts() * (1 + found.distortion() * found.distortion());
+                double supplied = found.supplyVolts() * (found.plateAmps() + (connection == Connection.PENTODE ? 0 : found.screenAmps()))
+                        + (connection == Connection.PENTODE ? found.screenSupplyVolts() * found.screenAmps() : 0);
+                double used = load + found.stage().tubes() * (found.plateWatts() + found.screenWatts());
+                assertThat(used / supplied).as("%s %s", topology, connection).isCloseTo(1, within(0.0005));
+            }
+        }
+    }
+
+    @Test
+    void aCathodeResistorStandsWhereTheMeanCurrentPutsIt() {
+        Performance found = new FullDrive(stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.cathode(250))).compute();
+        assertThat(found.idle().cathodeVolts()).isCloseTo(250 * 2 * (found.idle().plateAmps() + found.idle().screenAmps()), within(1e-6));
+        assertThat(-found.gridVolts()).as("at full drive").isCloseTo(250 * (found.plateAmps() + found.screenAmps()), within(1e-3)).isGreaterThan(found.idle().cathodeVolts());
+        assertThat(found.supplyVolts()).as("the plates lose what the cathodes gain").isCloseTo(400 + found.idle().cathodeVolts() + found.gridVolts(), within(1e-9));
+    }
+
+    @Test
+    void aSaggingSupplyGivesLess() {
+        OutputStage stiff = stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-33));
+        OutputStage soft = new OutputStage(stiff.model(), stiff.topology(), 1, 400, 350, Connection.PENTODE, 0, stiff.bias(), 6600, 100, 200, 300, 1000);
+        Performance one = new FullDrive(stiff).compute();
+        Performance other = new FullDrive(soft).compute();
+        assertThat(other.powerWatts()).isLessThan(0.9 * one.powerWatts());
+        double more = other.plateAmps() - 2 * other.idle().plateAmps();
+        assertThat(other.supplyVolts()).isCloseTo(400 + 100 * other.idle().plateAmps() - 300 * more, within(0.01));
+    }
+
+    @Test
+    void sixtyFourStepsGiveTheSame() {
+        OutputStage stage = stage(Topology.SINGLE_ENDED, Connection.ULTRALINEAR, OutputStage.Bias.cathode(350));
+        Performance fine = new FullDrive(stage, 1024).compute();
+        Performance coarse = new FullDrive(stage, 64).compute();
+        assertThat(coarse.powerWatts()).isCloseTo(fine.powerWatts(), within(0.001 * fine.powerWatts()));
+        assertThat(coarse.distortion()).isCloseTo(fine.distortion(), within(0.002));
+    }
+
+    @Test
+    void harmonicsOfAKnownCurve() {
+        double[] half = new double[129];
+        for (int j = 0; j < half.length; j++) {
+            double e = Math.sin(Math.PI * (j / 128.0 - 0.5));
+            half[j] = 3 * e + 0.4 * e * e - 0.2 * e * e * e;
+        }
+        // sin^2 = (1 - cos 2x)/2, sin^3 = (3 sin x - sin 3x)/4.
+        List<Double> found = Harmonics.of(half);
+        assertThat(found.get(0)).isCloseTo(3 - 0.15, within(1e-12));
+        assertThat(found.get(1)).isCloseTo(-0.2, within(1e-12));
+        assertThat(found.get(2)).isCloseTo(0.05, within(1e-12));
+        assertThat(found.get(8)).isCloseTo(0, within(1e-12));
+        assertThat(Harmonics.mean(half)).isCloseTo(0.2, within(1e-12));
+    }
+
+    /** Second harmonic falls and third rises as a single-ended load gets lighter; the power has a hump. */
+    @Test
+    void theLoadMovesTheHarmonics() {
+        Sweep sweep = Sweep.loads(stage(Topology.SINGLE_ENDED, Connection.PENTODE, OutputStage.Bias.fixed(-28)), 1000, 9000, 40);
+        assertThat(sweep.points().get(4).second()).isGreaterThan(sweep.points().get(18).second());
+        assertThat(sweep.points().get(30).third()).isGreaterThan(sweep.points().get(4).third());
+        assertThat(sweep.best().at()).isBetween(1500.0, 7000.0);
+        assertThat(sweep.within(0.1)[0]).isLessThan(sweep.best().at());
+        assertThat(sweep.within(0.1)[1]).isGreaterThan(sweep.best().at());
+    }
+
+    @Test
+    void clippingIsNamed() {
+        OutputStage light = stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-33)).withLoad(20_000);
+        Performance found = new FullDrive(light).compute();
+        assertThat(found.clipping().limit()).isEqualTo(Performance.Limit.KNEE);
+        assertThat(found.clipping().drive()).isLessThan(found.peakDrive());
+        assertThat(new FullDrive(light.withLoad(3000)).compute().clipping().limit()).isEqualTo(Performance.Limit.GRID);
+        assertThat(new FullDrive(stage(Topology.SINGLE_ENDED, Connection.PENTODE, OutputStage.Bias.fixed(-40)).withLoad(1500)).compute().clipping().limit()).isEqualTo(Performance.Limit.CUT_OFF);
+        assertThat(found.classAWatts().orElseThrow()).isLessThan(found.powerWatts());
+    }
+
+    @Test
+    void anyStageThatCanBeBuiltIsSolved() {
+        Random chance = new Random(11);
+        List<String> types = TubeModels.published().all().stream().map(known -> known.type()).toList();
+        for (int i = 0; i < 600; i++) {
+            double volts = 150 + 500 * chance.nextDouble();
+            OutputStage stage = new OutputStage(model(types.get(i % types.size())), i % 2 == 0 ? Topology.PUSH_PULL : Topology.SINGLE_ENDED, 1 + i % 4, volts, volts * (0.5 + 0.5 * chance.nextDouble()),
+                    Connection.values()[i % 3], 0.1 + 0.8 * chance.nextDouble(), chance.nextBoolean() ? OutputStage.Bias.fixed(-70 * chance.nextDouble()) : OutputStage.Bias.cathode(20 * Math.pow(100, chance.nextDouble())),
+                    300 * Math.pow(100, chance.nextDouble()), 300 * chance.nextDouble(), 300 * chance.nextDouble(), chance.nextBoolean() ? 0 : 600 * chance.nextDouble(), 3000 * chance.nextDouble());
+            Performance found;
+            try {
+                found = new FullDrive(stage).compute();
+            } catch (org.hipparchus.exception.MathIllegalStateException e) {
+                throw new AssertionError(i + ": " + stage, e);
+            }
+            assertThat(found.powerWatts()).as("%d: %s", i, stage).isNotNaN().isGreaterThanOrEqualTo(0);
+            assertThat(found.efficiency()).as("%d: %s", i, stage).isLessThan(0.86);
+        }
+    }
+
+    @Test
+    void whatCannotBeBuiltIsRefused() {
+        assertThatThrownBy(() -> stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(3))).hasMessageContaining("grids stand at 0 V or below, was 3.0");
+        assertThatThrownBy(() -> stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-3)).withLoad(0)).hasMessageContaining("the load is more than 0, was 0.0");
+        assertThatThrownBy(() -> stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-3)).withLoad(Double.POSITIVE_INFINITY)).hasMessageContaining("the load");
+        assertThatThrownBy(() -> new FullDrive(stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-3)), 10)).hasMessageContaining("multiple of 4");
+    }
+}
