@@ -39,7 +39,7 @@ public record Hookup(List<Part> parts) {
             throw new IllegalArgumentException("at most %d characters fit here".formatted(LONGEST));
         }
         List<Part> parts = new ArrayList<>();
-        for (String part : text.toLowerCase(Locale.ROOT).replace("ohm", "").replace("\u03a9", "").split(",")) {
+        for (String part : text.toLowerCase(Locale.ROOT).replace("ohm", "").replace("\u03a9", "").split(",", -1)) {
             String[] sides = part.split("@", -1);
             if (sides.length > 2 || part.isBlank()) {
                 throw new IllegalArgumentException("write 8, 8||8, 8+8 or 8@8, 16@16; got \u201c%s\u201d".formatted(text.strip()));
