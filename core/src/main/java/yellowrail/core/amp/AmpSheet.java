@@ -130,6 +130,17 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
         return sockets.stream().filter(socket -> socket.label().equalsIgnoreCase(label)).findFirst();
     }
 
+    /** Channels, each with an output transformer of its own. */
+    public int channels() {
+        return (int) sockets.stream().map(Socket::channel).distinct().count();
+    }
+
+    /** Tubes at one end of an output transformer. */
+    public int tubesPerSide() {
+        int perChannel = sockets.size() / channels();
+        return Math.max(1, topology == Topology.SINGLE_ENDED ? perChannel : perChannel / 2);
+    }
+
     /** How many tubes hang on the same half of the output transformer as this one, itself included. */
     public int tubesBeside(Socket socket) {
         return (int) sockets.stream()

@@ -24,14 +24,26 @@ import java.util.OptionalDouble;
  * @param tiedPins        socket pins used as tie points, as they are counted; blank for none
  * @param pinOne          what pin 1 of an octal socket is wired to
  * @param familySwitch    a switch for tube families and its positions, in the builder's words
+ * @param iron           the output transformer
  */
 public record Fittings(OptionalDouble heaterAmps, OptionalDouble otherHeaterAmps, String rectifierTube, OptionalDouble firstFarads, OptionalDouble transformerAmps,
                        OptionalDouble chokeAmps, OptionalDouble outputAmps, OptionalDouble heightMm, OptionalDouble widthMm, OptionalDouble gridLeakOhms,
                        OptionalDouble loadOhms, OptionalDouble biasColdest, OptionalDouble biasHottest, OptionalDouble driveVolts, OptionalDouble screenVolts,
-                       String tiedPins, PinOne pinOne, String familySwitch) {
+                       String tiedPins, PinOne pinOne, String familySwitch, Iron iron) {
 
     private static final OptionalDouble NO = OptionalDouble.empty();
-    public static final Fittings UNKNOWN = new Fittings(NO, NO, "", NO, NO, NO, NO, NO, NO, NO, NO, NO, NO, NO, NO, "", PinOne.UNKNOWN, "");
+    public static final Fittings UNKNOWN = new Fittings(NO, NO, "", NO, NO, NO, NO, NO, NO, NO, NO, NO, NO, NO, NO, "", PinOne.UNKNOWN, "", Iron.UNKNOWN);
+
+    /** Fittings saved before the iron was written down have none. */
+    public Fittings {
+        iron = iron == null ? Iron.UNKNOWN : iron;
+    }
+
+    /** The same with the load and the iron as measured. */
+    public Fittings with(OptionalDouble load, Iron other) {
+        return new Fittings(heaterAmps, otherHeaterAmps, rectifierTube, firstFarads, transformerAmps, chokeAmps, outputAmps, heightMm, widthMm,
+                gridLeakOhms, load, biasColdest, biasHottest, driveVolts, screenVolts, tiedPins, pinOne, familySwitch, other);
+    }
 
     /** What pin 1 of an octal socket is wired to. */
     public enum PinOne {
@@ -51,6 +63,6 @@ public record Fittings(OptionalDouble heaterAmps, OptionalDouble otherHeaterAmps
     /** The same with a heater winding and what else hangs on it. */
     public Fittings withHeaters(double windingAmps, double others) {
         return new Fittings(OptionalDouble.of(windingAmps), OptionalDouble.of(others), rectifierTube, firstFarads, transformerAmps, chokeAmps, outputAmps, heightMm, widthMm,
-                gridLeakOhms, loadOhms, biasColdest, biasHottest, driveVolts, screenVolts, tiedPins, pinOne, familySwitch);
+                gridLeakOhms, loadOhms, biasColdest, biasHottest, driveVolts, screenVolts, tiedPins, pinOne, familySwitch, iron);
     }
 }

@@ -4,19 +4,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.apache.commons.csv.CSVRecord;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.quantity.Figures;
-import yellowrail.core.tube.CsvResource;
 import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.PublishedOperation;
 
-/** Room for the bulb, the load, the switch, and the power. */
+/** Room for the bulb, the load, the switch. */
 final class FitQuestions {
 
     /** A load so far off the published ones is still a working one. */
     private static final double LOAD_SPREAD = 1.3;
-    private static final List<CSVRecord> LOADS = CsvResource.records(FitQuestions.class, "published-loads.csv");
 
     private final SwapAmp amp;
     private final TubeType in;
@@ -54,8 +52,8 @@ final class FitQuestions {
 
     /** The published loads of a type, from the lightest tolerable to the heaviest; empty where none is published. */
     private Optional<double[]> loads(TubeType type) {
-        String stage = amp.topology() == Topology.SINGLE_ENDED ? "SE" : "PP";
-        double[] loads = LOADS.stream().filter(row -> row.get("type").equals(type.name()) && row.get("stage").equals(stage)).mapToDouble(row -> 1000 * Double.parseDouble(row.get("load_k"))).sorted().toArray();
+        boolean pushPull = amp.topology() == Topology.PUSH_PULL;
+        double[] loads = PublishedOperation.all().stream().filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull).mapToDouble(PublishedOperation::loadOhms).sorted().toArray();
         int pairs = amp.tubesPerSide();
         return loads.length == 0 ? Optional.empty() : Optional.of(new double[]{loads[0] / LOAD_SPREAD / pairs, loads[loads.length - 1] * LOAD_SPREAD / pairs});
     }
@@ -66,7 +64,7 @@ final class FitQuestions {
 
     Line load() {
         String question = "load on the tubes";
-        String source = "Published typical operation, \u00b1 30 %, for this number of tubes. The load line will tell what another load really costs.";
+        String source = "Published typical operation, \u00b1 30 %, for this number of tubes. The load line tells what another load really costs.";
         Optional<double[]> range = loads(wants);
         String other = loads(in).map(before -> ", %s about %s".formatted(in.name(), range(before))).orElse("");
         if (range.isEmpty() || amp.fittings().loadOhms().isEmpty()) {
@@ -83,9 +81,5 @@ final class FitQuestions {
         String positions = amp.fittings().familySwitch();
         return positions.isBlank() || in.name().equals(wants.name()) ? Optional.empty()
                 : Optional.of(new Line("family switch", Outcome.CHANGE, "to the position for %s: %s.".formatted(wants.name(), positions), "", "Amp sheet."));
-    }
-
-    Line power() {
-        return new Line("power in this circuit", Outcome.UNKNOWN, "Not yet computed. A bigger tube in the same circuit gives about the same power.", "", "Needs the load line.");
     }
 }

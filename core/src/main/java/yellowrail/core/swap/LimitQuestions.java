@@ -93,6 +93,6 @@ final class LimitQuestions {
         double aim = amp.aim(wants, amp.plateVolts().getAsDouble());
         double most = rating.cathodeAmps().getAsDouble();
         return new Line(question, aim > most ? Outcome.STOP : Outcome.HOLDS, String.format(Locale.ROOT, "%s at the new idle, %s at most.", Figures.milliamps(aim), SwapCheck.rated(most)),
-                "Mean current; at full drive it is more, which the load line will tell.", source);
+                "Mean current; at full drive it is more, which the load line tells.", source);
     }
 }

@@ -1,6 +1,5 @@
 package yellowrail.core.swap;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.AmpSheet;
@@ -9,16 +8,12 @@ import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense;
-import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
-import yellowrail.core.idle.IdleFigures;
+import yellowrail.core.idle.LastRead;
 import yellowrail.core.idle.StageIdle;
-import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Moment;
-import yellowrail.core.reading.Reading;
-import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.tube.TubeType;
 
 /**
@@ -45,38 +40,11 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
     /** @param moment what was read last; empty where nothing was */
     public static SwapAmp of(StageIdle stage, Optional<Moment> moment) {
         AmpSheet sheet = stage.sheet();
-        List<IdleFigures> figures = moment.map(stage::at).orElse(List.of()).stream().map(TubeIdle::figures).flatMap(Optional::stream).toList();
-        OptionalDouble plate = mean(figures, true);
-        double lift = figures.stream().mapToDouble(IdleFigures::cathodeVolts).average().orElse(0);
+        LastRead read = LastRead.of(stage, moment);
         boolean byResistor = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR;
-        return new SwapAmp(sheet.topology(), sheet.bias(), sheet.screen().connection(), sheet.sockets().size(), (int) sheet.sockets().stream().map(Socket::channel).distinct().count(), plate, screen(sheet, moment, plate, lift), mean(figures, false),
-                bias(sheet, moment, lift, figures.isEmpty()), byResistor ? sheet.current().ohms() : OptionalDouble.empty(),
-                sheet.bias() == BiasKind.CATHODE_SHARED ? sheet.sockets().size() / Math.max(1, sheet.testPoints().size()) : 1, sheet.supply().resistorWatts(),
-                sheet.supply().otherAmps(), sheet.supply().mostAmps(), sheet.target(), sheet.fittings());
-    }
-
-    private static OptionalDouble mean(List<IdleFigures> figures, boolean plate) {
-        return figures.stream().mapToDouble(tube -> plate ? tube.plateVolts().value() : tube.cathode().value()).average();
-    }
-
-    private static OptionalDouble screen(AmpSheet sheet, Optional<Moment> moment, OptionalDouble plate, double lift) {
-        if (sheet.screen().connection() == ScreenSense.Connection.TRIODE) {
-            return plate;
-        }
-        Optional<Reading> read = moment.flatMap(at -> at.last(ReadingKind.SCREEN_VOLTS, sheet.sockets().stream().map(socket -> socket.label()).toArray(String[]::new)));
-        return read.map(reading -> OptionalDouble.of(reading.value() - lift))
-                .orElseGet(() -> sheet.fittings().screenVolts().isPresent() ? OptionalDouble.of(sheet.fittings().screenVolts().getAsDouble() - lift) : OptionalDouble.empty());
-    }
-
-    private static OptionalDouble bias(AmpSheet sheet, Optional<Moment> moment, double lift, boolean unread) {
-        if (sheet.bias().isCathode()) {
-            return unread ? OptionalDouble.empty() : OptionalDouble.of(-lift);
-        }
-        return moment.flatMap(at -> at.last(ReadingKind.BIAS, places(sheet))).map(reading -> OptionalDouble.of(reading.value())).orElse(OptionalDouble.empty());
-    }
-
-    private static String[] places(AmpSheet sheet) {
-        return sheet.sockets().stream().flatMap(socket -> List.of(socket.label(), socket.testPoint()).stream()).distinct().toArray(String[]::new);
+        return new SwapAmp(sheet.topology(), sheet.bias(), sheet.screen().connection(), sheet.sockets().size(), sheet.channels(), read.plateVolts(), read.screenVolts(), read.cathodeAmps(),
+                read.biasVolts(), byResistor ? sheet.current().ohms() : OptionalDouble.empty(), sheet.bias() == BiasKind.CATHODE_SHARED ? sheet.sockets().size() / Math.max(1, sheet.testPoints().size()) : 1,
+                sheet.supply().resistorWatts(), sheet.supply().otherAmps(), sheet.supply().mostAmps(), sheet.target(), sheet.fittings());
     }
 
     /** Tubes on one end of an output transformer. */

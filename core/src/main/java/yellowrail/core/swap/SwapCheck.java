@@ -39,7 +39,7 @@ public final class SwapCheck {
         supply.outputCurrent().ifPresent(lines::add);
         lines.add(fit.bulb());
         fit.familySwitch().ifPresent(lines::add);
-        lines.add(fit.power());
+        lines.add(new PowerQuestion(amp, in, wants).answer());
         return new SwapReport(in.name(), wants.name(), lines);
     }
 

@@ -12,6 +12,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Fittings.PinOne;
+import yellowrail.core.amp.Iron;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
@@ -28,7 +29,7 @@ class SwapCheckTest {
     }
 
     private static Fittings fittings(PinOne pinOne, String tied) {
-        return new Fittings(of(5), of(1.2), "GZ34", of(40e-6), of(0.250), NO, NO, of(115), of(45), of(220_000), of(4000), of(-56), of(-34), of(48), NO, tied, pinOne, "");
+        return new Fittings(of(5), of(1.2), "GZ34", of(40e-6), of(0.250), NO, NO, of(115), of(45), of(220_000), of(4000), of(-56), of(-34), of(48), NO, tied, pinOne, "", Iron.UNKNOWN);
     }
 
     private static SwapAmp amp(int tubes, double volts, Fittings fittings) {
@@ -110,7 +111,8 @@ class SwapCheckTest {
         assertThat(line(report, "DC through transformer, choke and rectifier").says()).startsWith("133.61 mA at idle: within the transformer (250 mA), GZ34 (250 mA)");
         assertThat(line(report, "load on the tubes").outcome()).isEqualTo(Outcome.UNKNOWN);
         assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "KT88", "6550A"), "grid leak").says()).isEqualTo("from 220 k to 50 k or less.");
-        assertThat(line(report, "power in this circuit").says()).startsWith("Not yet computed");
+        assertThat(line(report, "power in this circuit").says()).matches("About \\d+ W with KT88, \\d+ W with 6L6GC: .*");
+        assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "6L6GC", "KT120"), "power in this circuit").says()).isEqualTo("No published points to compute KT120 from.");
         assertThat(report.lines()).allSatisfy(each -> assertThat(each.source()).isNotBlank());
     }
 

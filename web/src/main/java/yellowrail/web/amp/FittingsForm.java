@@ -4,10 +4,16 @@ import static yellowrail.core.quantity.Quantity.quote;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import yellowrail.core.amp.Fittings;
+import yellowrail.core.amp.Iron;
+import yellowrail.core.iron.Hookup;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.RectifierType;
 import yellowrail.web.form.Faults;
@@ -16,17 +22,20 @@ import yellowrail.web.form.FieldReader;
 /** The part of the amp form that tells what another tube would meet; all of it may be empty. */
 record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube, String firstMicrofarads, String transformerMilliamps, String chokeMilliamps, String outputMilliamps,
                     String heightMm, String widthMm, String gridLeak, String load, String biasColdest, String biasHottest, String driveVolts, String screenVolts,
-                    String tiedPins, String pinOne, String familySwitch) {
+                    String tiedPins, String pinOne, String familySwitch, String taps, String copper, String hookups) {
 
     static final FittingsForm BLANK = of(Fittings.UNKNOWN);
 
     private static final Pattern HEATERS = Pattern.compile("(?i)\\s*(?:(\\d{1,2})\\s*[x\u00d7*]\\s*)?(\\d{1,2}(?:\\.\\d{1,4})?)\\s*A?\\s*");
     private static final int LONGEST = 80;
+    private static final int MOST_TAPS = 5;
+    private static final int MOST_HOOKUPS = 8;
 
     static FittingsForm of(Fittings f) {
         return new FittingsForm(plain(f.heaterAmps(), 1), plain(f.otherHeaterAmps(), 1), f.rectifierTube(), plain(f.firstFarads(), 1e6), plain(f.transformerAmps(), 1e3),
                 plain(f.chokeAmps(), 1e3), plain(f.outputAmps(), 1e3), plain(f.heightMm(), 1), plain(f.widthMm(), 1), plain(f.gridLeakOhms(), 1e-3), plain(f.loadOhms(), 1e-3),
-                plain(f.biasColdest(), 1), plain(f.biasHottest(), 1), plain(f.driveVolts(), 1), plain(f.screenVolts(), 1), f.tiedPins(), f.pinOne().name(), f.familySwitch());
+                plain(f.biasColdest(), 1), plain(f.biasHottest(), 1), plain(f.driveVolts(), 1), plain(f.screenVolts(), 1), f.tiedPins(), f.pinOne().name(), f.familySwitch(),
+                f.iron().taps().stream().map(Figures::plain).collect(Collectors.joining(" ")), plain(f.iron().copperOhms(), 1), String.join("; ", f.iron().hookups()));
     }
 
     private static String plain(OptionalDouble si, double in) {
@@ -41,7 +50,8 @@ record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube
                 read.number("fittings.load", load, Unit.KILOHM, 0.1, 100), read.number("fittings.biasColdest", biasColdest, Unit.VOLT, -300, 0),
                 read.number("fittings.biasHottest", biasHottest, Unit.VOLT, -300, 0), read.number("fittings.driveVolts", driveVolts, Unit.VOLT, 1, 500),
                 read.number("fittings.screenVolts", screenVolts, Unit.VOLT, 20, 2000), read.words("fittings.tiedPins", tiedPins, LONGEST),
-                read.choice("fittings.pinOne", pinOne == null || pinOne.isBlank() ? Fittings.PinOne.UNKNOWN.name() : pinOne, Fittings.PinOne.class), read.words("fittings.familySwitch", familySwitch, LONGEST));
+                read.choice("fittings.pinOne", pinOne == null || pinOne.isBlank() ? Fittings.PinOne.UNKNOWN.name() : pinOne, Fittings.PinOne.class), read.words("fittings.familySwitch", familySwitch, LONGEST),
+                new Iron(taps(faults), read.number("fittings.copper", copper, Unit.OHM, 1, 5000), hookups(faults)));
         if (fittings.biasColdest().isPresent() && fittings.biasHottest().isPresent() && fittings.biasColdest().getAsDouble() >= fittings.biasHottest().getAsDouble()) {
             faults.add("fittings.biasColdest", "The coldest stop is the more negative one: it lies below the hottest.");
         }
@@ -67,6 +77,34 @@ record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube
             sum += (heater.group(1) == null ? 1 : Integer.parseInt(heater.group(1))) * Double.parseDouble(heater.group(2));
         }
         return OptionalDouble.of(sum);
+    }
+
+    /** Speakers the taps are for: {@code 4 8 16}. */
+    private List<Double> taps(Faults faults) {
+        List<Double> found = new ArrayList<>();
+        for (String tap : taps == null ? new String[0] : taps.strip().split("[\\s,;]+")) {
+            if (tap.matches("\\d{1,3}(\\.\\d{1,2})?") && Double.parseDouble(tap) > 0 && found.size() < MOST_TAPS) {
+                found.add(Double.parseDouble(tap));
+            } else if (!tap.isEmpty()) {
+                faults.add("fittings.taps", "%s is no list of taps; write the speakers they are for, such as 4 8 16; at most %d.".formatted(quote(taps.strip()), MOST_TAPS));
+            }
+        }
+        return found;
+    }
+
+    private List<String> hookups(Faults faults) {
+        List<String> found = new ArrayList<>();
+        for (String written : hookups == null ? new String[0] : hookups.split(";")) {
+            if (!written.isBlank()) {
+                try {
+                    Hookup.parse(written);
+                    found.add(written.strip());
+                } catch (IllegalArgumentException e) {
+                    faults.add("fittings.hookups", "%s.".formatted(e.getMessage()));
+                }
+            }
+        }
+        return found.size() > MOST_HOOKUPS ? found.subList(0, MOST_HOOKUPS) : found;
     }
 
     private String rectifier(FieldReader read, Faults faults) {

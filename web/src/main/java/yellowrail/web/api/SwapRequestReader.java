@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Fittings;
+import yellowrail.core.amp.Iron;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
@@ -54,7 +55,7 @@ final class SwapRequestReader {
                 number("transformerMilliamps", 1, 5000, MILLI), number("chokeMilliamps", 1, 5000, MILLI), number("outputMilliamps", 1, 5000, MILLI), fields.number("roomHeightMm", 10, 1000),
                 fields.number("roomWidthMm", 10, 1000), fields.number("gridLeakOhms", 1e3, 1e7), fields.number("loadOhms", 100, 1e5), fields.number("biasColdestVolts", -300, 0),
                 fields.number("biasHottestVolts", -300, 0), fields.number("driveVolts", 1, 500), OptionalDouble.empty(), fields.wordsOr("tiedPins"),
-                Fittings.PinOne.valueOf(fields.choice("pinOne", List.of("unknown", "cathode", "nothing", "ground"), true).toUpperCase(Locale.ROOT)), "");
+                Fittings.PinOne.valueOf(fields.choice("pinOne", List.of("unknown", "cathode", "nothing", "ground"), true).toUpperCase(Locale.ROOT)), "", Iron.UNKNOWN);
         if (fittings.biasColdest().isPresent() && fittings.biasHottest().isPresent() && fittings.biasColdest().getAsDouble() >= fittings.biasHottest().getAsDouble()) {
             fields.fault("biasColdestVolts", "The coldest stop is the more negative one: it lies below the hottest.");
         }

@@ -1,0 +1,67 @@
+package yellowrail.core.stage;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.School;
+import yellowrail.core.amp.ScreenSense.Connection;
+import yellowrail.core.amp.Target;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.idle.LastRead;
+import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.PublishedOperation;
+
+/**
+ * One channel of an amp as an output stage. Tubes of a type scatter, so the idle current that was read counts, and the grid volts
+ * are those at which the model draws it.
+ *
+ * @param stage   the stage
+ * @param assumed what was not known, and what was taken for it
+ */
+public record AmpStage(OutputStage stage, List<String> assumed) {
+
+    private static final double SCREENS_BELOW = 5;
+    private static final double USUAL_TAP = 0.43;
+    private static final double USUAL_PLATES = 300;
+    private static final double USUAL_LOAD = 6600;
+    private static final double USUAL_SINGLE_LOAD = 5000;
+
+    /** @param model of the type */
+    public static AmpStage of(AmpSheet sheet, LastRead read, TubeType type, PentodeModel model) {
+        List<String> assumed = new ArrayList<>();
+        boolean pushPull = sheet.topology() == Topology.PUSH_PULL;
+        List<PublishedOperation> published = PublishedOperation.all().stream().filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull).toList();
+        double plate = known(read.plateVolts(), published.stream().mapToDouble(PublishedOperation::plateVolts).findFirst().orElse(USUAL_PLATES), "plates at %.0f V", 1, assumed);
+        Connection connection = sheet.screen().connection();
+        double screen = connection != Connection.PENTODE ? plate : known(read.screenVolts(), plate - SCREENS_BELOW, "screens at %.0f V", 1, assumed);
+        double rated = sheet.rating(type).plateWatts();
+        Target target = sheet.target().school().basis() == School.Basis.PERCENT ? sheet.target() : Target.customary(sheet.bias(), sheet.topology());
+        double idle = known(read.plateAmps(), target.aim() * rated / plate, "an idle of %.1f mA each", 1e3, assumed);
+        double usual = published.stream().mapToDouble(PublishedOperation::loadOhms).findFirst().orElse(pushPull ? USUAL_LOAD : USUAL_SINGLE_LOAD) / sheet.tubesPerSide();
+        double load = known(sheet.fittings().loadOhms(), usual, "a load of %.0f ohm", 1, assumed);
+        double copper = sheet.fittings().iron().copperOhms().orElse(0) / (pushPull ? 2 : 1);
+        OutputStage fixed = new OutputStage(model, sheet.topology(), Math.min(OutputStage.MOST_PER_SIDE, sheet.tubesPerSide()), plate, screen, connection, sheet.screen().tap().orElse(USUAL_TAP),
+                OutputStage.Bias.fixed(0), load, copper, 0, 0, 0);
+        return new AmpStage(atIdle(fixed, idle, sheet.bias().isCathode()), List.copyOf(assumed));
+    }
+
+    /** A stage that idles at a plate current of each tube: at the grid volts for it, made by a resistor if wanted. */
+    public static OutputStage atIdle(OutputStage stage, double plateAmps, boolean cathodeBias) {
+        double grid = Sweep.gridFor(stage, plateAmps);
+        OutputStage fixed = stage.with(OutputStage.Bias.fixed(grid));
+        if (!cathodeBias) {
+            return fixed;
+        }
+        Idle idle = Idle.of(fixed);
+        return stage.with(OutputStage.Bias.cathode(Math.max(1e-3, -grid) / (stage.tubes() * (idle.plateAmps() + idle.screenAmps()))));
+    }
+
+    private static double known(OptionalDouble value, double instead, String words, double in, List<String> assumed) {
+        if (value.isEmpty()) {
+            assumed.add(words.formatted(instead * in));
+        }
+        return value.orElse(instead);
+    }
+}
