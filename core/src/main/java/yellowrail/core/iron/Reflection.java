@@ -1,25 +1,27 @@
 package yellowrail.core.iron;
 
+import java.util.Optional;
+import java.util.OptionalDouble;
+
 /**
  * What a load on the secondary is to the tubes: the load times the impedance ratio, the turns ratio squared.
  *
  * @param impedanceRatio primary over secondary
- * @param nominalOhms    the primary's nominal load, ohm
+ * @param nominalOhms    the primary's nominal load, ohm; empty where it is not known
  * @param reflectedOhms  what the tubes see, ohm; infinite where the output is open
  */
-public record Reflection(double impedanceRatio, double nominalOhms, double reflectedOhms) {
+public record Reflection(double impedanceRatio, OptionalDouble nominalOhms, double reflectedOhms) {
 
     /** @param tapOhms the speaker the tap is meant for, with which the primary shows its nominal load */
     public static Reflection onTap(double primaryOhms, double tapOhms, double speakerOhms) {
         double ratio = positive("the primary\u2019s load", primaryOhms) / positive("the tap\u2019s load", tapOhms);
-        return new Reflection(ratio, primaryOhms, ratio * speaker(speakerOhms));
+        return new Reflection(ratio, OptionalDouble.of(primaryOhms), ratio * speaker(speakerOhms));
     }
 
-    /** From a measured pair of voltages; what the nominal load is, such a measurement does not tell: the speaker\u2019s own is taken. */
-    public static Reflection measured(double primaryVolts, double secondaryVolts, double speakerOhms) {
+    /** From a measured pair of voltages; what load the primary was made for, such a measurement does not tell. */
+    public static Reflection measured(double primaryVolts, double secondaryVolts, double speakerOhms, OptionalDouble nominalOhms) {
         double turns = positive("the primary\u2019s voltage", primaryVolts) / positive("the secondary\u2019s voltage", secondaryVolts);
-        double reflected = turns * turns * speaker(speakerOhms);
-        return new Reflection(turns * turns, reflected, reflected);
+        return new Reflection(turns * turns, nominalOhms, turns * turns * speaker(speakerOhms));
     }
 
     private static double positive(String what, double value) {
@@ -40,11 +42,12 @@ public record Reflection(double impedanceRatio, double nominalOhms, double refle
         return Math.sqrt(impedanceRatio);
     }
 
-    public double ratioToNominal() {
-        return reflectedOhms / nominalOhms;
+    public OptionalDouble ratioToNominal() {
+        return nominalOhms.isPresent() ? OptionalDouble.of(reflectedOhms / nominalOhms.getAsDouble()) : nominalOhms;
     }
 
-    public LoadVerdict verdict() {
-        return LoadVerdict.of(ratioToNominal());
+    /** @return empty where the nominal load is not known */
+    public Optional<LoadVerdict> verdict() {
+        return ratioToNominal().isPresent() ? Optional.of(LoadVerdict.of(ratioToNominal().getAsDouble())) : Optional.empty();
     }
 }

@@ -30,11 +30,15 @@ final class JsonExchange {
 
     /** @param title what cannot be done where there are faults */
     static ResponseEntity<Object> answer(InputStream body, String title, Asking asking) throws IOException {
+        return answer(body, title, MediaType.APPLICATION_JSON, asking);
+    }
+
+    static ResponseEntity<Object> answer(InputStream body, String title, MediaType as, Asking asking) throws IOException {
         Faults faults = new Faults();
         try {
             Supplier<Object> computation = asking.read(JsonFields.parse(text(body), faults), faults);
             Object answer = faults.any() ? null : computation.get();
-            return faults.any() ? problem(title, faults, "%d field(s) cannot be used; each is listed with what to send.".formatted(faults.byField().size())) : ResponseEntity.ok(answer);
+            return faults.any() ? problem(title, faults, "%d field(s) cannot be used; each is listed with what to send.".formatted(faults.byField().size())) : ResponseEntity.ok().contentType(as).body(answer);
         } catch (JsonFields.NotAnObjectException e) {
             return problem(title, faults, e.getMessage());
         }
