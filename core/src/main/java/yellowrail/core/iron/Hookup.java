@@ -66,7 +66,7 @@ public record Hookup(List<Part> parts) {
     }
 
     public String inWords() {
-        return parts.stream().map(part -> part.words() + (part.tapOhms() > 0 ? " on the %s ohm tap".formatted(Figures.plain(part.tapOhms())) : "")).collect(Collectors.joining(", "));
+        return parts.stream().map(part -> part.words().replaceAll("\\s*(\\|\\||//)\\s*", " || ").replaceAll("\\s*\\+\\s*", " + ") + (part.tapOhms() > 0 ? " on the %s ohm tap".formatted(Figures.plain(part.tapOhms())) : "")).collect(Collectors.joining(", "));
     }
 
     /** Sums are series, double bars are parallel and bind tighter. */

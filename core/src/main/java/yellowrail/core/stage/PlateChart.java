@@ -21,6 +21,8 @@ public record PlateChart(double volts, double amps, List<Curve> curves, List<Poi
 
     private static final int CURVES = 8;
     private static final int POINTS = 48;
+    /** The lowest curve may lie so much short of the lowest grid voltage. */
+    private static final double ENOUGH = 1.25;
     private static final double[] STEPS = {1, 2, 2.5, 5, 10, 20, 25};
 
     /** A plate curve. */
@@ -55,7 +57,7 @@ public record PlateChart(double volts, double amps, List<Curve> curves, List<Poi
     private static double step(Performance found) {
         double wanted = 1.4 * found.peakDrive() / (CURVES - 1);
         for (double step : STEPS) {
-            if (step >= wanted) {
+            if (ENOUGH * step >= wanted) {
                 return step;
             }
         }

@@ -14,6 +14,7 @@ import yellowrail.core.map.Point;
 import yellowrail.core.map.Track;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
+import yellowrail.web.chart.Plot;
 
 class MapViewTest {
 
@@ -52,7 +53,7 @@ class MapViewTest {
             assertThat(Integer.parseInt(tick.text()) % 5).isZero();
             assertThat(Double.parseDouble(tick.at())).isBetween((double) MapView.LEFT, (double) MapView.WIDTH);
         });
-        assertThat(view.up()).first().extracting(MapView.Tick::text).isEqualTo("0");
+        assertThat(view.up()).first().extracting(Plot.Tick::text).isEqualTo("0");
     }
 
     @Test

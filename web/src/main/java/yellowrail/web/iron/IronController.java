@@ -1,0 +1,100 @@
+package yellowrail.web.iron;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.iron.ImpedanceFile;
+import yellowrail.core.iron.RatioTest;
+import yellowrail.core.iron.SmallSignalSpeaker;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.Rating;
+import yellowrail.web.form.Choice;
+import yellowrail.web.form.Faults;
+import yellowrail.web.form.FieldReader;
+import yellowrail.web.layout.Rail;
+
+/** The output transformer and what hangs on it: ratio bench, taps against speakers, the speaker over frequency. */
+@Controller
+class IronController {
+
+    private static final double MILLIHENRY = 1e-3;
+
+    private final IronService iron;
+
+    IronController(IronService iron) {
+        this.iron = iron;
+    }
+
+    @GetMapping("/amps/{id}/iron")
+    ModelAndView page(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        Faults faults = new Faults();
+        Optional<RatioTest> test = new RatioForm(typed).read(faults);
+        return page(id, typed, faults).addObject("ratio", test.map(RatioView::of).orElse(null));
+    }
+
+    private ModelAndView page(long id, Map<String, String> typed, Faults faults) {
+        IronService.AmpWithStage amp = iron.amp(id);
+        AmpSheet sheet = amp.amp().sheet();
+        Rating rating = amp.other() ? amp.type().customaryRating() : sheet.rating(amp.type());
+        ModelAndView page = new ModelAndView("iron/page").addObject("rail", Rail.ofAmp(id, sheet.name(), null)).addObject("id", id).addObject("title", sheet.inWords()).addObject("typed", typed)
+                .addObject("faults", faults).addObject("taps", TapsView.of(sheet, amp.own().stage(), rating)).addObject("assumed", amp.own().assumed()).addObject("other", amp.other() ? sheet.tubeType() : "")
+                .addObject("tapRows", RatioForm.TAPS).addObject("feeds", List.of(new Choice("secondary", "the secondary: steps up"), new Choice("primary", "the primary")));
+        page.setStatus(faults.any() ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
+        return page;
+    }
+
+    /** Writes what the ratio bench found on the sheet. */
+    @PostMapping("/amps/{id}/iron/sheet")
+    ModelAndView write(@PathVariable long id, @RequestParam(defaultValue = "") String load, @RequestParam(defaultValue = "") String taps) {
+        Faults faults = new Faults();
+        double ohms = new FieldReader(faults).required("load", load, Unit.OHM, LoadLineForm.LEAST_LOAD, LoadLineForm.MOST_LOAD);
+        if (!taps.matches("(\\d{1,2} ?){1,4}")) {
+            faults.add("load", "Taps are the speakers they are for, such as 4 8 16.");
+        }
+        if (faults.any()) {
+            return page(id, Map.of(), faults);
+        }
+        iron.write(id, ohms, Arrays.stream(taps.strip().split(" ")).map(Double::valueOf).toList());
+        return new ModelAndView("redirect:/amps/%d/iron#taps".formatted(id));
+    }
+
+    /** A speaker by its parameters or by a measured file. */
+    @PostMapping("/amps/{id}/iron/speaker")
+    ModelAndView speaker(@PathVariable long id, @RequestParam Map<String, String> sent, @RequestParam(name = "file", required = false) MultipartFile file) throws IOException {
+        Map<String, String> typed = new HashMap<>(sent);
+        Faults faults = new Faults();
+        FieldReader read = new FieldReader(faults);
+        double nominal = read.required("nominal", typed.get("nominal"), Unit.OHM, 1, 100);
+        Optional<SpeakerView> view = Optional.empty();
+        double primary = iron.amp(id).own().stage().loadOhms();
+        if (file != null && !file.isEmpty()) {
+            ImpedanceFile measured = ImpedanceFile.parse(new String(file.getBytes(), StandardCharsets.UTF_8));
+            measured.faults().forEach(fault -> faults.add("file" + faults.byField().size(), fault));
+            view = measured.speaker().filter(found -> !faults.any()).map(found -> SpeakerView.of(found, nominal, primary, measured.remarks()));
+        } else {
+            double re = read.required("re", typed.get("re"), Unit.OHM, 0.5, 100);
+            double fs = read.count("fs", typed.get("fs"), 10, 2000);
+            double qms = read.count("qms", typed.get("qms"), 0.1, 50);
+            double qes = read.count("qes", typed.get("qes"), 0.05, 50);
+            double le = read.count("le", typed.get("le"), 0, 50);
+            double exponent = read.count("exponent", typed.get("exponent"), 0.3, 1);
+            if (!faults.any()) {
+                view = Optional.of(SpeakerView.of(new SmallSignalSpeaker(re, fs, qms, qes, le * MILLIHENRY, exponent), nominal, primary, List.of()));
+            }
+        }
+        return page(id, typed, faults).addObject("speaker", view.orElse(null));
+    }
+}

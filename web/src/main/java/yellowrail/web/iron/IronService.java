@@ -1,0 +1,98 @@
+package yellowrail.web.iron;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Iron;
+import yellowrail.core.idle.LastRead;
+import yellowrail.core.stage.AmpStage;
+import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.KnownModel;
+import yellowrail.core.tube.model.TubeModels;
+import yellowrail.web.amp.Amp;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.database.JsonColumn;
+import yellowrail.web.run.RunService;
+import yellowrail.web.tubes.TubeService;
+
+/** What the iron\u2019s pages know of an amp, and the settings kept for it. */
+@Service
+class IronService {
+
+    static final int MOST_KEPT = 12;
+
+    private final AmpService amps;
+    private final RunService runs;
+    private final TubeService tubes;
+    private final KeptMapper mapper;
+    private final JsonColumn json;
+
+    IronService(AmpService amps, RunService runs, TubeService tubes, KeptMapper mapper, JsonColumn json) {
+        this.amps = amps;
+        this.runs = runs;
+        this.tubes = tubes;
+        this.mapper = mapper;
+        this.json = json;
+    }
+
+    /**
+     * An amp and its output stage as read last.
+     *
+     * @param type  whose model stands for the amp\u2019s tubes
+     * @param other whether that is another type than the amp\u2019s, which has no model
+     */
+    record AmpWithStage(Amp amp, TubeType type, KnownModel model, AmpStage own, boolean other) {
+    }
+
+    /** A kept setting. */
+    record Kept(long id, Map<String, String> fields) {
+    }
+
+    @Transactional(readOnly = true)
+    AmpWithStage amp(long id) {
+        Amp amp = amps.newest(id);
+        AmpSheet sheet = amp.sheet();
+        TubeType type = type(sheet.tubeType());
+        Optional<KnownModel> model = TubeModels.published().of(type);
+        KnownModel known = model.orElse(TubeModels.published().all().get(0));
+        LastRead read = LastRead.of(runs.stage(sheet), runs.newestOf(id).map(run -> runs.moment(run.id(), Long.MAX_VALUE)));
+        return new AmpWithStage(amp, model.isPresent() ? type : type(known.type()), known, AmpStage.of(sheet, read, type, known.model()), model.isEmpty());
+    }
+
+    TubeType type(String name) {
+        return tubes.catalogue().find(name).orElseThrow();
+    }
+
+    @Transactional(readOnly = true)
+    @SuppressWarnings("unchecked")
+    List<Kept> kept(long ampId) {
+        return mapper.ofAmp(ampId).stream().map(row -> new Kept(row.id(), json.read(row.fields(), Map.class))).toList();
+    }
+
+    @Transactional
+    boolean keep(long ampId, LoadLineForm form) {
+        amps.newest(ampId);
+        if (mapper.ofAmp(ampId).size() >= MOST_KEPT) {
+            return false;
+        }
+        mapper.keep(ampId, json.write(form.fields()));
+        return true;
+    }
+
+    @Transactional
+    void drop(long ampId, long id) {
+        mapper.drop(ampId, id);
+    }
+
+    /** Writes a measured primary and its taps on the sheet. */
+    @Transactional
+    void write(long ampId, double loadOhms, List<Double> taps) {
+        Amp amp = amps.newest(ampId);
+        Iron iron = amp.sheet().fittings().iron();
+        amps.save(ampId, amp.version(), amp.sheet().with(amp.sheet().fittings().with(OptionalDouble.of(loadOhms), new Iron(taps, iron.copperOhms(), iron.hookups()))));
+    }
+}

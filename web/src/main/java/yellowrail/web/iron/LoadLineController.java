@@ -1,0 +1,176 @@
+package yellowrail.web.iron;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.iron.Hookup;
+import yellowrail.core.iron.Impedance;
+import yellowrail.core.stage.FullDrive;
+import yellowrail.core.stage.Netlist;
+import yellowrail.core.stage.Opinion;
+import yellowrail.core.stage.OutputStage;
+import yellowrail.core.stage.Performance;
+import yellowrail.core.stage.PlateChart;
+import yellowrail.core.stage.Sweep;
+import yellowrail.core.tube.Rating;
+import yellowrail.core.tube.model.KnownModel;
+import yellowrail.core.tube.model.TubeModels;
+import yellowrail.web.form.Choice;
+import yellowrail.web.form.Faults;
+import yellowrail.web.layout.Rail;
+
+/** The load line of an amp: drawn, swept, kept, taken away as a file. */
+@Controller
+class LoadLineController {
+
+    private static final int SWEPT = 60;
+
+    private final IronService iron;
+
+    LoadLineController(IronService iron) {
+        this.iron = iron;
+    }
+
+    /** A stage as asked for, with what it takes to judge it. */
+    private record Asked(IronService.AmpWithStage amp, LoadLineForm form, Faults faults, Optional<OutputStage> stage) {
+
+        AmpSheet sheet() {
+            return amp.amp().sheet();
+        }
+    }
+
+    private Asked asked(long id, Map<String, String> typed) {
+        IronService.AmpWithStage amp = iron.amp(id);
+        LoadLineForm form = LoadLineForm.of(amp.model().type(), amp.own().stage(), typed);
+        Faults faults = new Faults();
+        return new Asked(amp, form, faults, form.stage(amp.own().stage(), faults));
+    }
+
+    private Rating rating(Asked asked) {
+        String type = asked.form().of("type");
+        return type.equals(asked.amp().type().name()) && !asked.amp().other() ? asked.sheet().rating(asked.amp().type()) : iron.type(type).customaryRating();
+    }
+
+    @GetMapping("/amps/{id}/load-line")
+    ModelAndView page(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        Asked asked = asked(id, typed);
+        ModelAndView page = drawn("iron/loadline", asked, typed).addObject("rail", Rail.ofAmp(id, asked.sheet().name(), null)).addObject("title", asked.sheet().inWords())
+                .addObject("types", TubeModels.published().all().stream().map(known -> new Choice(known.type(), known.type())).toList())
+                .addObject("assumed", asked.amp().own().assumed()).addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
+        return page;
+    }
+
+    /** What changes while something is dragged; {@code quick} leaves out the sweeps. */
+    @GetMapping("/amps/{id}/load-line/drawn")
+    ModelAndView fragment(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        return drawn("iron/loadline :: drawn", asked(id, typed), typed);
+    }
+
+    private ModelAndView drawn(String view, Asked asked, Map<String, String> typed) {
+        ModelAndView page = new ModelAndView(view).addObject("id", asked.amp().amp().id()).addObject("form", asked.form()).addObject("faults", asked.faults()).addObject("query", asked.form().query())
+                .addObject("lines", typed.getOrDefault("lines", "")).addObject("nominal", typed.getOrDefault("nominal", ""));
+        if (asked.stage().isEmpty()) {
+            page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+            return page;
+        }
+        OutputStage stage = asked.stage().get();
+        boolean quick = typed.containsKey("quick");
+        KnownModel model = asked.form().model().orElseThrow();
+        Performance found = new FullDrive(stage).compute();
+        Rating rating = rating(asked);
+        page.addObject("view", LoadLineView.of(found, rating, Opinion.of(found, model, rating), SpeakerLines.read(typed.getOrDefault("lines", "")), SpeakerLines.nominal(typed.getOrDefault("nominal", ""))));
+        if (!quick) {
+            page.addObject("sweeps", List.of(SweepView.loads(stage, own(asked.sheet(), stage)), SweepView.idles(stage, found.idle().plateAmps(), rating.plateWatts())))
+                    .addObject("kept", iron.kept(asked.amp().amp().id()).stream().map(kept -> KeptLine.of(kept, asked.amp().own().stage())).toList());
+        }
+        return page;
+    }
+
+    /** The builder\u2019s own speakers as loads on the tubes. */
+    private static List<SweepView.Named> own(AmpSheet sheet, OutputStage stage) {
+        List<SweepView.Named> own = new ArrayList<>();
+        double nominal = sheet.fittings().loadOhms().orElse(stage.loadOhms());
+        double tap = sheet.fittings().iron().taps().stream().findFirst().orElse(8.0);
+        for (String written : sheet.fittings().iron().hookups()) {
+            Hookup hookup = Hookup.parse(written);
+            own.add(new SweepView.Named(written.replace("||", " || "), hookup.reflected(nominal, sheet.fittings().iron().taps().contains(8.0) ? 8.0 : tap)));
+        }
+        return own;
+    }
+
+    @PostMapping("/amps/{id}/load-line/kept")
+    ModelAndView keep(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        Asked asked = asked(id, typed);
+        if (asked.stage().isPresent() && !iron.keep(id, asked.form())) {
+            asked.faults().add("kept", "%d settings are kept already: drop one first.".formatted(IronService.MOST_KEPT));
+        }
+        if (asked.faults().any()) {
+            ModelAndView page = page(id, typed).addObject("faults", asked.faults());
+            page.setStatus(HttpStatus.CONFLICT);
+            return page;
+        }
+        return new ModelAndView("redirect:/amps/%d/load-line?%s#kept".formatted(id, asked.form().query()));
+    }
+
+    @PostMapping("/amps/{id}/load-line/kept/{kept}/drop")
+    ModelAndView drop(@PathVariable long id, @PathVariable long kept, @RequestParam Map<String, String> typed) {
+        iron.drop(id, kept);
+        return new ModelAndView("redirect:/amps/%d/load-line?%s#kept".formatted(id, asked(id, typed).form().query()));
+    }
+
+    @GetMapping("/amps/{id}/load-line.cir")
+    ResponseEntity<String> netlist(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        Asked asked = asked(id, typed);
+        return file(asked, "stage.cir", "text/plain", () -> new Netlist(performance(asked), "%s, %s".formatted(asked.sheet().name(), asked.form().of("type"))).write());
+    }
+
+    @GetMapping("/amps/{id}/plate-curves.csv")
+    ResponseEntity<String> curves(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        Asked asked = asked(id, typed);
+        return file(asked, "plate-curves.csv", "text/csv", () -> {
+            StringBuilder text = new StringBuilder("grid_v,plate_v,plate_ma\r\n");
+            PlateChart.of(performance(asked), rating(asked).plateWatts()).curves().forEach(curve -> curve.points().forEach(point -> text.append(String.format(Locale.ROOT, "%s,%.2f,%.4f\r\n",
+                    curve.gridVolts() + 0.0, point.volts(), 1e3 * point.amps()))));
+            return text.toString();
+        });
+    }
+
+    @GetMapping("/amps/{id}/load-sweep.csv")
+    ResponseEntity<String> loads(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        Asked asked = asked(id, typed);
+        return file(asked, "load-sweep.csv", "text/csv", () -> SweepView.csv(Sweep.loads(asked.stage().orElseThrow(), asked.stage().orElseThrow().loadOhms() / 4, asked.stage().orElseThrow().loadOhms() * 4, SWEPT), "load_ohm", 1));
+    }
+
+    @GetMapping("/amps/{id}/idle-sweep.csv")
+    ResponseEntity<String> idles(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        Asked asked = asked(id, typed);
+        return file(asked, "idle-sweep.csv", "text/csv", () -> {
+            double most = rating(asked).plateWatts() / asked.stage().orElseThrow().plateVolts();
+            return SweepView.csv(Sweep.idles(asked.stage().orElseThrow(), 0.1 * most, most, SWEPT), "idle_plate_ma", 1e3);
+        });
+    }
+
+    private static Performance performance(Asked asked) {
+        return new FullDrive(asked.stage().orElseThrow()).compute();
+    }
+
+    private static ResponseEntity<String> file(Asked asked, String name, String type, java.util.function.Supplier<String> text) {
+        if (asked.stage().isEmpty()) {
+            return ResponseEntity.unprocessableContent().contentType(MediaType.TEXT_PLAIN).body(String.join("\n", asked.faults().byField().entrySet().stream().map(fault -> fault.getKey() + ": " + fault.getValue()).toList()));
+        }
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, type + ";charset=UTF-8").header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"").body(text.get());
+    }
+}

@@ -1,0 +1,127 @@
+// Sliders and drags of the load line. The page works without it: the fields and Compute do the same.
+// What is dragged is written into the fields; the server draws. One request at a time: while one is out, the newest waits.
+
+const form = document.getElementById("knobs");
+const drawn = document.getElementById("drawn");
+const field = name => form.elements[name];
+
+let busy = false;
+let waiting = null;
+
+async function draw(quick) {
+  if (busy) {
+    waiting = waiting === null ? quick : waiting && quick;
+    return;
+  }
+  busy = true;
+  const query = new URLSearchParams(new FormData(form));
+  history.replaceState(null, "", location.pathname + "?" + query);
+  if (quick) {
+    query.set("quick", "yes");
+  }
+  try {
+    const answer = await fetch(form.dataset.drawn + "?" + query);
+    const below = quick ? [...drawn.querySelectorAll(".sweeps, .kept")] : [];
+    drawn.innerHTML = await answer.text();
+    drawn.firstElementChild?.append(...below);
+    htmx.process(drawn);
+    document.dispatchEvent(new CustomEvent("loadline:drawn"));
+  } catch {
+    drawn.insertAdjacentHTML("afterbegin", "<p class='fault' role='alert'>The application did not answer. What you set is still here.</p>");
+  }
+  busy = false;
+  if (waiting !== null) {
+    const next = waiting;
+    waiting = null;
+    draw(next);
+  }
+}
+
+// Sliders
+
+const number = text => Number(String(text).replace(/[^0-9.]/g, ""));
+
+function place(slider) {
+  const { from, to, log } = slider.dataset;
+  const value = Math.min(Math.max(number(field(slider.dataset.for).value), from), to);
+  slider.value = 1000 * (log === "true" ? Math.log(value / from) / Math.log(to / from) : (value - from) / (to - from));
+}
+
+function written(value) {
+  return String(Number(value.toPrecision(value >= 100 ? 4 : 3)));
+}
+
+form.querySelectorAll("input[type=range]").forEach(slider => {
+  place(slider);
+  slider.addEventListener("input", () => {
+    const { from, to, log } = slider.dataset;
+    const part = slider.value / 1000;
+    field(slider.dataset.for).value = written(log === "true" ? from * (to / from) ** part : Number(from) + (to - from) * part);
+    draw(true);
+  });
+  slider.addEventListener("change", () => draw(false));
+});
+
+function placeAll() {
+  form.querySelectorAll("input[type=range]").forEach(place);
+}
+
+form.addEventListener("change", event => {
+  if (event.target.type !== "range") {
+    placeAll();
+    draw(false);
+  }
+});
+
+form.addEventListener("submit", event => {
+  event.preventDefault();
+  placeAll();
+  draw(false);
+});
+
+// Drags
+
+let held = null;
+
+function data(event) {
+  const chart = document.getElementById("chart");
+  const box = chart.getBoundingClientRect();
+  const x = (event.clientX - box.left) * 760 / box.width;
+  const y = (event.clientY - box.top) * 500 / box.height;
+  const { volts, milliamps, per, supply, rest } = chart.dataset;
+  return { volts: (x - 60) / 684 * volts, milliamps: (454 - y) / 440 * milliamps, per: Number(per), supply: Number(supply), rest: 1000 * rest, most: Number(milliamps) };
+}
+
+drawn.addEventListener("pointerdown", event => {
+  const handle = event.target.closest(".handle");
+  if (handle) {
+    held = handle.dataset.drag;
+    drawn.setPointerCapture(event.pointerId);
+    event.preventDefault();
+  }
+});
+
+drawn.addEventListener("pointermove", event => {
+  if (!held) {
+    return;
+  }
+  const at = data(event);
+  if (held === "idle") {
+    field("idle").value = written(Math.max(0.5, Math.min(at.milliamps, at.most)));
+    field("plates").value = written(Math.max(50, Math.min(at.volts, 1500)));
+  } else {
+    const slope = Math.max(at.supply - at.volts, 5) / Math.max(at.milliamps - at.rest, 1);
+    field("load").value = written(Math.max(0.2, Math.min(slope * at.per, 100)));
+  }
+  placeAll();
+  draw(true);
+});
+
+for (const end of ["pointerup", "pointercancel"]) {
+  drawn.addEventListener(end, () => {
+    if (held) {
+      held = null;
+      draw(false);
+    }
+  });
+}
