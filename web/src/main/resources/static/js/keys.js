@@ -67,7 +67,7 @@ function across() {
   const move = find(".move-sentence");
   const dialog = find("#across");
   if (!dialog) {
-    return false;
+    return press("[data-large]");
   }
   const verdict = find(".sentence");
   const watch = move?.dataset.watch;

@@ -125,3 +125,11 @@ for (const end of ["pointerup", "pointercancel"]) {
     }
   });
 }
+
+// Across the bench: the chart and the power as large as the window allows.
+
+document.addEventListener("click", event => {
+  if (event.target.closest("[data-large]")) {
+    form.closest(".loadline").classList.toggle("large");
+  }
+});

@@ -1,5 +1,7 @@
 package yellowrail.core.stage;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.Locale;
 import yellowrail.core.tube.model.PentodeModel;
 
@@ -120,6 +122,6 @@ public final class Netlist {
     }
 
     private static String number(double value) {
-        return String.format(Locale.ROOT, "%.9g", value);
+        return value == 0 ? "0" : new BigDecimal(value).round(new MathContext(9)).stripTrailingZeros().toPlainString();
     }
 }

@@ -56,7 +56,7 @@ class StageApiTest {
         assertThat(found.get("peakDriveVolts").doubleValue()).as("full drive shifts it").isGreaterThan(-found.get("biasVolts").doubleValue());
         HttpResponse<String> netlist = post("/api/load-line.cir", stage);
         assertThat(netlist.headers().firstValue("Content-Type").orElseThrow()).startsWith("text/plain");
-        assertThat(netlist.body()).startsWith("* KT88 push-pull").contains(".subckt tube", "rk k 0 250.0", ".tran", ".four 1000", ".end").doesNotContain("NaN");
+        assertThat(netlist.body()).startsWith("* KT88 push-pull").contains(".subckt tube", "rk k 0 250\n", ".tran", ".four 1000", ".end").doesNotContain("NaN");
     }
 
     @Test

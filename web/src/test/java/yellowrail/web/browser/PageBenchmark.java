@@ -57,11 +57,41 @@ class PageBenchmark {
         }
     }
 
-    private static String runWithManyReadings() throws Exception {
+    @Test
+    void aDragOfTheLoadLineToTheAnswer() {
+        try (Chromium chromium = new Chromium()) {
+            Page page = chromium.laptop(RunningApplication.url());
+            page.navigate(amp() + "/load-line");
+            page.waitForSelector(".watts");
+            List<Double> milliseconds = new ArrayList<>();
+            for (int i = 0; i < 160; i++) {
+                double took = ((Number) page.evaluate("""
+                        part => new Promise(drawn => {
+                          const begun = performance.now();
+                          document.addEventListener("loadline:drawn", () => requestAnimationFrame(() => drawn(performance.now() - begun)), {once: true});
+                          const slider = document.querySelector("input[data-for=load]");
+                          slider.value = part;
+                          slider.dispatchEvent(new Event("input", {bubbles: true}));
+                        })""", 300 + (i * 37) % 500)).doubleValue();
+                if (i >= 40) {
+                    milliseconds.add(took);
+                }
+            }
+            Timings.print("load line dragged to the answer on the screen", milliseconds, "ms", "100 ms at the 95th percentile");
+        }
+    }
+
+    private static String amp() {
         Visitor visitor = new Visitor(RunningApplication.url());
         Map<String, String> form = visitor.form("/amps/new", "/amps");
-        form.put("name", "Many readings");
-        String amp = Visitor.location(visitor.post("/amps", form));
+        form.put("name", "Dragged");
+        return Visitor.location(visitor.post("/amps", form));
+    }
+
+    private static String runWithManyReadings() throws Exception {
+        Visitor visitor = new Visitor(RunningApplication.url());
+        String amp = amp();
+        Map<String, String> form = visitor.form("/amps/new", "/amps");
         String run = Visitor.location(visitor.post(amp + "/runs", Map.of("_csrf", form.get("_csrf"))));
         try (Connection connection = RunningApplication.bean(DataSource.class).getConnection();
              var insert = connection.prepareStatement("""
