@@ -34,6 +34,8 @@ class Screenshots {
             laptop(chromium, "/runs/7?at=make-safe", "make-safe", ColorScheme.LIGHT);
             laptop(chromium, "/drawer", "drawer", ColorScheme.LIGHT);
             laptop(chromium, "/amps/1/swap?wants=KT88", "swap", ColorScheme.LIGHT);
+            laptop(chromium, "/amps/1/load-line", "load-line", ColorScheme.LIGHT);
+            laptop(chromium, "/amps/1/iron", "iron", ColorScheme.LIGHT);
             matched(chromium);
             across(chromium);
             practice(chromium.page(url, 1280, 800, ColorScheme.LIGHT), "practice");
