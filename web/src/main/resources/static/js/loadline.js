@@ -15,16 +15,16 @@ async function draw(quick) {
   }
   busy = true;
   const query = new URLSearchParams(new FormData(form));
-  history.replaceState(null, "", location.pathname + "?" + query);
   if (quick) {
     query.set("quick", "yes");
+  } else {
+    history.replaceState(null, "", location.pathname + "?" + query);
   }
   try {
     const answer = await fetch(form.dataset.drawn + "?" + query);
     const below = quick ? [...drawn.querySelectorAll(".sweeps, .kept")] : [];
     drawn.innerHTML = await answer.text();
     drawn.firstElementChild?.append(...below);
-    htmx.process(drawn);
     document.dispatchEvent(new CustomEvent("loadline:drawn"));
   } catch {
     drawn.insertAdjacentHTML("afterbegin", "<p class='fault' role='alert'>The application did not answer. What you set is still here.</p>");

@@ -21,7 +21,7 @@ public final class FullDrive {
 
     /** Phase steps in a cycle; 64 give the same to three decimals. */
     public static final int STEPS = 256;
-    private static final int SLOW_STEPS = 64;
+    private static final int SLOW_STEPS = 32;
     /** Of the voltages within the cycle, V, and of the means, A. */
     private static final double TOLERANCE = 1e-6;
     private static final double CONVERGED = 1e-8;

@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Iron;
 import yellowrail.core.idle.LastRead;
+import yellowrail.core.reading.Moment;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
@@ -52,14 +53,25 @@ class IronService {
     record Kept(long id, Map<String, String> fields) {
     }
 
+    /** As read last. */
     @Transactional(readOnly = true)
     AmpWithStage amp(long id) {
+        return amp(id, runs.newestOf(id).map(run -> runs.moment(run.id(), Long.MAX_VALUE)));
+    }
+
+    /** By its sheet alone: while something is dragged every figure comes with the request. */
+    @Transactional(readOnly = true)
+    AmpWithStage unread(long id) {
+        return amp(id, Optional.empty());
+    }
+
+    private AmpWithStage amp(long id, Optional<Moment> moment) {
         Amp amp = amps.newest(id);
         AmpSheet sheet = amp.sheet();
         TubeType type = type(sheet.tubeType());
         Optional<KnownModel> model = TubeModels.published().of(type);
         KnownModel known = model.orElse(TubeModels.published().all().get(0));
-        LastRead read = LastRead.of(runs.stage(sheet), runs.newestOf(id).map(run -> runs.moment(run.id(), Long.MAX_VALUE)));
+        LastRead read = LastRead.of(runs.stage(sheet), moment);
         return new AmpWithStage(amp, model.isPresent() ? type : type(known.type()), known, AmpStage.of(sheet, read, type, known.model()), model.isEmpty());
     }
 

@@ -53,7 +53,7 @@ class LoadLineController {
     }
 
     private Asked asked(long id, Map<String, String> typed) {
-        IronService.AmpWithStage amp = iron.amp(id);
+        IronService.AmpWithStage amp = typed.containsKey("quick") ? iron.unread(id) : iron.amp(id);
         LoadLineForm form = LoadLineForm.of(amp.model().type(), amp.own().stage(), typed);
         Faults faults = new Faults();
         return new Asked(amp, form, faults, form.stage(amp.own().stage(), faults));
