@@ -14,6 +14,7 @@ async function draw(quick) {
     return;
   }
   busy = true;
+  drawn.setAttribute("aria-busy", "true");
   const query = new URLSearchParams(new FormData(form));
   if (quick) {
     query.set("quick", "yes");
@@ -34,6 +35,8 @@ async function draw(quick) {
     const next = waiting;
     waiting = null;
     draw(next);
+  } else {
+    drawn.setAttribute("aria-busy", "false");
   }
 }
 

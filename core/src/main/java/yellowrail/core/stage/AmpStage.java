@@ -49,7 +49,7 @@ public record AmpStage(OutputStage stage, List<String> assumed) {
 
     /** A stage that idles at a plate current of each tube: at the grid volts for it, made by a resistor if wanted. */
     public static OutputStage atIdle(OutputStage stage, double plateAmps, boolean cathodeBias) {
-        double grid = Sweep.gridFor(stage, plateAmps);
+        double grid = stage.gridFor(plateAmps);
         OutputStage fixed = stage.with(OutputStage.Bias.fixed(grid));
         if (!cathodeBias) {
             return fixed;

@@ -103,6 +103,11 @@ public record OutputStage(PentodeModel model, Topology topology, int tubesPerSid
         return isPushPull() ? 2 * tubesPerSide : tubesPerSide;
     }
 
+    /** Grid volts at which a tube of the stage idles at a plate current, V, at most 0. */
+    public double gridFor(double plateAmps) {
+        return model.gridForPlate(plateAmps, plateVolts, screenVolts);
+    }
+
     public OutputStage withLoad(double ohms) {
         return new OutputStage(model, topology, tubesPerSide, plateVolts, screenVolts, connection, tap, bias, ohms, primaryOhms, lossOhms * ohms / loadOhms, plateSagOhms, screenSagOhms);
     }

@@ -40,7 +40,7 @@ public record Sweep(List<Point> points) {
 
     /** Over the idle plate current of a tube, with fixed bias at the same voltages, in equal steps. */
     public static Sweep idles(OutputStage stage, double from, double to, int count) {
-        return of(IntStream.range(0, count).mapToDouble(i -> from + (to - from) * i / (count - 1)).toArray(), amps -> stage.with(OutputStage.Bias.fixed(gridFor(stage, amps))));
+        return of(IntStream.range(0, count).mapToDouble(i -> from + (to - from) * i / (count - 1)).toArray(), amps -> stage.with(OutputStage.Bias.fixed(stage.gridFor(amps))));
     }
 
     private static Sweep of(double[] values, DoubleFunction<OutputStage> stages) {
@@ -49,21 +49,6 @@ public record Sweep(List<Point> points) {
             points.add(Point.of(value, new FullDrive(stages.apply(value), STEPS).compute()));
         }
         return new Sweep(points);
-    }
-
-    /** Grid volts at which a tube of the stage idles at a plate current, V, at most 0. */
-    public static double gridFor(OutputStage stage, double plateAmps) {
-        double low = -stage.screenVolts();
-        double high = 0;
-        for (int i = 0; i < 60; i++) {
-            double middle = (low + high) / 2;
-            if (stage.model().plateCurrent(stage.plateVolts(), stage.screenVolts(), middle) < plateAmps) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return high;
     }
 
     public Point best() {

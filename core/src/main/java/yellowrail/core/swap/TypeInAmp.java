@@ -3,6 +3,10 @@ package yellowrail.core.swap;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.stage.Idle;
+import yellowrail.core.stage.OutputStage;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -10,7 +14,8 @@ import yellowrail.core.tube.model.TubeModels;
 /** What a type would do at an amp's voltages, by its model; empty where the type has none or the amp was not read. */
 final class TypeInAmp {
 
-    private static final int HALVINGS = 60;
+    /** At rest the load does not matter. */
+    private static final double ANY_LOAD = 5000;
 
     private final SwapAmp amp;
     private final TubeType type;
@@ -61,17 +66,9 @@ final class TypeInAmp {
         if (!amp.bias().isCathode() || known.isEmpty() || amp.plateVolts().isEmpty() || amp.cathodeOhms().isEmpty()) {
             return Optional.empty();
         }
-        double ohms = amp.sharedBy() * amp.cathodeOhms().getAsDouble();
-        double low = 0;
-        double high = at(0);
-        for (int i = 0; i < HALVINGS; i++) {
-            double middle = (low + high) / 2;
-            if (at(-middle * ohms) > middle) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return Optional.of(new Drawn((low + high) / 2, OptionalDouble.empty()));
+        double plate = amp.plateVolts().getAsDouble();
+        Idle idle = Idle.of(new OutputStage(known.get().model(), Topology.SINGLE_ENDED, 1, plate, amp.screenOr(plate), ScreenSense.Connection.PENTODE, 0,
+                OutputStage.Bias.cathode(amp.sharedBy() * amp.cathodeOhms().getAsDouble()), ANY_LOAD));
+        return Optional.of(new Drawn(idle.plateAmps() + idle.screenAmps(), OptionalDouble.empty()));
     }
 }

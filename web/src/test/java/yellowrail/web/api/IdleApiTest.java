@@ -2,6 +2,7 @@ package yellowrail.web.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static yellowrail.web.api.Api.json;
 
 import java.net.http.HttpResponse;
 import java.util.List;
@@ -12,7 +13,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
@@ -25,11 +25,7 @@ class IdleApiTest {
              "senseVolts": 0.0364, "senseOhms": 1, "senseTolerancePercent": 1, "meterPercent": 0.5, "screenWay": "typical", "biasKind": "fixed"}""";
 
     private static HttpResponse<String> post(String body) {
-        return new Visitor(RunningApplication.url()).postJson("/api/idle", body);
-    }
-
-    private static JsonNode json(String text) {
-        return JsonMapper.builder().build().readTree(text);
+        return Api.post("/api/idle", body);
     }
 
     @ParameterizedTest

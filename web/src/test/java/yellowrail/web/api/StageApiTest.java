@@ -2,6 +2,9 @@ package yellowrail.web.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static yellowrail.web.api.Api.answer;
+import static yellowrail.web.api.Api.faults;
+import static yellowrail.web.api.Api.post;
 
 import java.net.http.HttpResponse;
 import org.junit.jupiter.api.Test;
@@ -9,28 +12,10 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import yellowrail.web.RunningApplication;
-import yellowrail.web.Visitor;
 
 @ExtendWith(RunningApplication.class)
 class StageApiTest {
-
-    private static HttpResponse<String> post(String path, String body) {
-        return new Visitor(RunningApplication.url()).postJson(path, body);
-    }
-
-    private static JsonNode answer(String path, String body) {
-        HttpResponse<String> response = post(path, body);
-        assertThat(response.statusCode()).as(response.body()).isEqualTo(200);
-        return JsonMapper.builder().build().readTree(response.body());
-    }
-
-    private static String faults(String path, String body) {
-        HttpResponse<String> response = post(path, body);
-        assertThat(response.statusCode()).as(response.body()).isEqualTo(400);
-        return response.body();
-    }
 
     /** Published operation: watts, mA of plates at idle and full drive. */
     @ParameterizedTest

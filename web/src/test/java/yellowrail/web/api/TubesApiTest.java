@@ -2,15 +2,15 @@ package yellowrail.web.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static yellowrail.web.api.Api.answer;
+import static yellowrail.web.api.Api.faults;
 
-import java.net.http.HttpResponse;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 
@@ -19,23 +19,6 @@ class TubesApiTest {
 
     private static final String QUAD = """
             [{"label": "a", "milliamps": 34.1}, {"label": "b", "milliamps": 36.9}, {"label": "c", "milliamps": 34.6}, {"label": "d", "milliamps": 37.2}]""";
-
-    private static HttpResponse<String> post(String path, String body) {
-        return new Visitor(RunningApplication.url()).postJson(path, body);
-    }
-
-    private static JsonNode answer(String path, String body) {
-        HttpResponse<String> response = post(path, body);
-        assertThat(response.statusCode()).as(response.body()).isEqualTo(200);
-        return JsonMapper.builder().build().readTree(response.body());
-    }
-
-    private static String faults(String path, String body) {
-        HttpResponse<String> response = post(path, body);
-        assertThat(response.statusCode()).as(response.body()).isEqualTo(400);
-        assertThat(response.headers().firstValue("Content-Type").orElseThrow()).startsWith("application/problem+json");
-        return response.body();
-    }
 
     /** 34.1 + 37.2 = 71.3 against 36.9 + 34.6 = 71.5. */
     @Test

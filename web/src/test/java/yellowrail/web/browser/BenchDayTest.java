@@ -6,35 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import yellowrail.web.RunningApplication;
 
 /** The main tasks as a builder does them, in a real browser. */
-@ExtendWith(RunningApplication.class)
-class BenchDayTest {
-
-    private static Chromium chromium;
-
-    @BeforeAll
-    static void open() {
-        chromium = new Chromium();
-    }
-
-    @AfterAll
-    static void close() {
-        chromium.close();
-    }
-
-    @AfterEach
-    void noErrorsOnTheConsole() {
-        chromium.errors().removeIf(error -> error.contains("status of 422") || error.contains("status of 409")
-                || error.startsWith("htmx:sendAbort") || error.startsWith("htmx:afterRequest"));
-        assertThat(chromium.errors()).isEmpty();
-    }
+class BenchDayTest extends BrowserTest {
 
     private static Page newAmp(Page page, String name, String type) {
         page.navigate("/amps/new");

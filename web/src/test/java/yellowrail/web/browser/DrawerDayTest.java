@@ -8,37 +8,14 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import yellowrail.web.RunningApplication;
 
 /** The drawer and the swap check as a builder uses them. */
-@ExtendWith(RunningApplication.class)
-class DrawerDayTest {
+class DrawerDayTest extends BrowserTest {
 
     private static final String SHELF = "type,label,plate_volts,grid_volts,current,milliamps\n" + String.join("\n", List.of("5881,Q1,250,-14,plate,34.1", "5881,Q2,250,-14,plate,36.9",
             "5881,Q3,250,-14,plate,34.6", "5881,Q4,250,-14,plate,37.2", "5881,Q5,250,-14,plate,55.0", "5881,Q6,250,-14,plate,oops"));
-
-    private static Chromium chromium;
-
-    @BeforeAll
-    static void open() {
-        chromium = new Chromium();
-    }
-
-    @AfterAll
-    static void close() {
-        chromium.close();
-    }
-
-    @AfterEach
-    void noErrorsOnTheConsole() {
-        chromium.errors().removeIf(error -> error.contains("status of 422") || error.contains("status of 404"));
-        assertThat(chromium.errors()).isEmpty();
-    }
 
     private static void newAmp(Page page, String name, String type, String tubes) {
         page.navigate("/amps/new");

@@ -4,11 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Page;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Topology;
@@ -18,22 +15,9 @@ import yellowrail.web.amp.AmpService;
 import yellowrail.web.run.RunService;
 
 /** Every action of a run has a key. */
-@ExtendWith(RunningApplication.class)
-class KeysTest {
-
-    private static Chromium chromium;
+class KeysTest extends BrowserTest {
 
     private Page page;
-
-    @BeforeAll
-    static void open() {
-        chromium = new Chromium();
-    }
-
-    @AfterAll
-    static void close() {
-        chromium.close();
-    }
 
     @BeforeEach
     void aPairReadTwice() {

@@ -10,41 +10,24 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 
 /** Every slider and drag of the load line, with the mouse on a laptop, with a finger on a phone, and by keyboard. */
-@ExtendWith(RunningApplication.class)
-class LoadLineDayTest {
+class LoadLineDayTest extends BrowserTest {
 
-    private static Chromium chromium;
     private static String amp;
 
     @BeforeAll
-    static void open() {
-        chromium = new Chromium();
+    static void anAmp() {
         Visitor visitor = new Visitor(RunningApplication.url());
         Map<String, String> form = visitor.form("/amps/new", "/amps");
         form.put("name", "Brown sedge");
         form.put("stage.tubeType", "6L6GC");
         form.put("stage.ratingSystem", "DESIGN_MAXIMUM");
         amp = Visitor.location(visitor.post("/amps", form));
-    }
-
-    @AfterAll
-    static void close() {
-        chromium.close();
-    }
-
-    @AfterEach
-    void noErrorsOnTheConsole() {
-        chromium.errors().removeIf(error -> error.contains("status of 422"));
-        assertThat(chromium.errors()).isEmpty();
     }
 
     private static Page loadLine(Page page) {
@@ -57,7 +40,13 @@ class LoadLineDayTest {
         return Double.parseDouble(page.locator("#" + name).inputValue());
     }
 
+    /** Waits until the newest answer stands. */
+    private static void settled(Page page) {
+        assertThat(page.locator("#drawn[aria-busy=false] .sweeps figure")).hasCount(2);
+    }
+
     private static double[] middle(Page page, String handle) {
+        settled(page);
         BoundingBox box = page.locator(".handle[data-drag=" + handle + "] .reach").boundingBox();
         return new double[]{box.x + box.width / 2, box.y + box.height / 2};
     }
@@ -73,7 +62,7 @@ class LoadLineDayTest {
             }
             assertThat(field(page, name)).as(name).isLessThan(typed);
             page.waitForFunction("before => document.querySelector('.watts')?.textContent + document.querySelector('#chart .supply')?.getAttribute('d') + document.querySelector('#chart .tube-path')?.getAttribute('d') !== before", before);
-            assertThat(page.locator(".sweeps figure")).hasCount(2);
+            settled(page);
         }
     }
 
@@ -91,7 +80,7 @@ class LoadLineDayTest {
             page.waitForTimeout(20);
         }
         page.mouse().up();
-        assertThat(page.locator(".sweeps figure")).hasCount(2);
+        settled(page);
         assertThat(field(page, "load")).as("less current at the same volts: a lighter load").isGreaterThan(1.2 * load);
         double idle = field(page, "idle");
         at = middle(page, "idle");
@@ -126,7 +115,7 @@ class LoadLineDayTest {
             page.waitForTimeout(30);
         }
         touch(finger, "touchEnd", -1, -1);
-        assertThat(page.locator(".sweeps figure")).hasCount(2);
+        settled(page);
         assertThat(field(page, "load")).isGreaterThan(1.2 * load);
         assertThat((boolean) page.evaluate("document.documentElement.scrollWidth > innerWidth")).isFalse();
         page.context().close();

@@ -3,6 +3,7 @@ package yellowrail.web.drawer;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.time.OffsetDateTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,9 +14,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import yellowrail.core.amp.AmpDefaults;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Topology;
 import yellowrail.core.drawer.DrawerRow;
+import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.RunService;
+import yellowrail.web.seat.SeatService;
 
 @ExtendWith(RunningApplication.class)
 class DrawerPagesTest {
@@ -104,6 +112,26 @@ class DrawerPagesTest {
         assertThat(visitor.post(page, typed(page + "/edit", page, "state", "waste")).statusCode()).isEqualTo(302);
         assertThat(body(visitor.get("/drawer?type=EL34&q=waste"), 200)).contains("N1");
         assertThat(body(visitor.get("/drawer/999999"), 404)).contains("Not here");
+    }
+
+    /** 30, 31, 32, 33.5 mA in six minutes while the neighbour stands still. */
+    @Test
+    void aTubeThatCreptInARunIsSuspectWithoutAnyoneWritingItDown() {
+        bring(HEADER + "\n6550A,X1,,,,used,,,,250,,-14,cathode,100,,,,,\n6550A,X2,,,,used,,,,250,,-14,cathode,101,,,,,\n");
+        long amp = RunningApplication.bean(AmpService.class).create(new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, TubeCatalogue.published().find("6550A").orElseThrow(), 2, false).sheet());
+        List<Long> tubes = RunningApplication.bean(DrawerService.class).all("6550A").stream().map(Kept::id).toList();
+        OffsetDateTime begun = OffsetDateTime.now().minusHours(1);
+        RunningApplication.bean(SeatService.class).place(amp, Map.of("V1", tubes.get(0), "V2", tubes.get(1)), begun);
+        RunService runs = RunningApplication.bean(RunService.class);
+        long run = runs.begin(amp).id();
+        String[] lines = {"tick closed", "on", "V1 30", "V2 30", "V1 31", "V2 30.1", "V1 32", "V2 30", "V1 33.5", "V2 30.1", "off"};
+        for (int i = 0; i < lines.length; i++) {
+            runs.enter(run, lines[i], "bench", true, begun.plusMinutes(1 + i));
+        }
+        String page = body(visitor.get("/drawer?type=6550A"), 200);
+        assertThat(page).contains("<b>suspect</b>").contains("crept by 11.7 % in 6 min while the others stood still").contains("V2 of ");
+        assertThat(body(visitor.get("/drawer/" + tubes.get(0)), 200)).contains("9 min on");
+        assertThat(body(visitor.get("/drawer/" + tubes.get(1)), 200)).doesNotContain("crept");
     }
 
     @Test

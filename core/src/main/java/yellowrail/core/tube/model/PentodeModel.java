@@ -1,5 +1,7 @@
 package yellowrail.core.tube.model;
 
+import java.util.function.DoubleUnaryOperator;
+
 /**
  * Currents of a pentode or beam tube from its voltages, all to the cathode.
  *
@@ -89,11 +91,20 @@ public record PentodeModel(double mu, double ex, double kg1, double kp, double k
      * @return V, from cut-off up to 0; 0 if even that carries less
      */
     public double gridFor(double cathode, double plate, double screen) {
+        return gridWhere(grid -> cathodeCurrent(plate, screen, grid), cathode, screen);
+    }
+
+    /** The same for a plate current. */
+    public double gridForPlate(double plateAmps, double plate, double screen) {
+        return gridWhere(grid -> plateCurrent(plate, screen, grid), plateAmps, screen);
+    }
+
+    private double gridWhere(DoubleUnaryOperator current, double amps, double screen) {
         double low = -3 * screen / mu - 10;
         double high = 0;
         while (high - low > BIAS_TOLERANCE) {
             double middle = (low + high) / 2;
-            if (cathodeCurrent(plate, screen, middle) < cathode) {
+            if (current.applyAsDouble(middle) < amps) {
                 low = middle;
             } else {
                 high = middle;
