@@ -18,6 +18,12 @@ async function draw(quick) {
   const query = new URLSearchParams(new FormData(form));
   if (quick) {
     query.set("quick", "yes");
+    const chart = document.getElementById("chart");
+    if (chart) {
+      // The scale stands still under the finger; it fits itself again when that lets go.
+      query.set("toVolts", chart.dataset.volts);
+      query.set("toMilliamps", chart.dataset.milliamps);
+    }
   } else {
     history.replaceState(null, "", location.pathname + "?" + query);
   }

@@ -33,12 +33,24 @@ public record PlateChart(double volts, double amps, List<Curve> curves, List<Poi
         }
     }
 
-    /** @param ratedWatts plate dissipation the type stands, W */
-    public static PlateChart of(Performance found, double ratedWatts) {
+    /** What a chart shows: from nothing up to these. */
+    public record Frame(double volts, double amps) {
+
+        /** Wide enough for a performance. */
+        public static Frame around(Performance found) {
+            return new Frame(Math.ceil(1.05 * found.peakPlateVolts() / 50) * 50, 1.12 * Math.max(found.peakPlateAmps(), 1.5 * found.idle().plateAmps()));
+        }
+    }
+
+    /**
+     * @param ratedWatts plate dissipation the type stands, W
+     * @param frame      what to show; kept still while something is dragged
+     */
+    public static PlateChart of(Performance found, double ratedWatts, Frame frame) {
         OutputStage stage = found.stage();
         double supply = found.supplyVolts();
-        double volts = Math.ceil(1.05 * found.peakPlateVolts() / 50) * 50;
-        double amps = 1.12 * Math.max(found.peakPlateAmps(), 1.5 * found.idle().plateAmps());
+        double volts = frame.volts();
+        double amps = frame.amps();
         double step = step(found);
         List<Curve> curves = new ArrayList<>();
         for (int i = 0; i < CURVES; i++) {

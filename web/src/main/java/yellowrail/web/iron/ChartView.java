@@ -42,8 +42,8 @@ record ChartView(List<Curve> curves, String rating, String beyond, String load, 
     record SpeakerLine(String path, String label, String x, String y) {
     }
 
-    static ChartView of(Performance found, double ratedWatts, List<Impedance> speakers, double nominalOhms) {
-        PlateChart chart = PlateChart.of(found, ratedWatts);
+    static ChartView of(Performance found, double ratedWatts, List<Impedance> speakers, double nominalOhms, PlateChart.Frame frame) {
+        PlateChart chart = PlateChart.of(found, ratedWatts, frame);
         OutputStage stage = found.stage();
         Plot plot = new Plot(FRAME.width(), FRAME.height(), FRAME.left(), FRAME.right(), FRAME.top(), FRAME.bottom(), 0, chart.volts(), 0, chart.amps(), false);
         double factor = stage.isPushPull() ? 4.0 / stage.tubesPerSide() : 1.0 / stage.tubesPerSide();

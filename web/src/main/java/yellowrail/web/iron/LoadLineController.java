@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -17,7 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.iron.Hookup;
-import yellowrail.core.iron.Impedance;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.Netlist;
 import yellowrail.core.stage.Opinion;
@@ -30,6 +31,7 @@ import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
+import yellowrail.web.form.FieldReader;
 import yellowrail.web.layout.Rail;
 
 /** The load line of an amp: drawn, swept, kept, taken away as a file. */
@@ -91,12 +93,19 @@ class LoadLineController {
         KnownModel model = asked.form().model().orElseThrow();
         Performance found = new FullDrive(stage).compute();
         Rating rating = rating(asked);
-        page.addObject("view", LoadLineView.of(found, rating, Opinion.of(found, model, rating), SpeakerLines.read(typed.getOrDefault("lines", "")), SpeakerLines.nominal(typed.getOrDefault("nominal", ""))));
+        page.addObject("view", LoadLineView.of(found, rating, Opinion.of(found, model, rating), SpeakerLines.read(typed.getOrDefault("lines", "")), SpeakerLines.nominal(typed.getOrDefault("nominal", "")), frame(typed, found)));
         if (!quick) {
             page.addObject("sweeps", List.of(SweepView.loads(stage, own(asked.sheet(), stage)), SweepView.idles(stage, found.idle().plateAmps(), rating.plateWatts())))
                     .addObject("kept", iron.kept(asked.amp().amp().id()).stream().map(kept -> KeptLine.of(kept, asked.amp().own().stage())).toList());
         }
         return page;
+    }
+
+    /** The frame of the chart that is being dragged, else one that fits. */
+    private static PlateChart.Frame frame(Map<String, String> typed, Performance found) {
+        OptionalDouble volts = new FieldReader(new Faults()).number("volts", typed.get("toVolts"), Unit.VOLT, 50, 10_000);
+        OptionalDouble amps = new FieldReader(new Faults()).number("milliamps", typed.get("toMilliamps"), Unit.MILLIAMP, 1, 10_000);
+        return volts.isPresent() && amps.isPresent() ? new PlateChart.Frame(volts.getAsDouble(), amps.getAsDouble()) : PlateChart.Frame.around(found);
     }
 
     /** The builder\u2019s own speakers as loads on the tubes. */
@@ -142,7 +151,7 @@ class LoadLineController {
         Asked asked = asked(id, typed);
         return file(asked, "plate-curves.csv", "text/csv", () -> {
             StringBuilder text = new StringBuilder("grid_v,plate_v,plate_ma\r\n");
-            PlateChart.of(performance(asked), rating(asked).plateWatts()).curves().forEach(curve -> curve.points().forEach(point -> text.append(String.format(Locale.ROOT, "%s,%.2f,%.4f\r\n",
+            curves(asked).forEach(curve -> curve.points().forEach(point -> text.append(String.format(Locale.ROOT, "%s,%.2f,%.4f\r\n",
                     curve.gridVolts() + 0.0, point.volts(), 1e3 * point.amps()))));
             return text.toString();
         });
@@ -161,6 +170,11 @@ class LoadLineController {
             double most = rating(asked).plateWatts() / asked.stage().orElseThrow().plateVolts();
             return SweepView.csv(Sweep.idles(asked.stage().orElseThrow(), 0.1 * most, most, SWEPT), "idle_plate_ma", 1e3);
         });
+    }
+
+    private List<PlateChart.Curve> curves(Asked asked) {
+        Performance found = performance(asked);
+        return PlateChart.of(found, rating(asked).plateWatts(), PlateChart.Frame.around(found)).curves();
     }
 
     private static Performance performance(Asked asked) {

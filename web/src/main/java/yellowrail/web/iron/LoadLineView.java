@@ -7,6 +7,7 @@ import yellowrail.core.iron.Impedance;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.Performance;
+import yellowrail.core.stage.PlateChart;
 import yellowrail.core.tube.Rating;
 
 /**
@@ -31,7 +32,7 @@ record LoadLineView(String watts, String sentence, List<Fact> facts, List<Harmon
     record Harmonic(int number, String size, int bar) {
     }
 
-    static LoadLineView of(Performance found, Rating rating, List<String> notes, List<Impedance> speakers, double nominalOhms) {
+    static LoadLineView of(Performance found, Rating rating, List<String> notes, List<Impedance> speakers, double nominalOhms, PlateChart.Frame frame) {
         List<Fact> facts = new ArrayList<>();
         facts.add(new Fact("plates, each", "%s of %s".formatted(Figures.watts(found.plateWatts()), Figures.watts(rating.plateWatts())), found.plateWatts() > rating.plateWatts()));
         rating.screenWatts().ifPresentOrElse(most -> facts.add(new Fact("screens, each", "%s of %s".formatted(Figures.watts(found.screenWatts()), Figures.watts(most)), found.screenWatts() > most)),
@@ -51,7 +52,7 @@ record LoadLineView(String watts, String sentence, List<Fact> facts, List<Harmon
         facts.add(new Fact("clips first", "%s, at %s W".formatted(clipping.limit().inWords(), Figures.fixed(clipping.watts(), 1)), false));
         return new LoadLineView(Figures.fixed(found.powerWatts(), 1) + " W", "\u00b1 %.0f %%; distortion %s.%s".formatted(100 * Opinion.POWER, Opinion.distortion(found),
                 clipping.watts() < CLEAN * found.powerWatts() ? " It clips from %s W on: %s.".formatted(Figures.fixed(clipping.watts(), 1), clipping.limit().inWords()) : ""), facts, harmonics(found), notes,
-                ChartView.of(found, rating.plateWatts(), speakers, nominalOhms));
+                ChartView.of(found, rating.plateWatts(), speakers, nominalOhms, frame));
     }
 
     private static String milliamps(double amps) {
