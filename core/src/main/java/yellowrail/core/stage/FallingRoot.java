@@ -1,8 +1,6 @@
 package yellowrail.core.stage;
 
 import java.util.function.DoubleUnaryOperator;
-import org.hipparchus.exception.LocalizedCoreFormats;
-import org.hipparchus.exception.MathIllegalStateException;
 
 /**
  * The root of a function that falls by at least 1 per 1, as {@code r i(v) - v} does where the current falls with v. The
@@ -20,7 +18,7 @@ final class FallingRoot {
      * @param from  the function is 0 or more here
      * @param to    and 0 or less here
      * @param guess where to begin
-     * @throws MathIllegalStateException if it is not found in 200 evaluations
+     * @throws UnsettledException if it is not found in 200 evaluations
      */
     static double find(DoubleUnaryOperator function, double from, double to, double guess, double tolerance) {
         double low = from;
@@ -47,6 +45,6 @@ final class FallingRoot {
             double next = x - value / slope;
             x = next > low && next < high ? next : (low + high) / 2;
         }
-        throw new MathIllegalStateException(LocalizedCoreFormats.MAX_COUNT_EXCEEDED, MOST_EVALUATIONS);
+        throw new UnsettledException(MOST_EVALUATIONS);
     }
 }

@@ -2,8 +2,6 @@ package yellowrail.core.stage;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.hipparchus.exception.LocalizedCoreFormats;
-import org.hipparchus.exception.MathIllegalStateException;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
@@ -67,7 +65,7 @@ public final class FullDrive {
         }
     }
 
-    /** @throws MathIllegalStateException if the means do not settle */
+    /** @throws UnsettledException if the means do not settle */
     public Performance compute() {
         Signal.Slow slow = slow(settled());
         return new Performance(stage, idle, new Cycle(stage, slow, -slow.grid(), steps, TOLERANCE), slow);
@@ -103,7 +101,7 @@ public final class FullDrive {
             x = tried;
             off = left;
         }
-        throw new MathIllegalStateException(LocalizedCoreFormats.MAX_COUNT_EXCEEDED, MOST_ROUNDS);
+        throw new UnsettledException(MOST_ROUNDS);
     }
 
     private RealMatrix slopes(double[] x, double[] off) {

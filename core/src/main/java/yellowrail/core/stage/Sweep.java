@@ -3,11 +3,12 @@ package yellowrail.core.stage;
 import java.util.ArrayList;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.DoubleFunction;
 import java.util.stream.IntStream;
 
 /**
- * Full drive over a range of one quantity, the rest as it is.
+ * Full drive over a range of one quantity, the rest as it is; where no operating point is found the sweep has a gap.
  *
  * @param points in rising order of the quantity
  */
@@ -45,8 +46,16 @@ public record Sweep(List<Point> points) {
 
     private static Sweep of(double[] values, DoubleFunction<OutputStage> stages) {
         List<Point> points = new ArrayList<>();
+        Optional<UnsettledException> unsettled = Optional.empty();
         for (double value : values) {
-            points.add(Point.of(value, new FullDrive(stages.apply(value), STEPS).compute()));
+            try {
+                points.add(Point.of(value, new FullDrive(stages.apply(value), STEPS).compute()));
+            } catch (UnsettledException e) {
+                unsettled = Optional.of(e);
+            }
+        }
+        if (points.size() < 2) {
+            throw unsettled.orElseThrow();
         }
         return new Sweep(points);
     }

@@ -7,6 +7,7 @@ import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
+import yellowrail.core.stage.UnsettledException;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -35,7 +36,7 @@ final class PowerQuestion {
         Optional<Performance> after = performance(wants);
         if (after.isEmpty()) {
             return new Line(QUESTION, Outcome.UNKNOWN, amp.plateVolts().isEmpty() ? "Read the plates first." : amp.fittings().loadOhms().isEmpty() ? "Put the load on the tubes on the sheet."
-                    : "No published points to compute %s from.".formatted(wants.name()), "", source);
+                    : TubeModels.published().of(wants).isPresent() ? "No operating point found at these voltages." : "No published points to compute %s from.".formatted(wants.name()), "", source);
         }
         double watts = after.get().powerWatts();
         Optional<Performance> before = performance(in);
@@ -63,6 +64,10 @@ final class PowerQuestion {
         double idle = amp.aim(type, plate) * (1 - type.screenShare());
         OutputStage stage = new OutputStage(known.get().model(), amp.topology(), amp.tubesPerSide(), plate, amp.screenOr(plate), amp.connection(),
                 amp.connection() == ScreenSense.Connection.ULTRALINEAR ? USUAL_TAP : 0, OutputStage.Bias.fixed(0), amp.fittings().loadOhms().getAsDouble());
-        return Optional.of(new FullDrive(AmpStage.atIdle(stage, idle, amp.bias().isCathode()), STEPS).compute());
+        try {
+            return Optional.of(new FullDrive(AmpStage.atIdle(stage, idle, amp.bias().isCathode()), STEPS).compute());
+        } catch (UnsettledException e) {
+            return Optional.empty();
+        }
     }
 }

@@ -130,12 +130,25 @@ class FullDriveTest {
             Performance found;
             try {
                 found = new FullDrive(stage).compute();
-            } catch (org.hipparchus.exception.MathIllegalStateException e) {
+            } catch (UnsettledException e) {
                 throw new AssertionError(i + ": " + stage, e);
             }
             assertThat(found.powerWatts()).as("%d: %s", i, stage).isNotNaN().isGreaterThanOrEqualTo(0);
             assertThat(found.efficiency()).as("%d: %s", i, stage).isLessThan(0.86);
         }
+    }
+
+    @Test
+    void whatHasNoOperatingPointIsSaidAndNeverGuessed() {
+        OutputStage hopeless = new OutputStage(model("6V6GT"), Topology.SINGLE_ENDED, 4, 245, 30, Connection.PENTODE, 0, OutputStage.Bias.cathode(2.6), 343_000, 0, 0, 0, 9200);
+        try {
+            Performance found = new FullDrive(hopeless, 64).compute();
+            assertThat(found.stage().tubes() * found.screenAmps()).as("if it is found it agrees").isPositive();
+        } catch (UnsettledException e) {
+            assertThat(e).hasMessageContaining("too far from any that works");
+        }
+        Sweep sweep = Sweep.loads(hopeless, 2000, 400_000, 30);
+        assertThat(sweep.points()).as("the loads that work are swept").hasSizeBetween(10, 30);
     }
 
     @Test

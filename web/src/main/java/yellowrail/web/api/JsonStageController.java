@@ -7,6 +7,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -20,6 +21,7 @@ import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.Netlist;
 import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.Performance;
+import yellowrail.core.stage.UnsettledException;
 import yellowrail.web.form.Faults;
 import yellowrail.web.tubes.TubeService;
 
@@ -43,10 +45,7 @@ class JsonStageController {
     ResponseEntity<Object> loadLine(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, CANNOT, (fields, faults) -> {
             LoadLineRequestReader.Asked asked = new LoadLineRequestReader(fields, tubes.catalogue()).read();
-            return () -> {
-                Performance found = new FullDrive(asked.stage()).compute();
-                return LoadLineResponse.of(found, Opinion.of(found, asked.model(), asked.type().customaryRating()));
-            };
+            return () -> performance(asked, faults).map(found -> LoadLineResponse.of(found, Opinion.of(found, asked.model(), asked.type().customaryRating()))).orElse(null);
         });
     }
 
@@ -58,8 +57,17 @@ class JsonStageController {
     ResponseEntity<Object> netlist(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, CANNOT, MediaType.TEXT_PLAIN, (fields, faults) -> {
             LoadLineRequestReader.Asked asked = new LoadLineRequestReader(fields, tubes.catalogue()).read();
-            return () -> new Netlist(new FullDrive(asked.stage()).compute(), "%s %s".formatted(asked.type().name(), asked.stage().topology().inWords())).write();
+            return () -> performance(asked, faults).map(found -> new Netlist(found, "%s %s".formatted(asked.type().name(), asked.stage().topology().inWords())).write()).orElse(null);
         });
+    }
+
+    private static Optional<Performance> performance(LoadLineRequestReader.Asked asked, Faults faults) {
+        try {
+            return Optional.of(new FullDrive(asked.stage()).compute());
+        } catch (UnsettledException e) {
+            faults.add("loadOhms", e.getMessage());
+            return Optional.empty();
+        }
     }
 
     @Operation(summary = "The load the tubes see of a speaker on a tap",

@@ -61,7 +61,7 @@ class IronController {
     ModelAndView write(@PathVariable long id, @RequestParam(defaultValue = "") String load, @RequestParam(defaultValue = "") String taps) {
         Faults faults = new Faults();
         double ohms = new FieldReader(faults).required("load", load, Unit.OHM, LoadLineForm.LEAST_LOAD, LoadLineForm.MOST_LOAD);
-        if (!taps.matches("(\\d{1,2} ?){1,4}")) {
+        if (!taps.matches("([1-9]\\d? ?){1,4}")) {
             faults.add("load", "Taps are the speakers they are for, such as 4 8 16.");
         }
         if (faults.any()) {

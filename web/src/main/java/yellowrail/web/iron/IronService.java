@@ -9,8 +9,10 @@ import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Iron;
 import yellowrail.core.idle.LastRead;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.stage.AmpStage;
+import yellowrail.core.stage.Idle;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -25,6 +27,7 @@ import yellowrail.web.tubes.TubeService;
 class IronService {
 
     static final int MOST_KEPT = 12;
+    private static final double SAME_GRIDS = 1;
 
     private final AmpService amps;
     private final RunService runs;
@@ -44,9 +47,18 @@ class IronService {
      * An amp and its output stage as read last.
      *
      * @param type  whose model stands for the amp\u2019s tubes
+     * @param read  what was read last
+     * @param own   its stage
      * @param other whether that is another type than the amp\u2019s, which has no model
      */
-    record AmpWithStage(Amp amp, TubeType type, KnownModel model, AmpStage own, boolean other) {
+    record AmpWithStage(Amp amp, TubeType type, KnownModel model, LastRead read, AmpStage own, boolean other) {
+
+        /** Where the model puts the grids for the idle that was read, if that is not where they were read. */
+        String gridsInWords() {
+            double wanted = Idle.of(own.stage()).gridVolts();
+            return read.biasVolts().isEmpty() || read.plateAmps().isEmpty() || Math.abs(wanted - read.biasVolts().getAsDouble()) < SAME_GRIDS ? ""
+                    : "The grids were read at %s; the model wants %s for the idle that was read. Tubes of one type scatter so; the idle counts here.".formatted(Figures.volts(read.biasVolts().getAsDouble()), Figures.volts(wanted));
+        }
     }
 
     /** A kept setting. */
@@ -72,7 +84,7 @@ class IronService {
         Optional<KnownModel> model = TubeModels.published().of(type);
         KnownModel known = model.orElse(TubeModels.published().all().get(0));
         LastRead read = LastRead.of(runs.stage(sheet), moment);
-        return new AmpWithStage(amp, model.isPresent() ? type : type(known.type()), known, AmpStage.of(sheet, read, type, known.model()), model.isEmpty());
+        return new AmpWithStage(amp, model.isPresent() ? type : type(known.type()), known, read, AmpStage.of(sheet, read, type, known.model()), model.isEmpty());
     }
 
     TubeType type(String name) {

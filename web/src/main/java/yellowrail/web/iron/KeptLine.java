@@ -5,6 +5,7 @@ import yellowrail.core.quantity.Figures;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
+import yellowrail.core.stage.UnsettledException;
 import yellowrail.web.form.Faults;
 
 /** A kept setting beside the others. */
@@ -16,13 +17,22 @@ record KeptLine(long id, String query, String what, String load, String idle, St
         LoadLineForm form = new LoadLineForm(kept.fields());
         String what = "%s \u00d7 %s, %s V".formatted(form.of("perSide"), form.of("type"), form.of("plates"));
         Optional<OutputStage> stage = form.stage(amp, new Faults());
-        if (stage.isEmpty()) {
+        Optional<Performance> computed = stage.flatMap(KeptLine::compute);
+        if (computed.isEmpty()) {
             return new KeptLine(kept.id(), form.query(), what, form.of("load") + " k", form.of("idle") + " mA", "", "not to be computed any more", "", "", "", "", "");
         }
-        Performance found = new FullDrive(stage.get(), STEPS).compute();
+        Performance found = computed.get();
         return new KeptLine(kept.id(), form.query(), what, Figures.fixed(stage.get().loadOhms() / 1000, 1) + " k", Figures.fixed(1e3 * found.idle().plateAmps(), 1) + " mA", Figures.volts(found.idle().gridVolts()),
                 Figures.fixed(found.powerWatts(), 1) + " W", percent(found.distortion()), percent(found.harmonics().get(0)), percent(found.harmonics().get(1)), Figures.watts(found.plateWatts()),
                 Figures.fixed(found.peakPlateVolts(), 0) + " V");
+    }
+
+    private static Optional<Performance> compute(OutputStage stage) {
+        try {
+            return Optional.of(new FullDrive(stage, STEPS).compute());
+        } catch (UnsettledException e) {
+            return Optional.empty();
+        }
     }
 
     private static String percent(double ratio) {

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -26,6 +27,7 @@ import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
 import yellowrail.core.stage.Sweep;
+import yellowrail.core.stage.UnsettledException;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -71,7 +73,7 @@ class LoadLineController {
         Asked asked = asked(id, typed);
         ModelAndView page = drawn("iron/loadline", asked, typed).addObject("rail", Rail.ofAmp(id, asked.sheet().name(), null)).addObject("title", asked.sheet().inWords())
                 .addObject("types", TubeModels.published().all().stream().map(known -> new Choice(known.type(), known.type())).toList())
-                .addObject("assumed", asked.amp().own().assumed()).addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
+                .addObject("assumed", asked.amp().own().assumed()).addObject("grids", asked.amp().gridsInWords()).addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
         return page;
     }
 
@@ -88,17 +90,25 @@ class LoadLineController {
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return page;
         }
-        OutputStage stage = asked.stage().get();
-        boolean quick = typed.containsKey("quick");
+        try {
+            compute(page, asked, asked.stage().get(), typed);
+        } catch (UnsettledException e) {
+            asked.faults().add("load", e.getMessage());
+            page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        return page;
+    }
+
+    private void compute(ModelAndView page, Asked asked, OutputStage stage, Map<String, String> typed) {
         KnownModel model = asked.form().model().orElseThrow();
         Performance found = new FullDrive(stage).compute();
         Rating rating = rating(asked);
-        page.addObject("view", LoadLineView.of(found, rating, Opinion.of(found, model, rating), SpeakerLines.read(typed.getOrDefault("lines", "")), SpeakerLines.nominal(typed.getOrDefault("nominal", "")), frame(typed, found)));
-        if (!quick) {
+        LoadLineView view = LoadLineView.of(found, rating, Opinion.of(found, model, rating), SpeakerLines.read(typed.getOrDefault("lines", "")), SpeakerLines.nominal(typed.getOrDefault("nominal", "")), frame(typed, found));
+        if (!typed.containsKey("quick")) {
             page.addObject("sweeps", List.of(SweepView.loads(stage, own(asked.sheet(), stage)), SweepView.idles(stage, found.idle().plateAmps(), rating.plateWatts())))
                     .addObject("kept", iron.kept(asked.amp().amp().id()).stream().map(kept -> KeptLine.of(kept, asked.amp().own().stage())).toList());
         }
-        return page;
+        page.addObject("view", view);
     }
 
     /** The frame of the chart that is being dragged, else one that fits. */
@@ -181,10 +191,16 @@ class LoadLineController {
         return new FullDrive(asked.stage().orElseThrow()).compute();
     }
 
-    private static ResponseEntity<String> file(Asked asked, String name, String type, java.util.function.Supplier<String> text) {
-        if (asked.stage().isEmpty()) {
+    private static ResponseEntity<String> file(Asked asked, String name, String type, Supplier<String> text) {
+        Optional<String> written = Optional.empty();
+        try {
+            written = asked.stage().isPresent() ? Optional.of(text.get()) : written;
+        } catch (UnsettledException e) {
+            asked.faults().add("load", e.getMessage());
+        }
+        if (written.isEmpty()) {
             return ResponseEntity.unprocessableContent().contentType(MediaType.TEXT_PLAIN).body(String.join("\n", asked.faults().byField().entrySet().stream().map(fault -> fault.getKey() + ": " + fault.getValue()).toList()));
         }
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, type + ";charset=UTF-8").header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"").body(text.get());
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, type + ";charset=UTF-8").header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"").body(written.get());
     }
 }

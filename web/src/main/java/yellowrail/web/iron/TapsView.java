@@ -12,6 +12,7 @@ import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
+import yellowrail.core.stage.UnsettledException;
 import yellowrail.core.tube.Rating;
 
 /**
@@ -25,6 +26,7 @@ record TapsView(String nominal, List<String> taps, List<Row> rows, String pulled
     private static final List<Double> USUAL_TAPS = List.of(4.0, 8.0, 16.0);
     private static final List<String> USUAL = List.of("4", "8", "16", "8||8", "8+8", "16||16", "open");
     private static final int STEPS = 64;
+    private static final String BEYOND = "Beyond what a load line can tell.";
 
     /** A hook-up on each tap. */
     record Row(String hookup, boolean own, List<Cell> cells) {
@@ -55,10 +57,15 @@ record TapsView(String nominal, List<String> taps, List<Row> rows, String pulled
     private static Cell cell(double load, double nominal, int span, OutputStage stage, Rating rating) {
         LoadVerdict verdict = LoadVerdict.of(load / nominal);
         if (verdict.isStop() || load < LoadLineForm.LEAST_LOAD || load > LoadLineForm.MOST_LOAD) {
-            String why = verdict == LoadVerdict.OPEN ? "The peaks of an open output break tubes, sockets and windings." : verdict.isStop() ? "Nothing but heat in tubes and windings." : "Beyond what a load line can tell.";
+            String why = verdict == LoadVerdict.OPEN ? "The peaks of an open output break tubes, sockets and windings." : verdict.isStop() ? "Nothing but heat in tubes and windings." : BEYOND;
             return new Cell(span, Double.isInfinite(load) ? "" : kilohms(load), verdict.inWords(), verdict.token(), why, "", "", "", "");
         }
-        Performance found = new FullDrive(stage.withLoad(load), STEPS).compute();
+        Performance found;
+        try {
+            found = new FullDrive(stage.withLoad(load), STEPS).compute();
+        } catch (UnsettledException e) {
+            return new Cell(span, kilohms(load), verdict.inWords(), verdict.token(), BEYOND, "", "", "", "");
+        }
         double most = rating.screenWatts().orElse(Double.POSITIVE_INFINITY);
         return new Cell(span, kilohms(load), verdict.inWords(), verdict.token(), "%s W, %s".formatted(Figures.fixed(found.powerWatts(), 0), Opinion.distortion(found)),
                 "plates %s%s".formatted(Figures.fixed(found.plateWatts(), 1) + " W", found.plateWatts() > rating.plateWatts() ? ": over" : ""),
