@@ -10,7 +10,7 @@ import org.jgrapht.graph.DefaultWeightedEdge;
 import org.jgrapht.graph.SimpleWeightedGraph;
 
 /**
- * The pairs of least total difference by minimum-weight matching (Kolmogorov's Blossom V). So that tubes may be left over,
+ * The pairs of least total difference by minimum-weight matching (Blossom V). So that tubes may be left over,
  * every tube has a twin that pairs as it does at no cost; a tube left over is paired with its own twin, at a cost above any
  * sum of differences, so that the number of pairs comes first.
  */

@@ -71,7 +71,7 @@ public final class FullDrive {
         return new Performance(stage, idle, new Cycle(stage, slow, -slow.grid(), steps, TOLERANCE), slow);
     }
 
-    /** Means that the cycle they make gives back; the slopes are corrected by every step (Broyden 1965), and taken anew where that is slow. */
+    /** Means that the cycle they make gives back; the slopes are corrected by every step, and taken anew where that is slow. */
     private double[] settled() {
         double[] x = atIdle();
         double[] off = off(x);

@@ -14,8 +14,8 @@ public final class Opinion {
     public static final double PLATES = 0.10;
     public static final double SCREENS = 0.30;
     /** Published distortion is this many times the computed one, from least to most. */
-    public static final double LEAST_DISTORTION = 0.4;
-    public static final double MOST_DISTORTION = 2.7;
+    public static final double LEAST_DISTORTION = 0.5;
+    public static final double MOST_DISTORTION = 3;
 
     private static final double CUT_OFF = 0.001;
     private static final String[] ORDINALS = {"second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth"};
@@ -41,8 +41,8 @@ public final class Opinion {
                 notes.add("Cathode current at full drive is %s each of %s: over the rating.".formatted(Figures.milliamps(each), Figures.milliamps(amps)));
             }
         });
-        notes.add("Power to \u00b1 %.0f %%, plate current to \u00b1 %.0f %%, screen current to \u00b1 %.0f %% from the type alone; distortion is an estimate, %s to %s times that in print.".formatted(100 * POWER, 100 * PLATES,
-                100 * SCREENS, LEAST_DISTORTION, MOST_DISTORTION));
+        notes.add("Power to \u00b1 %.0f %%, plate current to \u00b1 %.0f %%, screen current to \u00b1 %.0f %% from the type alone; distortion is an estimate: published ones are %s to %s times the computed.".formatted(100 * POWER, 100 * PLATES,
+                100 * SCREENS, Figures.plain(LEAST_DISTORTION), Figures.plain(MOST_DISTORTION)));
         notes.add("Model of %s: %s.".formatted(known.type(), known.inWords()));
         return notes;
     }

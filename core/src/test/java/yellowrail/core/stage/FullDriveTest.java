@@ -32,6 +32,7 @@ class FullDriveTest {
             Performance found = new FullDrive(OutputStage.of(published, model(published.type()))).compute();
             assertThat(found.powerWatts() / published.watts()).as("power").isCloseTo(1, within(0.15));
             assertThat(published.tubes() * found.idle().plateAmps() / published.idlePlateAmps()).as("idle").isCloseTo(1, within(0.05));
+            assertThat(published.distortion() / found.distortion()).as("distortion, a size only").isBetween(Opinion.LEAST_DISTORTION, Opinion.MOST_DISTORTION + 0.1);
             published.fullPlateAmps().ifPresent(amps -> assertThat(found.plateAmps() / amps).as("plates at full drive").isCloseTo(1, within(0.15)));
             published.fullScreenAmps().ifPresent(amps -> assertThat(found.screenAmps() / amps).as("screens at full drive").isCloseTo(1, within(0.35)));
         })).toList();

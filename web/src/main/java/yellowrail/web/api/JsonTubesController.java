@@ -9,8 +9,10 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -66,11 +68,12 @@ class JsonTubesController {
     private static Supplier<Object> place(JsonFields fields, Faults faults) {
         fields.only(Set.of("tubes", "sockets"));
         List<Candidate> tubes = candidates(fields, false, 1, AmpSheet.MOST_SOCKETS);
-        List<Socket> sockets = sockets(fields);
+        Map<String, Channel> channels = new LinkedHashMap<>();
+        List<Socket> sockets = sockets(fields, channels);
         if (!faults.any() && tubes.size() != sockets.size()) {
             faults.add("sockets", "As many sockets as tubes are needed, got %d tubes for %d sockets.".formatted(tubes.size(), sockets.size()));
         }
-        return () -> PlacingResponse.of(new Placing(tubes, sockets).best());
+        return () -> PlacingResponse.of(new Placing(tubes, sockets).best(), channels);
     }
 
     private static List<Candidate> candidates(JsonFields fields, boolean steepness, int least, int most) {
@@ -85,16 +88,27 @@ class JsonTubesController {
         return tubes;
     }
 
-    private static List<Socket> sockets(JsonFields fields) {
+    /** @param channels as they are called in the request, filled here */
+    private static List<Socket> sockets(JsonFields fields, Map<String, Channel> channels) {
         List<Socket> sockets = new ArrayList<>();
         Set<String> labels = new HashSet<>();
         for (JsonFields socket : fields.objects("sockets", 1, AmpSheet.MOST_SOCKETS)) {
             socket.only(Set.of("label", "side", "channel"));
             String label = label(socket, labels);
             sockets.add(new Socket(label, Side.valueOf(socket.choice("side", List.of("push", "pull", "single"), false).toUpperCase(Locale.ROOT)),
-                    Channel.valueOf(socket.choice("channel", List.of("mono", "left", "right"), true).toUpperCase(Locale.ROOT)), label));
+                    channel(socket, channels), label));
         }
         return sockets;
+    }
+
+    /** Channels are told apart by what they are called; the placing only needs to know which sockets belong together. */
+    private static Channel channel(JsonFields socket, Map<String, Channel> channels) {
+        String name = socket.has("channel") ? socket.words("channel").strip() : Channel.MONO.inWords();
+        if (!channels.containsKey(name) && channels.size() == Channel.values().length) {
+            socket.fault("channel", "At most %d channels, got %s besides.".formatted(Channel.values().length, Quantity.quote(name)));
+            return Channel.MONO;
+        }
+        return channels.computeIfAbsent(name, added -> Channel.values()[channels.size()]);
     }
 
     private static String label(JsonFields object, Set<String> labels) {

@@ -21,6 +21,6 @@ record PlacingRequest(
     record PlacingSocket(
             @Schema(requiredMode = RequiredMode.REQUIRED, example = "V1") String label,
             @Schema(requiredMode = RequiredMode.REQUIRED, allowableValues = {"push", "pull", "single"}) String side,
-            @Schema(allowableValues = {"mono", "left", "right"}, defaultValue = "mono") String channel) {
+            @Schema(defaultValue = "mono", example = "left", description = "What the channel is called; at most three different ones") String channel) {
     }
 }

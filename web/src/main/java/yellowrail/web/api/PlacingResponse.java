@@ -3,6 +3,7 @@ package yellowrail.web.api;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import yellowrail.core.amp.Channel;
 import yellowrail.core.match.Placing;
 
 /** The best seating. */
@@ -10,13 +11,14 @@ record PlacingResponse(
         @Schema(description = "Socket label to tube label") Map<String, String> assignment,
         @Schema(description = "Push against pull by channel, mA") Map<String, Double> imbalanceMilliamps) {
 
-    static PlacingResponse of(Placing.Seating seating) {
+    /** @param channels as they are called in the request */
+    static PlacingResponse of(Placing.Seating seating, Map<String, Channel> channels) {
         Map<String, String> assignment = new LinkedHashMap<>();
         for (int i = 0; i < seating.sockets().size(); i++) {
             assignment.put(seating.sockets().get(i).label(), seating.tubes().get(i).label());
         }
         Map<String, Double> imbalance = new LinkedHashMap<>();
-        seating.imbalance().forEach((channel, amps) -> imbalance.put(channel.inWords(), JsonNumbers.milliamps(amps)));
+        channels.forEach((name, channel) -> imbalance.put(name, JsonNumbers.milliamps(seating.imbalance().get(channel))));
         return new PlacingResponse(assignment, imbalance);
     }
 }

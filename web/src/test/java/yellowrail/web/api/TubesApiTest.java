@@ -34,9 +34,9 @@ class TubesApiTest {
     void placesByChannel() {
         JsonNode placed = answer("/api/placing", """
                 {"tubes": %s, "sockets": [{"label": "V1", "side": "push", "channel": "left"}, {"label": "V2", "side": "pull", "channel": "left"},
-                 {"label": "V3", "side": "push", "channel": "right"}, {"label": "V4", "side": "pull", "channel": "right"}]}""".formatted(QUAD));
+                 {"label": "V3", "side": "push", "channel": "R"}, {"label": "V4", "side": "pull", "channel": "R"}]}""".formatted(QUAD));
         double left = placed.get("imbalanceMilliamps").get("left").doubleValue();
-        double right = placed.get("imbalanceMilliamps").get("right").doubleValue();
+        double right = placed.get("imbalanceMilliamps").get("R").doubleValue();
         assertThat(left + right).isCloseTo(0.8, within(1e-9));
     }
 
@@ -63,6 +63,9 @@ class TubesApiTest {
         assertThat(faults("/api/match", "{\"groupSize\": 9, \"tubes\": {}}")).contains("Expected a list of 2 to 5000 objects", "Expected a number from 2 to 8");
         assertThat(faults("/api/placing", "{\"tubes\": %s, \"sockets\": [{\"label\": \"V1\", \"side\": \"left\"}]}".formatted(QUAD))).contains("Expected one of push, pull, single, got \u201cleft\u201d");
         assertThat(faults("/api/placing", "{\"tubes\": %s, \"sockets\": [{\"label\": \"V1\", \"side\": \"push\"}]}".formatted(QUAD))).contains("4 tubes for 1 sockets");
+        assertThat(faults("/api/placing", """
+                {"tubes": %s, "sockets": [{"label": "V1", "side": "push", "channel": "a"}, {"label": "V2", "side": "push", "channel": "b"}, {"label": "V3", "side": "push", "channel": "c"},
+                 {"label": "V4", "side": "push", "channel": "d"}]}""".formatted(QUAD))).contains("sockets[3].channel", "At most 3 channels");
         assertThat(faults("/api/match", "[]")).contains("The body must be a JSON object");
     }
 
