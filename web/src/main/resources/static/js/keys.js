@@ -120,3 +120,6 @@ document.addEventListener("drop", event => {
     field.focus();
   }
 });
+
+// From here on every key counts.
+document.documentElement.dataset.listening = "yes";

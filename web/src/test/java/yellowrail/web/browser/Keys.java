@@ -2,7 +2,9 @@ package yellowrail.web.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.WaitForSelectorState;
 
 /** Hands that never leave the keyboard. */
 final class Keys {
@@ -39,7 +41,10 @@ final class Keys {
         return this;
     }
 
+    /** Presses a key once the page listens: nobody is as fast as a test. */
     Keys press(String key) {
+        page.locator("html[data-listening=yes]").waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling")).hasCount(0);
         page.keyboard().press(key);
         return this;
     }
