@@ -23,7 +23,6 @@ import yellowrail.core.tube.model.PublishedOperation;
 public record AmpStage(OutputStage stage, List<String> assumed) {
 
     private static final double SCREENS_BELOW = 5;
-    private static final double USUAL_TAP = 0.43;
     private static final double USUAL_PLATES = 300;
     private static final double USUAL_LOAD = 6600;
     private static final double USUAL_SINGLE_LOAD = 5000;
@@ -42,7 +41,7 @@ public record AmpStage(OutputStage stage, List<String> assumed) {
         double usual = published.stream().mapToDouble(PublishedOperation::loadOhms).findFirst().orElse(pushPull ? USUAL_LOAD : USUAL_SINGLE_LOAD) / sheet.tubesPerSide();
         double load = known(sheet.fittings().loadOhms(), usual, "a load of %.0f ohm", 1, assumed);
         double copper = sheet.fittings().iron().copperOhms().orElse(0) / (pushPull ? 2 : 1);
-        OutputStage fixed = new OutputStage(model, sheet.topology(), Math.min(OutputStage.MOST_PER_SIDE, sheet.tubesPerSide()), plate, screen, connection, sheet.screen().tap().orElse(USUAL_TAP),
+        OutputStage fixed = new OutputStage(model, sheet.topology(), Math.min(OutputStage.MOST_PER_SIDE, sheet.tubesPerSide()), plate, screen, connection, sheet.screen().tap().orElse(OutputStage.USUAL_TAP),
                 OutputStage.Bias.fixed(0), load, copper, 0, 0, 0);
         return new AmpStage(atIdle(fixed, idle, sheet.bias().isCathode()), List.copyOf(assumed));
     }

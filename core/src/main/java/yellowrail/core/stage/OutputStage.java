@@ -28,6 +28,8 @@ public record OutputStage(PentodeModel model, Topology topology, int tubesPerSid
                           double primaryOhms, double lossOhms, double plateSagOhms, double screenSagOhms) {
 
     public static final int MOST_PER_SIDE = 4;
+    /** Where an ultralinear tap is not known, part of the half primary. */
+    public static final double USUAL_TAP = 0.43;
 
     /**
      * What holds the grids below their cathodes: one of the two.

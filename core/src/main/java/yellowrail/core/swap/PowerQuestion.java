@@ -1,7 +1,6 @@
 package yellowrail.core.swap;
 
 import java.util.Optional;
-import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.FullDrive;
@@ -16,7 +15,6 @@ import yellowrail.core.tube.model.TubeModels;
 final class PowerQuestion {
 
     private static final String QUESTION = "power in this circuit";
-    private static final double USUAL_TAP = 0.43;
     private static final int STEPS = 64;
     /** Within this the models cannot tell one power from another. */
     private static final double MODEL_ERROR = 0.15;
@@ -63,7 +61,7 @@ final class PowerQuestion {
         double plate = amp.plateVolts().getAsDouble();
         double idle = amp.aim(type, plate) * (1 - type.screenShare());
         OutputStage stage = new OutputStage(known.get().model(), amp.topology(), amp.tubesPerSide(), plate, amp.screenOr(plate), amp.connection(),
-                amp.connection() == ScreenSense.Connection.ULTRALINEAR ? USUAL_TAP : 0, OutputStage.Bias.fixed(0), amp.fittings().loadOhms().getAsDouble());
+                OutputStage.USUAL_TAP, OutputStage.Bias.fixed(0), amp.fittings().loadOhms().getAsDouble());
         try {
             return Optional.of(new FullDrive(AmpStage.atIdle(stage, idle, amp.bias().isCathode()), STEPS).compute());
         } catch (UnsettledException e) {

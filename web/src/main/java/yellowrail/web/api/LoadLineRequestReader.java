@@ -19,7 +19,6 @@ import yellowrail.core.tube.model.TubeModels;
 final class LoadLineRequestReader {
 
     private static final Set<String> KNOWN = Arrays.stream(LoadLineRequest.class.getRecordComponents()).map(component -> component.getName()).collect(Collectors.toUnmodifiableSet());
-    private static final double USUAL_TAP = 43;
 
     private final JsonFields fields;
     private final TubeCatalogue catalogue;
@@ -47,7 +46,7 @@ final class LoadLineRequestReader {
         Connection connection = Connection.valueOf(fields.choice("connection", List.of("pentode", "ultralinear", "triode"), true).toUpperCase(Locale.ROOT));
         double plate = fields.required("plateVolts", 20, 2000, "plate to cathode at idle");
         double screen = connection == Connection.PENTODE ? fields.required("screenVolts", 20, 2000, "screen to cathode at idle") : fields.number("screenVolts", 20, 2000).orElse(plate);
-        double tap = fields.number("ultralinearPercent", 1, 99).orElse(USUAL_TAP) / 100;
+        double tap = fields.number("ultralinearPercent", 1, 99).orElse(100 * OutputStage.USUAL_TAP) / 100;
         OptionalDouble volts = fields.number("biasVolts", -300, 0);
         OptionalDouble ohms = fields.number("cathodeResistorOhms", 0.1, 100_000);
         if (fields.has("biasVolts") == fields.has("cathodeResistorOhms")) {

@@ -39,7 +39,7 @@ record LoadLineForm(Map<String, String> fields) {
         fields.put("plates", plain(stage.plateVolts(), 1));
         fields.put("screens", plain(stage.screenVolts(), 1));
         fields.put("connection", stage.connection().name());
-        fields.put("tap", plain(stage.tap() > 0 && stage.tap() < 1 ? stage.tap() : 0.43, PERCENT));
+        fields.put("tap", plain(stage.tap() > 0 && stage.tap() < 1 ? stage.tap() : OutputStage.USUAL_TAP, PERCENT));
         fields.put("bias", stage.bias().isCathode() ? "cathode" : "fixed");
         fields.put("idle", plain(Idle.of(stage).plateAmps(), MILLI));
         fields.put("load", plain(stage.loadOhms(), 1.0 / KILO));
@@ -78,7 +78,7 @@ record LoadLineForm(Map<String, String> fields) {
         double plates = read.required("plates", of("plates"), Unit.VOLT, 20, 2000);
         Connection connection = read.choice("connection", of("connection"), Connection.class);
         double screens = connection == Connection.PENTODE ? read.required("screens", of("screens"), Unit.VOLT, 20, 2000) : plates;
-        double tap = connection == Connection.ULTRALINEAR ? read.required("tap", of("tap"), Unit.PERCENT, 1, 99) : 0.43;
+        double tap = connection == Connection.ULTRALINEAR ? read.required("tap", of("tap"), Unit.PERCENT, 1, 99) : OutputStage.USUAL_TAP;
         double idle = read.required("idle", of("idle"), Unit.MILLIAMP, 0.1, 2000);
         double load = read.required("load", of("load"), Unit.KILOHM, LEAST_LOAD / KILO, MOST_LOAD / KILO);
         double copper = read.required("copper", of("copper"), Unit.OHM, 0, 5000);
