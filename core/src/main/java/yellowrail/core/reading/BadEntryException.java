@@ -1,9 +1,16 @@
 package yellowrail.core.reading;
 
-/** A line that cannot be read; the message says what was wrong and what to type. */
+/** A line that cannot be read; the fault says what was wrong, its words what to type. */
 public class BadEntryException extends IllegalArgumentException {
 
-    public BadEntryException(String message) {
-        super(message);
+    private final transient EntryFault fault;
+
+    public BadEntryException(EntryFault fault) {
+        super(fault.code() + ": " + fault);
+        this.fault = fault;
+    }
+
+    public EntryFault fault() {
+        return fault;
     }
 }

@@ -7,11 +7,34 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.quantity.BadQuantityException;
 import yellowrail.core.quantity.Quantity;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.reading.EntryFault.BadNumber;
+import yellowrail.core.reading.EntryFault.EmptyMark;
+import yellowrail.core.reading.EntryFault.EmptyNote;
+import yellowrail.core.reading.EntryFault.LineTooLong;
+import yellowrail.core.reading.EntryFault.NoNumber;
+import yellowrail.core.reading.EntryFault.NoPotOnSheet;
+import yellowrail.core.reading.EntryFault.NoReading;
+import yellowrail.core.reading.EntryFault.NoSuchSocket;
+import yellowrail.core.reading.EntryFault.NoSuchStop;
+import yellowrail.core.reading.EntryFault.NoTimeSinceOn;
+import yellowrail.core.reading.EntryFault.NoTubeMove;
+import yellowrail.core.reading.EntryFault.NoTurn;
+import yellowrail.core.reading.EntryFault.NotShowable;
+import yellowrail.core.reading.EntryFault.NotUnderstood;
+import yellowrail.core.reading.EntryFault.NotUnderstoodIn;
+import yellowrail.core.reading.EntryFault.NothingTyped;
+import yellowrail.core.reading.EntryFault.SwingOfCurrents;
+import yellowrail.core.reading.EntryFault.TwoKinds;
+import yellowrail.core.reading.EntryFault.TwoNumbers;
+import yellowrail.core.reading.EntryFault.TwoPlaces;
 
 /**
  * Reads the entry line: what builders say at the bench, in any order, case and spacing.
@@ -23,7 +46,9 @@ import yellowrail.core.quantity.Unit;
  * heater 6.42    "heater 6.9 bare" with no tubes in;   "bias -38.2 stop" with the pot at its stop
  * swing a V1 38.2 V2 31    with the balance pot at one stop, swing b at the other
  * turn RANGE clockwise     tube V1 EL34 new
+ * TP 66 stop     the current with the pot at its stop
  * on             the amp was switched on now; "on 20": twenty minutes ago;  off
+ * undo           strikes what was typed last;  tick load  sees to a safety item
  * note ...       mark ...      to the end of the line
  * </pre>
  *
@@ -69,6 +94,11 @@ public final class EntryLine {
                 || List.of("on", "note", "mark", "undo", "turn", "tube", "swing", "sheet", "tick").contains(word);
     }
 
+    /** Every word that names a reading of these kinds. */
+    public static Set<String> wordsFor(ReadingKind... kinds) {
+        return WORDS.entrySet().stream().filter(word -> List.of(kinds).contains(word.getValue())).map(Map.Entry::getKey).collect(Collectors.toUnmodifiableSet());
+    }
+
     /**
      * @param line what was typed
      * @return one entry or more, in the order typed
@@ -77,14 +107,16 @@ public final class EntryLine {
     public List<Entry> parse(String line) {
         String typed = line == null ? "" : line.strip();
         if (typed.isEmpty()) {
-            throw new BadEntryException("Nothing was typed. Type a reading, such as %s.".formatted(meaning.example()));
+            throw new BadEntryException(new NothingTyped(meaning.example()));
         }
         if (typed.length() > LONGEST) {
-            throw new BadEntryException("The line has %d characters; at most %d fit. Type one reading at a time, such as %s."
-                    .formatted(typed.length(), LONGEST, meaning.example()));
+            throw new BadEntryException(new LineTooLong(typed.length(), LONGEST, meaning.example()));
         }
         if (typed.chars().anyMatch(Character::isISOControl)) {
-            throw new BadEntryException("The line holds characters that cannot be shown. Type a reading, such as %s.".formatted(meaning.example()));
+            throw new BadEntryException(new NotShowable(meaning.example()));
+        }
+        if (typed.equalsIgnoreCase("undo")) {
+            return List.of(Entry.said(ReadingKind.UNDO, "", ""));
         }
         boolean keepsSemicolons = typed.matches("(?is)(note|mark)\\b.*");
         return keepsSemicolons ? List.of(wordsToTheEnd(typed).orElseThrow()) : readings(typed);
@@ -97,15 +129,14 @@ public final class EntryLine {
             return Optional.empty();
         }
         if (parts.length < 3 || !parts[1].matches("(?i)[ab]")) {
-            throw new BadEntryException("%s does not say which stop. Type swing a and the readings at one stop, such as swing a %s, then swing b at the other."
-                    .formatted(quote(typed), meaning.example()));
+            throw new BadEntryException(new NoSuchStop(quote(typed), meaning.example()));
         }
         ReadingKind kind = parts[1].equalsIgnoreCase("a") ? ReadingKind.SWING_A : ReadingKind.SWING_B;
         List<Entry> entries = readings(parts[2]);
-        if (entries.stream().anyMatch(entry -> entry.kind() != ReadingKind.SENSE_VOLTS && entry.kind() != ReadingKind.SENSE_AMPS)) {
-            throw new BadEntryException("A swing test is made of currents only, such as swing %s %s.".formatted(parts[1], meaning.example()));
+        if (entries.stream().anyMatch(entry -> !entry.isCurrent())) {
+            throw new BadEntryException(new SwingOfCurrents(parts[1], meaning.example()));
         }
-        return Optional.of(entries.stream().map(entry -> Entry.measured(kind, entry.target(), entry.value())).toList());
+        return Optional.of(entries.stream().map(entry -> entry.as(kind)).toList());
     }
 
     private Entry turn(String rest) {
@@ -115,19 +146,17 @@ public final class EntryLine {
                 : rest.substring(0, rest.length() - way.length()).strip();
         boolean known = sheet.pots().stream().anyMatch(each -> each.name().equalsIgnoreCase(pot));
         if (!known || !CLOCKWISE.contains(way) && !ANTICLOCKWISE.contains(way)) {
-            throw new BadEntryException(sheet.pots().isEmpty() ? "This amp\u2019s sheet has no pot to turn."
-                    : "%s is no turn. Type turn, the pot and the way, such as turn %s clockwise.".formatted(quote(rest), sheet.pots().get(0).name()));
+            throw new BadEntryException(sheet.pots().isEmpty() ? new NoPotOnSheet() : new NoTurn(quote(rest), sheet.pots().get(0).name()));
         }
         String name = sheet.pots().stream().filter(each -> each.name().equalsIgnoreCase(pot)).findFirst().orElseThrow().name();
-        return new Entry(ReadingKind.TURN, "", 0, name + " " + (CLOCKWISE.contains(way) ? "clockwise" : "anticlockwise"));
+        return Entry.said(ReadingKind.TURN, name, (CLOCKWISE.contains(way) ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE).inWords());
     }
 
     private Entry tube(String rest) {
         String[] parts = rest.split("\\s+", 2);
         Optional<Socket> socket = sheet.socket(parts[0]);
         if (socket.isEmpty() || parts.length < 2) {
-            throw new BadEntryException("%s does not say which tube went where. Type tube, the socket and the type, such as tube %s %s new.".formatted(
-                    quote("tube " + rest), sheet.sockets().get(0).label(), sheet.tubeType()));
+            throw new BadEntryException(new NoTubeMove(quote("tube " + rest), sheet.sockets().get(0).label(), sheet.tubeType()));
         }
         return new Entry(ReadingKind.TUBE, socket.get().label(), 0, parts[1].strip());
     }
@@ -139,8 +168,7 @@ public final class EntryLine {
         return switch (first) {
             case "note", "mark" -> {
                 if (rest.isEmpty()) {
-                    throw new BadEntryException("The %s is empty. Type some words after it, such as %s.".formatted(first,
-                            first.equals("note") ? "note faint hum on V2" : "mark before new tubes"));
+                    throw new BadEntryException(first.equals("note") ? new EmptyNote() : new EmptyMark());
                 }
                 yield Optional.of(new Entry(first.equals("note") ? ReadingKind.NOTE : ReadingKind.MARK, "", 0, rest));
             }
@@ -148,6 +176,8 @@ public final class EntryLine {
             case "tube" -> Optional.of(tube(rest));
             case "sheet" -> Optional.of(new Entry(ReadingKind.SHEET, "", 0, SheetCorrection.parse(rest, sheet).words()));
             case "on" -> Optional.of(new Entry(ReadingKind.POWER_ON, "", minutes(rest), ""));
+            case "undo" -> Optional.of(Entry.said(ReadingKind.UNDO, "", rest));
+            case "tick" -> Optional.of(Entry.said(ReadingKind.TICK, "", rest.toLowerCase(Locale.ROOT)));
             case "off" -> rest.isEmpty() ? Optional.of(new Entry(ReadingKind.POWER_OFF, "", 0, "")) : Optional.empty();
             default -> Optional.empty();
         };
@@ -165,7 +195,7 @@ public final class EntryLine {
         } catch (BadQuantityException e) {
             // falls through to the one message that says what to type
         }
-        throw new BadEntryException("%s is no time since switching on. Type on, or on 20 for twenty minutes ago.".formatted(quote(rest)));
+        throw new BadEntryException(new NoTimeSinceOn(quote(rest)));
     }
 
     private List<Entry> readings(String typed) {
@@ -180,12 +210,12 @@ public final class EntryLine {
             int from = 0;
             while (from < tokens.size()) {
                 int to = end(tokens, from);
-                entries.add(reading(tokens.subList(from, to), part.strip()));
+                entries.addAll(reading(tokens.subList(from, to), part.strip()));
                 from = to;
             }
         }
         if (entries.isEmpty()) {
-            throw new BadEntryException("%s holds no reading. Type one, such as %s.".formatted(quote(typed), meaning.example()));
+            throw new BadEntryException(new NoReading(quote(typed), meaning.example()));
         }
         return entries;
     }
@@ -210,7 +240,7 @@ public final class EntryLine {
         return token.matches("[+\\-\u2212]?[.,]?\\d.*");
     }
 
-    private Entry reading(List<String> tokens, String typed) {
+    private List<Entry> reading(List<String> tokens, String typed) {
         String target = null;
         String word = null;
         Quantity quantity = null;
@@ -220,9 +250,9 @@ public final class EntryLine {
         for (String token : tokens) {
             String lower = token.toLowerCase(Locale.ROOT);
             if (place(token).isPresent()) {
-                target = once(target, place(token).get(), "place", typed);
+                target = once(target, place(token).get(), new TwoPlaces(quote(typed)));
             } else if (WORDS.containsKey(lower)) {
-                word = once(word, lower, "kind of reading", typed);
+                word = once(word, lower, new TwoKinds(quote(typed)));
             } else if (UNLOADED.contains(lower)) {
                 unloaded = true;
             } else if (OFF.contains(lower)) {
@@ -230,21 +260,20 @@ public final class EntryLine {
             } else if (STOP.contains(lower)) {
                 stop = true;
             } else if (isNumber(token)) {
-                quantity = once(quantity, number(token), "number", typed);
+                quantity = once(quantity, number(token), new TwoNumbers(quote(typed)));
             } else {
                 throw unknown(token, typed);
             }
         }
         if (quantity == null) {
-            throw new BadEntryException("%s has no number. Type the reading after it, such as %s.".formatted(quote(typed), meaning.example()));
+            throw new BadEntryException(new NoNumber(quote(typed), meaning.example()));
         }
         return meaning.of(new Meaning.Said(word, word == null ? null : WORDS.get(word), target, quantity, unloaded, off, stop, typed));
     }
 
-    private static <T> T once(T before, T now, String what, String typed) {
+    private static <T> T once(T before, T now, EntryFault twice) {
         if (before != null) {
-            throw new BadEntryException("%s names more than one %s. Type each reading on its own, or part them with a semicolon."
-                    .formatted(quote(typed), what));
+            throw new BadEntryException(twice);
         }
         return now;
     }
@@ -253,7 +282,7 @@ public final class EntryLine {
         try {
             return Quantity.parse(token);
         } catch (BadQuantityException e) {
-            throw new BadEntryException(capital(e.getMessage()) + ".");
+            throw new BadEntryException(new BadNumber(e.getMessage()));
         }
     }
 
@@ -265,14 +294,8 @@ public final class EntryLine {
     private BadEntryException unknown(String token, String typed) {
         boolean looksLikeSocket = token.matches("(?i)[a-z]{1,3}\\d{1,2}");
         if (looksLikeSocket) {
-            return new BadEntryException("This amp has no %s. Its sockets are %s.".formatted(quote(token),
-                    String.join(", ", sheet.sockets().stream().map(Socket::label).toList())));
+            return new BadEntryException(new NoSuchSocket(quote(token), sheet.sockets().stream().map(Socket::label).toList()));
         }
-        return new BadEntryException("%s is not understood%s. Type a socket and its reading (%s), or plate, mains, bias, screen, vk, heater, rk off, turn, on, note."
-                .formatted(quote(token), token.equals(typed) ? "" : " in " + quote(typed), meaning.example()));
-    }
-
-    private static String capital(String sentence) {
-        return sentence.substring(0, 1).toUpperCase(Locale.ROOT) + sentence.substring(1);
+        return new BadEntryException(token.equals(typed) ? new NotUnderstood(quote(token), meaning.example()) : new NotUnderstoodIn(quote(token), quote(typed), meaning.example()));
     }
 }

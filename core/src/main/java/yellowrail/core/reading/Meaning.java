@@ -8,8 +8,16 @@ import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.quantity.BadQuantityException;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Quantity;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.reading.EntryFault.NoPlace;
+import yellowrail.core.reading.EntryFault.NoResistance;
+import yellowrail.core.reading.EntryFault.NoStopperOnSheet;
+import yellowrail.core.reading.EntryFault.ReadAtThePlate;
+import yellowrail.core.reading.EntryFault.ResistanceNeedsOff;
+import yellowrail.core.reading.EntryFault.ScreenNeedsUnit;
+import yellowrail.core.reading.EntryFault.WrongUnit;
 
 /** What the parts of a reading mean on a given amp: its own way of reading current, its test points, its units. */
 final class Meaning {
@@ -39,7 +47,19 @@ final class Meaning {
      * @return the reading that was meant
      * @throws BadEntryException if its parts do not fit together on this amp
      */
-    Entry of(Said said) {
+    List<Entry> of(Said said) {
+        Entry entry = entry(said);
+        Entry told = new Entry(entry.kind(), entry.target(), entry.value(), entry.words(), lastDigit(said.quantity(), entry));
+        return said.stop() && told.isCurrent() ? List.of(told, told.as(ReadingKind.SENSE_STOP)) : List.of(told);
+    }
+
+    /** What the last digit that was typed stands for, SI. */
+    private static double lastDigit(Quantity quantity, Entry entry) {
+        double scale = quantity.number() == 0 ? 1 : Math.abs(entry.value() / quantity.number());
+        return Math.pow(10, -quantity.decimals()) * scale;
+    }
+
+    private Entry entry(Said said) {
         Quantity quantity = said.quantity();
         String typed = said.typed();
         String place = said.target() == null ? "" : said.target();
@@ -54,8 +74,7 @@ final class Meaning {
             case PLATE -> plate(said.word(), place, quantity, said.unloaded(), typed);
             case RESISTOR_COLD -> {
                 if (!said.off()) {
-                    throw new BadEntryException("A resistance is only measured with the power off. Type %s off %s if it was."
-                            .formatted(said.word(), typed.replaceAll("(?i).*?([\\d.,]+\\S*).*", "$1")));
+                    throw new BadEntryException(new ResistanceNeedsOff(said.word(), Figures.plain(quantity.number())));
                 }
                 yield resistance(place, quantity, typed);
             }
@@ -75,8 +94,7 @@ final class Meaning {
     private static Entry resistance(String place, Quantity quantity, String typed) {
         double ohms = si(quantity, Unit.OHM, typed);
         if (!(ohms > 0)) {
-            throw new BadEntryException("%s is no resistance. Type the ohms the meter shows with the power off, such as rk off 121.3."
-                    .formatted(quote(typed)));
+            throw new BadEntryException(new NoResistance(quote(typed)));
         }
         return Entry.measured(ReadingKind.RESISTOR_COLD, place, ohms);
     }
@@ -85,8 +103,7 @@ final class Meaning {
         boolean saysBPlus = word.equals("b+") || word.equals("ht");
         boolean atBPlus = sheet.plate().point() == PlateSense.Point.B_PLUS;
         if (!unloaded && saysBPlus && !atBPlus) {
-            throw new BadEntryException("This amp\u2019s sheet says plate voltage is read at the plate, and the drop in the "
-                    + "transformer would be counted in. Type plate and the number, or change the sheet to B+.");
+            throw new BadEntryException(new ReadAtThePlate());
         }
         return Entry.measured(unloaded ? ReadingKind.PLATE_UNLOADED : ReadingKind.PLATE, place, si(quantity, Unit.VOLT, typed));
     }
@@ -96,12 +113,10 @@ final class Meaning {
             return Entry.measured(ReadingKind.SCREEN_AMPS, place, si(quantity, Unit.MILLIAMP, typed));
         }
         if (quantity.unit().isEmpty()) {
-            throw new BadEntryException("Screen current needs its unit: mA for the current, mV or V for the drop across the "
-                    + "screen stopper. Type ig2 2.1mA, say.");
+            throw new BadEntryException(new ScreenNeedsUnit());
         }
         if (sheet.screen().stopperOhms().isEmpty()) {
-            throw new BadEntryException("The drop across the screen stopper says nothing without its ohms. Put them on the amp "
-                    + "sheet, or type the current in mA.");
+            throw new BadEntryException(new NoStopperOnSheet());
         }
         return Entry.measured(ReadingKind.SCREEN_DROP, place, si(quantity, Unit.VOLT, typed));
     }
@@ -112,6 +127,9 @@ final class Meaning {
 
     private Entry current(String target, Quantity quantity, String typed) {
         Unit shows = sheet.current().shows();
+        if (shows.dimension() == Unit.Dimension.VOLTAGE && isCurrent(quantity)) {
+            return Entry.measured(ReadingKind.SENSE_AMPS, testPoint(target, typed), si(quantity, Unit.MILLIAMP, typed));
+        }
         ReadingKind kind = shows.dimension() == Unit.Dimension.VOLTAGE ? ReadingKind.SENSE_VOLTS : ReadingKind.SENSE_AMPS;
         return Entry.measured(kind, testPoint(target, typed), si(quantity, shows, typed));
     }
@@ -123,8 +141,7 @@ final class Meaning {
             if (points.size() == 1) {
                 return points.get(0);
             }
-            throw new BadEntryException("%s does not say where. Begin with one of %s, such as %s."
-                    .formatted(quote(typed), String.join(", ", points), example()));
+            throw new BadEntryException(new NoPlace(quote(typed), points, example()));
         }
         return sheet.socket(target).map(Socket::testPoint).orElse(target);
     }
@@ -133,7 +150,7 @@ final class Meaning {
         try {
             return quantity.si(assumed);
         } catch (BadQuantityException e) {
-            throw new BadEntryException("%s: %s.".formatted(quote(typed), e.getMessage()));
+            throw new BadEntryException(new WrongUnit(quote(typed), e.getMessage()));
         }
     }
 

@@ -25,7 +25,7 @@ import yellowrail.core.quantity.Unit;
  * @param rows   the good rows, in the order of the file
  * @param faults what is wrong with the others, by line
  */
-public record MeterLog(List<Row> rows, List<String> faults) {
+public record MeterLog(List<Row> rows, List<EntryFault> faults) {
 
     /** More than a day of one reading in ten seconds. */
     public static final int MOST_ROWS = 10_000;
@@ -55,7 +55,7 @@ public record MeterLog(List<Row> rows, List<String> faults) {
         List<CSVRecord> records = records(text.startsWith("\ufeff") ? text.substring(1) : text);
         double last = records.stream().map(record -> seconds(record.get(0))).flatMap(Optional::stream).reduce((one, later) -> later).orElse(0.0);
         List<Row> rows = new ArrayList<>();
-        List<String> faults = new ArrayList<>();
+        List<EntryFault> faults = new ArrayList<>();
         for (CSVRecord record : records) {
             boolean header = record.getRecordNumber() == 1 && record.size() >= COLUMNS && value(record.get(1), record.get(2)).isEmpty() && time(record.get(0), now, zone, last).isEmpty();
             if (header) {
@@ -63,7 +63,7 @@ public record MeterLog(List<Row> rows, List<String> faults) {
             }
             fault(record, now, zone, last).ifPresentOrElse(fault -> {
                 if (faults.size() < MOST_FAULTS) {
-                    faults.add("line %d: %s".formatted(record.getRecordNumber(), fault));
+                    faults.add(fault);
                 }
             }, () -> rows.add(new Row(record.getRecordNumber(), time(record.get(0), now, zone, last).orElseThrow(), record.get(1).strip() + record.get(2).strip())));
         }
@@ -76,19 +76,19 @@ public record MeterLog(List<Row> rows, List<String> faults) {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (UncheckedIOException | IllegalStateException e) {
-            throw new BadEntryException("The file is not CSV: " + e.getMessage() + ".");
+            throw new BadEntryException(new EntryFault.NotCsv(e.getMessage()));
         }
     }
 
-    private static Optional<String> fault(CSVRecord record, Instant now, ZoneId zone, double last) {
+    private static Optional<EntryFault> fault(CSVRecord record, Instant now, ZoneId zone, double last) {
         if (record.size() < COLUMNS) {
-            return Optional.of("%d columns where time, value and unit are wanted".formatted(record.size()));
+            return Optional.of(new EntryFault.TooFewColumns(record.getRecordNumber(), record.size()));
         }
         if (time(record.get(0), now, zone, last).isEmpty()) {
-            return Optional.of("column 1, %s is no time; write 2026-03-01T12:00:05 or seconds".formatted(Quantity.quote(record.get(0))));
+            return Optional.of(new EntryFault.NoTime(record.getRecordNumber(), Quantity.quote(record.get(0))));
         }
         return value(record.get(1), record.get(2)).isPresent() ? Optional.empty()
-                : Optional.of("columns 2 and 3, %s is no value with a unit; write 36.4,mV".formatted(Quantity.quote(record.get(1) + "," + record.get(2))));
+                : Optional.of(new EntryFault.NoValue(record.getRecordNumber(), Quantity.quote(record.get(1) + "," + record.get(2))));
     }
 
     private static Optional<Quantity> value(String number, String unit) {

@@ -21,13 +21,17 @@ public enum ReadingKind {
     BIAS_STOP("grid bias at the pot\u2019s stop", Unit.VOLT),
     SWING_A("balance pot at its first stop", Unit.VOLT),
     SWING_B("balance pot at its other stop", Unit.VOLT),
+    SENSE_STOP("current at the pot\u2019s stop", Unit.VOLT),
     TURN("pot turned", null),
     TUBE("tube put in", null),
     SHEET("amp sheet corrected", null),
     POWER_ON("switched on", null),
     POWER_OFF("switched off", null),
     NOTE("note", null),
-    MARK("mark", null);
+    MARK("mark", null),
+    /** Said to the log, never kept in it. */
+    UNDO("undo", null),
+    TICK("safety item seen to", null);
 
     private final String inWords;
     private final Unit unit;

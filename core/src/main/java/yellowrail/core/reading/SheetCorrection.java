@@ -1,7 +1,12 @@
 package yellowrail.core.reading;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import yellowrail.core.amp.Accepted;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
@@ -9,7 +14,9 @@ import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Target;
+import yellowrail.core.quantity.BadQuantityException;
 import yellowrail.core.quantity.Quantity;
+import yellowrail.core.quantity.Unit;
 
 /**
  * A correction of the amp sheet that a reading gave reason for, made from the entry line.
@@ -20,6 +27,7 @@ import yellowrail.core.quantity.Quantity;
  * sheet target customary    judge by the window that is customary for this bias
  * sheet pot RANGE balance   this pot is a balance pot
  * sheet pot RANGE clockwise (or anticlockwise) is hotter, seen on the meter
+ * sheet plate up to 440     built so, knowingly over the type's published plate or screen voltage
  * </pre>
  *
  * @param words the correction as it is typed, without the word sheet
@@ -27,7 +35,8 @@ import yellowrail.core.quantity.Quantity;
  */
 public record SheetCorrection(String words, AmpSheet sheet) {
 
-    private static final String EXAMPLES = "sheet shared, sheet screen typical, sheet target customary, sheet pot RANGE balance, sheet pot RANGE clockwise";
+    private static final Pattern UP_TO = Pattern.compile("(plate|screen) up to (\\S+)");
+    private static final double MOST_VOLTS = 2000;
 
     /** @throws BadEntryException if the words are no correction of this sheet */
     public static SheetCorrection parse(String words, AmpSheet sheet) {
@@ -37,9 +46,17 @@ public record SheetCorrection(String words, AmpSheet sheet) {
             case "screen typical" -> new SheetCorrection(said, sheet.with(new ScreenSense(ScreenSense.Way.TYPICAL,
                     sheet.screen().stopperOhms(), sheet.screen().connection(), sheet.screen().tap())));
             case "target customary" -> new SheetCorrection(said, sheet.with(Target.customary(sheet.bias(), sheet.topology())));
-            default -> pot(said, sheet).orElseThrow(() -> new BadEntryException("%s corrects nothing on this sheet. Type one of: %s."
-                    .formatted(Quantity.quote("sheet " + words), EXAMPLES)));
+            default -> pot(said, sheet).or(() -> accepted(said, sheet)).orElseThrow(() -> new BadEntryException(new EntryFault.NoSuchCorrection(Quantity.quote("sheet " + words))));
         };
+    }
+
+    /** A sheet with everything corrected that a line says of it. */
+    public static AmpSheet all(List<Entry> said, AmpSheet sheet) {
+        AmpSheet corrected = sheet;
+        for (Entry entry : said) {
+            corrected = entry.kind() == ReadingKind.SHEET ? parse(entry.words(), corrected).sheet() : corrected;
+        }
+        return corrected;
     }
 
     /** The tubes of a channel on one test point. */
@@ -58,6 +75,22 @@ public record SheetCorrection(String words, AmpSheet sheet) {
             }
         }
         return Optional.empty();
+    }
+
+    /** Volts over a published limit, taken on for the type on the sheet. */
+    private static Optional<SheetCorrection> accepted(String said, AmpSheet sheet) {
+        Matcher upTo = UP_TO.matcher(said);
+        if (!upTo.matches()) {
+            return Optional.empty();
+        }
+        try {
+            double volts = Quantity.parse(upTo.group(2)).si(Unit.VOLT);
+            OptionalDouble limit = OptionalDouble.of(volts);
+            Accepted accepted = upTo.group(1).equals("plate") ? new Accepted(limit, sheet.accepted().screenVolts()) : new Accepted(sheet.accepted().plateVolts(), limit);
+            return volts > 0 && volts <= MOST_VOLTS ? Optional.of(new SheetCorrection(said, sheet.with(accepted))) : Optional.empty();
+        } catch (BadQuantityException e) {
+            return Optional.empty();
+        }
     }
 
     private static Optional<Pot> corrected(Pot pot, String what) {
