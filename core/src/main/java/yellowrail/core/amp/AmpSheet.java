@@ -4,6 +4,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.RatingSystem;
 import yellowrail.core.tube.TubeType;
@@ -30,12 +31,14 @@ import yellowrail.core.tube.TubeType;
  * @param target        where the idle should land
  * @param supply        what feeds the stage, as far as it is known
  * @param meterLink     where the meter can be asked, if it can
+ * @param fittings      what another tube would meet
+ * @param accepted      volts over a published limit taken on knowingly, for the tube type above
  */
 public record AmpSheet(String name, String notes, String quirks, Topology topology, String tubeType,
                        RatingSystem ratingSystem, OptionalDouble ownPlateWatts, List<Socket> sockets, BiasKind bias,
                        List<Pot> pots, CurrentSense current, PlateSense plate, ScreenSense screen, MeterAccuracy meter,
                        double mainsVolts, double settleMinutes, Target target, Supply supply, MeterLink meterLink,
-                       Fittings fittings) {
+                       Fittings fittings, Accepted accepted) {
 
     public static final int MOST_SOCKETS = 8;
 
@@ -44,6 +47,7 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
         supply = supply == null ? Supply.UNKNOWN : supply;
         meterLink = meterLink == null ? MeterLink.NONE : meterLink;
         fittings = fittings == null ? Fittings.UNKNOWN : fittings;
+        accepted = accepted == null ? Accepted.NONE : accepted;
         sockets = List.copyOf(sockets);
         pots = List.copyOf(pots);
         if (sockets.isEmpty() || sockets.size() > MOST_SOCKETS) {
@@ -56,7 +60,7 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
                     OptionalDouble ownPlateWatts, List<Socket> sockets, BiasKind bias, List<Pot> pots, CurrentSense current,
                     PlateSense plate, ScreenSense screen, MeterAccuracy meter, double mainsVolts, double settleMinutes, Target target) {
         this(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen, meter,
-                mainsVolts, settleMinutes, target, Supply.UNKNOWN, MeterLink.NONE, Fittings.UNKNOWN);
+                mainsVolts, settleMinutes, target, Supply.UNKNOWN, MeterLink.NONE, Fittings.UNKNOWN, Accepted.NONE);
     }
 
     /** The same amp on another supply. */
@@ -106,15 +110,38 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
         return copy(sockets, pots, current, plate, screen, meter, target, supply, meterLink, other);
     }
 
+    /** The same amp read with another meter. */
+    public AmpSheet with(MeterAccuracy other) {
+        return copy(sockets, pots, current, plate, screen, other, target, supply, meterLink, fittings);
+    }
+
+    /** The same amp with other volts taken on. */
+    public AmpSheet with(Accepted other) {
+        return new AmpSheet(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen,
+                meter, mainsVolts, settleMinutes, target, supply, meterLink, fittings, other);
+    }
+
+    /** The same amp set at another mains, V, and given another time to settle, minutes. */
+    public AmpSheet at(double mains, double minutes) {
+        return new AmpSheet(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen,
+                meter, mains, minutes, target, supply, meterLink, fittings, accepted);
+    }
+
     private AmpSheet copy(List<Socket> sockets, List<Pot> pots, CurrentSense current, PlateSense plate, ScreenSense screen, MeterAccuracy meter,
                           Target target, Supply supply, MeterLink meterLink, Fittings fittings) {
         return new AmpSheet(name, notes, quirks, topology, tubeType, ratingSystem, ownPlateWatts, sockets, bias, pots, current, plate, screen,
-                meter, mainsVolts, settleMinutes, target, supply, meterLink, fittings);
+                meter, mainsVolts, settleMinutes, target, supply, meterLink, fittings, accepted);
     }
 
     /** What it is in one line: {@code 2 × EL34 push-pull, fixed, adjustable}. */
     public String inWords() {
         return "%d \u00d7 %s %s, %s".formatted(sockets.size(), tubeType, topology.inWords(), bias.inWords());
+    }
+
+    /** The least DC that transformer or choke is rated for, A; empty where neither is known. */
+    public OptionalDouble mostRailAmps() {
+        return Stream.of(fittings.transformerAmps(), fittings.chokeAmps(), supply.mostAmps()).filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble).min();
     }
 
     /** The test points, each once, in the order of the sockets. */
@@ -147,9 +174,17 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
                 .filter(other -> other.side() == socket.side() && other.channel() == socket.channel()).count();
     }
 
-    /** The limits this amp's tubes are judged by: the builder's own figure, or the chosen system's, or the customary ones. */
+    /**
+     * The limits a tube of this type is judged by here: the builder's own figure, which is of the type on the sheet alone; or
+     * the chosen system's, or the customary ones.
+     */
     public Rating rating(TubeType type) {
         Rating chosen = type.rating(ratingSystem).orElse(type.customaryRating());
-        return ownPlateWatts.isPresent() ? chosen.withPlateWatts(ownPlateWatts.getAsDouble(), "on the amp sheet") : chosen;
+        return ownPlateWatts.isPresent() && isOf(type) ? chosen.withPlateWatts(ownPlateWatts.getAsDouble(), "on the amp sheet") : chosen;
+    }
+
+    /** Whether that is the type on the sheet. */
+    public boolean isOf(TubeType type) {
+        return type.name().equals(tubeType) || type.aka().contains(tubeType);
     }
 }

@@ -60,6 +60,18 @@ public record Fittings(OptionalDouble heaterAmps, OptionalDouble otherHeaterAmps
         }
     }
 
+    /** The same with a rectifier tube of this type. */
+    public Fittings withRectifier(String type) {
+        return new Fittings(heaterAmps, otherHeaterAmps, type, firstFarads, transformerAmps, chokeAmps, outputAmps, heightMm, widthMm,
+                gridLeakOhms, loadOhms, biasColdest, biasHottest, driveVolts, screenVolts, tiedPins, pinOne, familySwitch, iron);
+    }
+
+    /** The same with what the power transformer gives. */
+    public Fittings withTransformer(OptionalDouble amps) {
+        return new Fittings(heaterAmps, otherHeaterAmps, rectifierTube, firstFarads, amps, chokeAmps, outputAmps, heightMm, widthMm,
+                gridLeakOhms, loadOhms, biasColdest, biasHottest, driveVolts, screenVolts, tiedPins, pinOne, familySwitch, iron);
+    }
+
     /** The same with a heater winding and what else hangs on it. */
     public Fittings withHeaters(double windingAmps, double others) {
         return new Fittings(OptionalDouble.of(windingAmps), OptionalDouble.of(others), rectifierTube, firstFarads, transformerAmps, chokeAmps, outputAmps, heightMm, widthMm,

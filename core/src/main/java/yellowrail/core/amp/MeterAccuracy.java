@@ -14,11 +14,21 @@ public record MeterAccuracy(double ofReading, double digits, double lastOfVolts,
     /** A hand-held meter of the ordinary kind: 0.5 % and 2 digits, 0.1 V on plates, 0.1 mV (or mA) at the test point. */
     public static final MeterAccuracy ORDINARY = new MeterAccuracy(0.005, 2, 0.1, 1e-4);
 
-    public double ofVolts(double volts) {
-        return ofReading * Math.abs(volts) + digits * lastOfVolts;
+    /** @param lastDigit of the reading as typed, V; the meter's own where that is finer, or where it is 0 */
+    public double ofVolts(double volts, double lastDigit) {
+        return half(volts, lastDigit, lastOfVolts);
     }
 
-    public double ofSense(double reading) {
-        return ofReading * Math.abs(reading) + digits * lastOfSense;
+    public double ofVolts(double volts) {
+        return ofVolts(volts, 0);
+    }
+
+    /** The same at the test point. */
+    public double ofSense(double reading, double lastDigit) {
+        return half(reading, lastDigit, lastOfSense);
+    }
+
+    private double half(double reading, double typed, double own) {
+        return ofReading * Math.abs(reading) + digits * (typed > 0 ? Math.min(typed, own) : own);
     }
 }

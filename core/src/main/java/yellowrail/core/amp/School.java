@@ -15,7 +15,9 @@ public enum School {
     MAKERS_FIGURE("maker\u2019s figure at the test point", Basis.TEST_POINT,
             "What the amp\u2019s maker asks for at the test point. Right while the amp is as it was made."),
     BY_EAR("by ear, between cold and hot", Basis.TEST_POINT,
-            "The reading where it sounds thin and the one where it sounds thick, found by listening; set between them.");
+            "The reading where it sounds thin and the one where it sounds thick, found by listening; set between them."),
+    HOT_CATHODE("hot cathode bias, over a design-centre rating", Basis.PERCENT,
+            "100 to 115 % of a design-centre rating, as some old cathode-bias amps were built: idle is the hottest these tubes get. It costs tube life, and an unlucky tube at high mains.");
 
     /** What a school's figures are in. */
     public enum Basis {

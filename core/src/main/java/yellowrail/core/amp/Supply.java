@@ -14,13 +14,30 @@ import java.util.OptionalDouble;
  * @param resistorWatts  rating of the resistor at each test point, W
  * @param biasFeedOhms   resistor that feeds the bias from its rectifier, ohm
  * @param biasShuntOhms  resistor from the bias to ground, ohm
+ * @param regulation     how far the unloaded winding stands above its rated volts, as a ratio
+ * @param behindStandby  whether the standby switch cuts the reservoir off from the rectifier; else the reservoir charges before
+ *                       the tubes may draw
  */
 public record Supply(Rectifier rectifier, boolean standby, OptionalDouble secondaryVolts, OptionalDouble capacitorVolts,
                      OptionalDouble otherAmps, OptionalDouble mostAmps, OptionalDouble resistorWatts,
-                     OptionalDouble biasFeedOhms, OptionalDouble biasShuntOhms) {
+                     OptionalDouble biasFeedOhms, OptionalDouble biasShuntOhms, OptionalDouble regulation, Boolean behindStandby) {
 
+    /** How far an unloaded winding stands above its rated volts where nobody measured it. */
+    public static final double USUAL_REGULATION = 0.07;
     public static final Supply UNKNOWN = new Supply(Rectifier.UNKNOWN, false, OptionalDouble.empty(), OptionalDouble.empty(),
             OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
+
+    /** A sheet saved before regulation was written down has none. */
+    public Supply {
+        regulation = regulation == null ? OptionalDouble.empty() : regulation;
+        behindStandby = behindStandby != null && behindStandby;
+    }
+
+    public Supply(Rectifier rectifier, boolean standby, OptionalDouble secondaryVolts, OptionalDouble capacitorVolts,
+                  OptionalDouble otherAmps, OptionalDouble mostAmps, OptionalDouble resistorWatts,
+                  OptionalDouble biasFeedOhms, OptionalDouble biasShuntOhms) {
+        this(rectifier, standby, secondaryVolts, capacitorVolts, otherAmps, mostAmps, resistorWatts, biasFeedOhms, biasShuntOhms, OptionalDouble.empty(), false);
+    }
 
     /**
      * What the plates stand at while nothing draws: the winding's peak at a mains ratio, V; empty where the winding's volts
@@ -34,11 +51,11 @@ public record Supply(Rectifier rectifier, boolean standby, OptionalDouble second
     /** The same with another current that is not the power tubes'. */
     public Supply withOther(double amps) {
         return new Supply(rectifier, standby, secondaryVolts, capacitorVolts, OptionalDouble.of(amps), mostAmps, resistorWatts, biasFeedOhms,
-                biasShuntOhms);
+                biasShuntOhms, regulation, behindStandby);
     }
 
     /** The same with another rectifier. */
     public Supply with(Rectifier other) {
-        return new Supply(other, standby, secondaryVolts, capacitorVolts, otherAmps, mostAmps, resistorWatts, biasFeedOhms, biasShuntOhms);
+        return new Supply(other, standby, secondaryVolts, capacitorVolts, otherAmps, mostAmps, resistorWatts, biasFeedOhms, biasShuntOhms, regulation, behindStandby);
     }
 }

@@ -22,7 +22,7 @@ import yellowrail.core.quantity.Estimate;
  * @param plusMinus half width of the difference at 95 %, A
  * @param unseen    why there are no sums; empty when there are
  */
-public record SideBalance(Channel channel, double push, double pull, double plusMinus, Optional<String> unseen) {
+public record SideBalance(Channel channel, double push, double pull, double plusMinus, Optional<BalanceFinding> unseen) {
 
     /** What an EI core tolerates, as a ratio of the mean; a toroid tolerates much less. */
     public static final double TOLERABLE = 0.10;
@@ -41,16 +41,16 @@ public record SideBalance(Channel channel, double push, double pull, double plus
         Optional<String> across = here.stream().map(TubeIdle::socket).map(Socket::testPoint).distinct()
                 .filter(point -> sheet.socketsAt(point).stream().map(Socket::side).distinct().count() > 1).findFirst();
         if (across.isPresent()) {
-            return unseen(channel, "%s reads push and pull together, so the balance between them cannot be seen.".formatted(across.get()));
+            return unseen(channel, new BalanceFinding.ReadTogether(across.get()));
         }
         if (here.stream().anyMatch(tube -> tube.figures().isEmpty())) {
-            return unseen(channel, "Waits for a reading of every tube.");
+            return unseen(channel, new BalanceFinding.WaitsForEveryTube());
         }
         double squares = here.stream().map(tube -> plate(tube).plusMinus()).mapToDouble(half -> half * half).sum();
         return new SideBalance(channel, sum(here, Side.PUSH), sum(here, Side.PULL), Math.sqrt(squares), Optional.empty());
     }
 
-    private static SideBalance unseen(Channel channel, String why) {
+    private static SideBalance unseen(Channel channel, BalanceFinding why) {
         return new SideBalance(channel, Double.NaN, Double.NaN, Double.NaN, Optional.of(why));
     }
 

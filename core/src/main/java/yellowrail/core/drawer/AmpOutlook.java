@@ -1,11 +1,10 @@
 package yellowrail.core.drawer;
 
 import java.util.Optional;
-import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.amp.Target;
+import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.idle.StageIdle;
-import yellowrail.core.reading.Moment;
+import yellowrail.core.timeline.Snapshot;
 
 /**
  * Where an amp would have new tubes idle, by what was read in it last.
@@ -17,18 +16,18 @@ import yellowrail.core.reading.Moment;
 public record AmpOutlook(double plate, double screen, double mean) {
 
     /** @return empty while a plate voltage or a current is not known */
-    public static Optional<AmpOutlook> of(StageIdle stage, Moment moment) {
-        AmpSheet sheet = stage.sheet();
-        LastRead read = LastRead.of(stage, Optional.of(moment));
-        if (read.plateVolts().isEmpty() || read.cathodeAmps().isEmpty()) {
+    public static Optional<AmpOutlook> of(StageIdle stage, Snapshot now) {
+        LastRead read = LastRead.of(stage, Optional.of(now));
+        Optional<Goal> goal = stage.weakest();
+        if (goal.isEmpty() || read.plateVolts().isEmpty() || read.cathodeAmps().isEmpty()) {
             return Optional.empty();
         }
         double plate = read.plateVolts().getAsDouble();
         double screen = read.screenVolts().orElse(plate);
-        Target target = sheet.target();
-        double mean = switch (target.school().basis()) {
-            case PERCENT -> target.aim() * stage.rating().plateWatts() / plate / (1 - stage.type().screenShare());
-            case MILLIAMPS -> target.aim();
+        double aim = goal.get().at(plate).aim();
+        double mean = switch (goal.get().window().school().basis()) {
+            case PERCENT -> aim * goal.get().rating().plateWatts() / plate / (1 - stage.mainType().orElseThrow().screenShare());
+            case MILLIAMPS -> aim;
             case TEST_POINT -> read.cathodeAmps().getAsDouble();
         };
         return Optional.of(new AmpOutlook(plate, Math.min(screen, plate), mean));

@@ -3,12 +3,12 @@ package yellowrail.core.idle;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Socket;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
@@ -21,6 +21,8 @@ final class Caveats {
     private static final Duration TOGETHER = Duration.ofMinutes(5);
     /** Mains off by more than this from the amp's reference makes a difference worth saying: 5 % of dissipation. */
     private static final double MAINS_MATTERS = 0.02;
+    /** One of several tubes on a test point may draw this much more than their average, as a ratio. */
+    static final double ONE_MORE = 0.10;
 
     private final AmpSheet sheet;
     private final TubeType type;
@@ -31,39 +33,37 @@ final class Caveats {
     }
 
     /** What the circumstances of the readings add. */
-    List<String> circumstances(Moment moment, Reading current, Reading plate) {
-        List<String> caveats = new ArrayList<>();
+    List<IdleFinding> circumstances(Moment moment, Reading current, Reading plate) {
+        List<IdleFinding> caveats = new ArrayList<>();
         Duration apart = Duration.between(current.takenAt(), plate.takenAt()).abs();
         if (apart.compareTo(TOGETHER) > 0) {
-            caveats.add("Current and plate voltage were read %d min apart; read them together.".formatted(apart.toMinutes()));
+            caveats.add(new IdleFinding.ReadApart(apart.toMinutes()));
         }
         moment.last(ReadingKind.MAINS).filter(mains -> Math.abs(mains.value() / sheet.mainsVolts() - 1) > MAINS_MATTERS)
-                .ifPresent(mains -> caveats.add("Mains read %s, the amp is set at %s: the figures belong to the mains as read.".formatted(
-                        Figures.volts(mains.value()), Figures.volts(sheet.mainsVolts()))));
-        if (sheet.screen().connection() == ScreenSense.Connection.TRIODE && sheet.screen().way() != ScreenSense.Way.NOT_DEDUCTED
-                && !type.isTriode()) {
-            caveats.add("Triode connection: the screen works at plate voltage and its watts come on top; not deducting it is the cautious figure.");
+                .ifPresent(mains -> caveats.add(new IdleFinding.OtherMains(mains.value(), sheet.mainsVolts())));
+        if (sheet.screen().connection() == ScreenSense.Connection.TRIODE && sheet.screen().way() != ScreenSense.Way.NOT_DEDUCTED && !type.isTriode()) {
+            caveats.add(new IdleFinding.TriodeScreens());
         }
         return caveats;
     }
 
-    /** What the way of reading cannot show. */
-    List<String> hidden(Socket socket) {
-        List<String> caveats = new ArrayList<>();
+    /** What the way of reading cannot show; for an average also what one tube of it may do. */
+    List<IdleFinding> hidden(Socket socket, Optional<Double> ratio, Optional<Double> edge) {
+        List<IdleFinding> caveats = new ArrayList<>();
         CurrentSense sense = sheet.current();
         int shared = sheet.socketsAt(socket.testPoint()).size();
-        boolean averageOnly = shared > 1;
-        if (averageOnly) {
-            caveats.add("An average of %d tubes at %s: it hides %s.".formatted(shared, socket.testPoint(),
-                    sense.method().hides().isBlank() ? "the mismatch between them" : sense.method().hides()));
+        if (shared > 1) {
+            ratio.map(average -> average * (1 + ONE_MORE)).ifPresent(more -> caveats.add(edge.isPresent() && more > edge.get()
+                    ? new IdleFinding.OneMayBeHot(more, edge.get()) : new IdleFinding.OneDrawsMore(more)));
+            caveats.add(new IdleFinding.Average(shared, socket.testPoint(), IdleFinding.hides(sense.method())));
         } else if (sense.method() == CurrentMethod.PANEL_METER) {
-            caveats.add("A panel meter hides its own error.");
+            caveats.add(new IdleFinding.PanelMeterHides());
         }
         if (sense.method() == CurrentMethod.SUPPLY_DROP && sense.otherAmps().isEmpty()) {
-            caveats.add("The supply current includes everything else it feeds: the tubes draw less than this figure.");
+            caveats.add(new IdleFinding.SupplyIncludesAll());
         }
         if (sense.method() == CurrentMethod.HALF_PRIMARY && sense.copperHot().isEmpty()) {
-            caveats.add("Copper rises 0.39 % per kelvin: a winding 25 K warmer than when measured means 8.9 % less current.");
+            caveats.add(new IdleFinding.CopperWarms());
         }
         return caveats;
     }

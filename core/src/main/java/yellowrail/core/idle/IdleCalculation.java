@@ -82,16 +82,13 @@ public final class IdleCalculation {
 
     private void check(double[] values) {
         if (!(throughTubes(values) > 0)) {
-            throw new ImpossibleReadingException(Slot.SENSE_READING, "the reading leaves no current through the tube (%s)"
-                    .formatted(Figures.milliamps(throughTubes(values))));
+            throw new ImpossibleReadingException(Slot.SENSE_READING, new IdleFinding.NoCurrentLeft(throughTubes(values)));
         }
         if (!(plateCurrent(values) > 0)) {
-            throw new ImpossibleReadingException(Slot.SCREEN_AMPS, "screen current (%s) is not less than cathode current (%s)"
-                    .formatted(Figures.milliamps(screenCurrent(values)), Figures.milliamps(cathodeCurrent(values))));
+            throw new ImpossibleReadingException(Slot.SCREEN_AMPS, new IdleFinding.ScreenNotLess(screenCurrent(values), cathodeCurrent(values)));
         }
         if (!(plateVolts(values) > 0)) {
-            throw new ImpossibleReadingException(Slot.PLATE_READING, "plate voltage to the cathode comes out as %s"
-                    .formatted(Figures.volts(plateVolts(values))));
+            throw new ImpossibleReadingException(Slot.PLATE_READING, new IdleFinding.NoPlateVoltsLeft(plateVolts(values)));
         }
     }
 
@@ -169,10 +166,10 @@ public final class IdleCalculation {
         CurrentSense sense = problem.sense();
         Unit shows = problem.senseIsVolts() ? (sense.shows() == Unit.MILLIVOLT ? Unit.MILLIVOLT : Unit.VOLT) : Unit.MILLIAMP;
         List<Input> list = new ArrayList<>();
-        list.add(new Input("Vread", "plate voltage as read", problem.plateReading(), problem.meter().ofVolts(problem.plateReading()),
+        list.add(new Input("Vread", "plate voltage as read", problem.plateReading(), problem.meter().ofVolts(problem.plateReading(), problem.plateDigit()),
                 Unit.VOLT, "read " + problem.plate().point().inWords() + " " + problem.plate().reference().inWords()));
         list.add(new Input(problem.senseIsVolts() ? "V" : "I", "reading at the test point", problem.senseReading(),
-                problem.meter().ofSense(problem.senseReading()), shows, sense.method().inWords()));
+                problem.meter().ofSense(problem.senseReading(), problem.senseDigit()), shows, sense.method().inWords()));
         list.add(problem.senseIsVolts()
                 ? new Input("R", "resistance at the test point", sense.ohms().getAsDouble(), sense.tolerance() * sense.ohms().getAsDouble(),
                 Unit.OHM, "tolerance " + Figures.percent(sense.tolerance()))

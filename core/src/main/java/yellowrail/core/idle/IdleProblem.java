@@ -23,11 +23,20 @@ import yellowrail.core.amp.ScreenSense;
  * @param screenAmpsPlusMinus  its 95 % half width, A
  * @param screenVolts          screen voltage to the same reference as the plate's, V; empty when not read
  * @param meter                the meter's accuracy
+ * @param plateDigit           last digit of the plate reading as typed, V; 0 where it was not
+ * @param senseDigit           the same of the reading at the test point, SI
  */
 public record IdleProblem(CurrentSense sense, double senseReading, boolean senseIsVolts, int sharedBy, PlateSense plate,
                           double plateReading, int tubesOnHalfPrimary, OptionalDouble cathodeVolts, ScreenSense.Way way,
                           double screenShare, OptionalDouble screenAmps, double screenAmpsPlusMinus,
-                          OptionalDouble screenVolts, MeterAccuracy meter) {
+                          OptionalDouble screenVolts, MeterAccuracy meter, double plateDigit, double senseDigit) {
+
+    public IdleProblem(CurrentSense sense, double senseReading, boolean senseIsVolts, int sharedBy, PlateSense plate, double plateReading, int tubesOnHalfPrimary,
+                       OptionalDouble cathodeVolts, ScreenSense.Way way, double screenShare, OptionalDouble screenAmps, double screenAmpsPlusMinus,
+                       OptionalDouble screenVolts, MeterAccuracy meter) {
+        this(sense, senseReading, senseIsVolts, sharedBy, plate, plateReading, tubesOnHalfPrimary, cathodeVolts, way, screenShare, screenAmps, screenAmpsPlusMinus,
+                screenVolts, meter, 0, 0);
+    }
 
     public IdleProblem {
         if (sharedBy < 1) {

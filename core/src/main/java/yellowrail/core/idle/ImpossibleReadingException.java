@@ -1,13 +1,19 @@
 package yellowrail.core.idle;
 
-/** Readings that each can stand but contradict one another; the message says which and how. */
+/** Readings that each can stand but contradict one another; the finding says which and how. */
 public class ImpossibleReadingException extends IllegalArgumentException {
 
     private final Slot slot;
+    private final transient IdleFinding finding;
 
-    public ImpossibleReadingException(Slot slot, String message) {
-        super(message);
+    public ImpossibleReadingException(Slot slot, IdleFinding finding) {
+        super(finding.code() + ": " + finding);
         this.slot = slot;
+        this.finding = finding;
+    }
+
+    public IdleFinding finding() {
+        return finding;
     }
 
     /** The number that is most likely wrong. */

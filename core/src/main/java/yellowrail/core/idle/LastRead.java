@@ -9,6 +9,7 @@ import yellowrail.core.amp.Socket;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.timeline.Snapshot;
 
 /**
  * What an amp was read as last, the mean of its tubes; SI, to the cathode; empty where it was not read.
@@ -19,26 +20,43 @@ import yellowrail.core.reading.ReadingKind;
  * @param plateAmps    of one tube, A
  * @param cathodeVolts cathodes to ground, V; 0 where nothing was read
  * @param biasVolts    grid to cathode, V, negative: as read, with cathode bias from the cathodes
+ * @param unusableScreen a screen voltage that was read and cannot be one, V
  */
-public record LastRead(OptionalDouble plateVolts, OptionalDouble screenVolts, OptionalDouble cathodeAmps, OptionalDouble plateAmps, double cathodeVolts, OptionalDouble biasVolts) {
+public record LastRead(OptionalDouble plateVolts, OptionalDouble screenVolts, OptionalDouble cathodeAmps, OptionalDouble plateAmps, double cathodeVolts, OptionalDouble biasVolts,
+                       OptionalDouble unusableScreen) {
 
-    /** @param moment what was read; empty where nothing was */
-    public static LastRead of(StageIdle stage, Optional<Moment> moment) {
+    /** Screens stand between these, V; a reading outside was kept against all sense and is not used. */
+    private static final double LEAST_SCREEN = 30;
+    private static final double MOST_SCREEN = 2000;
+
+    /** @param now what is on the bench; empty where nothing was ever read */
+    public static LastRead of(StageIdle stage, Optional<Snapshot> now) {
         AmpSheet sheet = stage.sheet();
-        List<IdleFigures> figures = moment.map(stage::at).orElse(List.of()).stream().map(TubeIdle::figures).flatMap(Optional::stream).toList();
+        Optional<Moment> moment = now.map(Snapshot::moment);
+        List<IdleFigures> figures = now.map(stage::at).orElse(List.of()).stream().map(TubeIdle::figures).flatMap(Optional::stream).toList();
         OptionalDouble plate = figures.stream().mapToDouble(tube -> tube.plateVolts().value()).average();
         double lift = figures.stream().mapToDouble(IdleFigures::cathodeVolts).average().orElse(0);
-        return new LastRead(plate, screen(sheet, moment, plate, lift), figures.stream().mapToDouble(tube -> tube.cathode().value()).average(),
-                figures.stream().mapToDouble(tube -> tube.plateCurrent().value()).average(), lift, bias(sheet, moment, lift, figures.isEmpty()));
+        Optional<Reading> screen = moment.flatMap(at -> at.last(ReadingKind.SCREEN_VOLTS, labels(sheet)));
+        return new LastRead(plate, screen(sheet, screen, plate, lift), figures.stream().mapToDouble(tube -> tube.cathode().value()).average(),
+                figures.stream().mapToDouble(tube -> tube.plateCurrent().value()).average(), lift, bias(sheet, moment, lift, figures.isEmpty()),
+                screen.filter(reading -> !isScreen(reading)).map(reading -> OptionalDouble.of(reading.value())).orElse(OptionalDouble.empty()));
     }
 
-    private static OptionalDouble screen(AmpSheet sheet, Optional<Moment> moment, OptionalDouble plate, double lift) {
+    /** Whether a screen can stand at what was read. */
+    static boolean isScreen(Reading reading) {
+        return reading.value() > LEAST_SCREEN && reading.value() < MOST_SCREEN;
+    }
+
+    private static String[] labels(AmpSheet sheet) {
+        return sheet.sockets().stream().map(Socket::label).toArray(String[]::new);
+    }
+
+    private static OptionalDouble screen(AmpSheet sheet, Optional<Reading> screen, OptionalDouble plate, double lift) {
         if (sheet.screen().connection() == ScreenSense.Connection.TRIODE) {
             return plate;
         }
-        Optional<Reading> read = moment.flatMap(at -> at.last(ReadingKind.SCREEN_VOLTS, sheet.sockets().stream().map(Socket::label).toArray(String[]::new)));
-        return read.map(reading -> OptionalDouble.of(reading.value() - lift))
-                .orElseGet(() -> sheet.fittings().screenVolts().isPresent() ? OptionalDouble.of(sheet.fittings().screenVolts().getAsDouble() - lift) : OptionalDouble.empty());
+        OptionalDouble toGround = screen.filter(LastRead::isScreen).map(reading -> OptionalDouble.of(reading.value())).orElse(sheet.fittings().screenVolts());
+        return toGround.isPresent() && toGround.getAsDouble() - lift > LEAST_SCREEN ? OptionalDouble.of(toGround.getAsDouble() - lift) : OptionalDouble.empty();
     }
 
     private static OptionalDouble bias(AmpSheet sheet, Optional<Moment> moment, double lift, boolean unread) {

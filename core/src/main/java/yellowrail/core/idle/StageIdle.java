@@ -1,181 +1,269 @@
 package yellowrail.core.idle;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import yellowrail.core.amp.Accepted;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
-import yellowrail.core.amp.CurrentSense;
-import yellowrail.core.amp.MeterAccuracy;
 import yellowrail.core.amp.PlateSense;
+import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Socket;
-import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.timeline.Freshness;
+import yellowrail.core.timeline.Occupant;
+import yellowrail.core.timeline.Setting;
+import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.tube.Rating;
+import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 
 /**
- * The idle of every tube of an output stage at a moment of the log: picks the readings that count for each socket,
- * says what is missing, computes and judges.
+ * The idle of every tube of an output stage: picks the readings that count for each socket, says what is missing, computes,
+ * and judges each socket by the tube in it.
  */
 public final class StageIdle {
 
     private final AmpSheet sheet;
-    private final TubeType type;
-    private final Rating rating;
-    private final Judge judge;
+    private final List<Occupant> occupants;
+    private final List<Optional<Goal>> goals;
 
     /**
-     * @param sheet the amp
-     * @param type  the tube type in its sockets
+     * @param sheet     the amp
+     * @param occupants the tubes in its sockets, in the order of the sheet
      */
-    public StageIdle(AmpSheet sheet, TubeType type) {
+    public StageIdle(AmpSheet sheet, List<Occupant> occupants) {
         this.sheet = sheet;
-        this.type = type;
-        this.rating = sheet.rating(type);
-        this.judge = new Judge(rating, sheet.target());
+        this.occupants = List.copyOf(occupants);
+        this.goals = occupants.stream().map(each -> each.rating().map(rating -> new Goal(sheet, rating, isOfTheSheet(each)))).toList();
+    }
+
+    /** The stage as a sheet alone tells it. */
+    public static StageIdle of(AmpSheet sheet, TubeCatalogue catalogue) {
+        Optional<TubeType> type = catalogue.find(sheet.tubeType());
+        return new StageIdle(sheet, sheet.sockets().stream().map(socket -> new Occupant(socket, sheet.tubeType(), type, type.map(sheet::rating), false, false)).toList());
+    }
+
+    public static StageIdle of(Snapshot now) {
+        return new StageIdle(now.sheet(), now.occupants());
+    }
+
+    private boolean isOfTheSheet(Occupant occupant) {
+        return occupant.type().map(sheet::isOf).orElse(false);
     }
 
     public AmpSheet sheet() {
         return sheet;
     }
 
-    public TubeType type() {
-        return type;
+    public List<Occupant> occupants() {
+        return occupants;
     }
 
-    public Rating rating() {
-        return rating;
+    /** Where the tube in a socket should idle; empty where its type is not known. */
+    public Optional<Goal> goal(int socket) {
+        return goals.get(socket);
     }
 
-    /** Every socket's idle, in the order of the sheet. */
+    public Optional<TubeType> type(int socket) {
+        return occupants.get(socket).type();
+    }
+
+    /** The goal of the tube that stands the least; empty where no type is known. */
+    public Optional<Goal> weakest() {
+        return goals.stream().flatMap(Optional::stream).min(Comparator.comparingDouble(goal -> goal.rating().plateWatts() * goal.mostRatio()));
+    }
+
+    public Optional<Rating> weakestRating() {
+        return weakest().map(Goal::rating);
+    }
+
+    /** The type of the tubes where they are all of one; else of the first that is known. */
+    public Optional<TubeType> mainType() {
+        return occupants.stream().flatMap(each -> each.type().stream()).findFirst();
+    }
+
+    public boolean isOfOneType() {
+        return occupants.stream().map(Occupant::name).distinct().count() == 1 && occupants.stream().allMatch(each -> each.type().isPresent());
+    }
+
+    /** Every socket's idle as it stands now, with what has been overtaken since it was read. */
+    public List<TubeIdle> at(Snapshot now) {
+        return at(now.moment()).stream().map(tube -> judged(tube, now)).toList();
+    }
+
+    private TubeIdle judged(TubeIdle tube, Snapshot now) {
+        String point = tube.socket().testPoint();
+        if (tube.figures().isEmpty()) {
+            List<IdleFinding> reasons = new ArrayList<>();
+            if (tube.current().isEmpty()) {
+                now.gone(point).ifPresent(why -> reasons.add(new IdleFinding.ReadAgain(point, why)));
+            }
+            if (tube.plate().isEmpty()) {
+                now.gonePlates().ifPresent(why -> reasons.add(new IdleFinding.ReadAgain(Setting.PLATES, why)));
+            }
+            reasons.addAll(tube.judgement().notes());
+            boolean gone = !reasons.equals(tube.judgement().notes());
+            return tube.with(gone ? new Freshness(Freshness.Kind.OTHER_HARDWARE, now.gone(point).or(now::gonePlates)) : Freshness.FRESH, tube.judgement().with(reasons));
+        }
+        Freshness current = tube.current().map(now::freshness).orElse(Freshness.FRESH);
+        Freshness plate = tube.plate().map(now::freshness).orElse(Freshness.FRESH);
+        Freshness worse = current.worse(plate);
+        if (worse.isFresh()) {
+            return tube;
+        }
+        List<IdleFinding> notes = new ArrayList<>();
+        current.why().ifPresent(why -> notes.add(new IdleFinding.Stale(point, why)));
+        if (current.isFresh()) {
+            plate.why().ifPresent(why -> notes.add(new IdleFinding.Stale(Setting.PLATES, why)));
+        }
+        notes.addAll(tube.judgement().notes());
+        return tube.with(worse, tube.judgement().with(notes));
+    }
+
+    /** Every socket's idle by the readings that count at a moment, in the order of the sheet. */
     public List<TubeIdle> at(Moment moment) {
-        return sheet.sockets().stream().map(socket -> tube(socket, moment)).toList();
+        return IntStream.range(0, occupants.size()).mapToObj(i -> tube(i, moment)).toList();
     }
 
     /** Every socket's idle as plain numbers, in the order of the sheet; none for a tube that would not be judged. */
     public List<Optional<TubeValues>> valuesAt(Moment moment) {
-        return sheet.sockets().stream().map(socket -> values(socket, moment)).toList();
+        WarmUp warmUp = new WarmUp(moment, sheet.settleMinutes());
+        return IntStream.range(0, occupants.size()).mapToObj(i -> values(i, moment, warmUp)).toList();
     }
 
-    private Optional<TubeValues> values(Socket socket, Moment moment) {
-        Optional<Reading> current = moment.at(senseKind(), socket.testPoint());
+    private Optional<TubeValues> values(int at, Moment moment, WarmUp warmUp) {
+        Socket socket = occupants.get(at).socket();
+        Optional<Reading> current = moment.current(socket.testPoint());
         Optional<Reading> plate = moment.last(ReadingKind.PLATE, socket.label(), socket.testPoint());
-        if (!missing(socket, moment, current, plate).isEmpty()) {
-            return Optional.empty();
-        }
-        WarmUp warmUp = new WarmUp(moment, sheet.settleMinutes());
-        if (warmUp.refusal(current.get()).or(() -> warmUp.refusal(plate.get())).isPresent()) {
+        if (current.isEmpty() || plate.isEmpty() || !missing(at, moment, current, plate).isEmpty()
+                || warmUp.refusal(current.get()).or(() -> warmUp.refusal(plate.get())).isPresent()) {
             return Optional.empty();
         }
         try {
-            return Optional.of(new TubeValues(socket, new IdleCalculation(problem(socket, moment, current.get(), plate.get())).values(),
-                    current.get(), plate.get()));
+            return Optional.of(new TubeValues(socket, new IdleCalculation(problem(at, moment, current.get(), plate.get())).values(), current.get(), plate.get(), false));
         } catch (ImpossibleReadingException e) {
             return Optional.empty();
         }
     }
 
-    private TubeIdle tube(Socket socket, Moment moment) {
-        Optional<Reading> current = moment.at(senseKind(), socket.testPoint());
+    private TubeIdle tube(int at, Moment moment) {
+        Occupant occupant = occupants.get(at);
+        Socket socket = occupant.socket();
+        Optional<Reading> current = moment.current(socket.testPoint());
         Optional<Reading> plate = moment.last(ReadingKind.PLATE, socket.label(), socket.testPoint());
         Optional<Reading> bias = moment.last(ReadingKind.BIAS, socket.label(), socket.testPoint());
-        List<String> missing = missing(socket, moment, current, plate);
+        List<IdleFinding> missing = missing(at, moment, current, plate);
         if (!missing.isEmpty()) {
-            return new TubeIdle(socket, Optional.empty(), Judgement.notJudged(missing), current, plate, bias);
+            return new TubeIdle(occupant, Optional.empty(), Judgement.notJudged(missing), current, plate, bias, Freshness.FRESH);
         }
         try {
-            IdleFigures figures = new IdleCalculation(problem(socket, moment, current.get(), plate.get())).compute();
-            return new TubeIdle(socket, Optional.of(figures), judgement(socket, moment, figures, current.get(), plate.get()),
-                    current, plate, bias);
+            IdleFigures figures = new IdleCalculation(problem(at, moment, current.get(), plate.get())).compute();
+            return new TubeIdle(occupant, Optional.of(figures), judgement(at, moment, figures, current.get(), plate.get()), current, plate, bias, Freshness.FRESH);
         } catch (ImpossibleReadingException e) {
-            return new TubeIdle(socket, Optional.empty(), Judgement.notJudged(List.of("The readings contradict one another: "
-                    + e.getMessage() + ".")), current, plate, bias);
+            return new TubeIdle(occupant, Optional.empty(), Judgement.notJudged(List.of(new IdleFinding.Contradiction(e.finding()))), current, plate, bias, Freshness.FRESH);
         }
     }
 
-    private Judgement judgement(Socket socket, Moment moment, IdleFigures figures, Reading current, Reading plate) {
+    private Judgement judgement(int at, Moment moment, IdleFigures figures, Reading current, Reading plate) {
         WarmUp warmUp = new WarmUp(moment, sheet.settleMinutes());
-        Optional<String> refusal = warmUp.refusal(current).or(() -> warmUp.refusal(plate));
+        Optional<IdleFinding> refusal = warmUp.refusal(current).or(() -> warmUp.refusal(plate));
         if (refusal.isPresent()) {
             return Judgement.notJudged(List.of(refusal.get()));
         }
-        Judgement judged = judge.judge(figures, warmUp.isEarly(current) || warmUp.isEarly(plate));
-        Caveats caveats = new Caveats(sheet, type);
-        List<String> notes = new ArrayList<>(caveats.hidden(socket));
-        notes.addAll(judged.notes());
+        Goal goal = goals.get(at).orElseThrow();
+        Socket socket = occupants.get(at).socket();
+        Judgement judged = new Judge(goal, accepted(at)).judge(figures, warmUp.isEarly(current) || warmUp.isEarly(plate));
+        Caveats caveats = new Caveats(sheet, type(at).orElseThrow());
+        boolean byShare = goal.window().school().basis() == School.Basis.PERCENT;
+        List<IdleFinding> notes = new ArrayList<>(judged.limits().findings());
+        notes.addAll(caveats.hidden(socket, Optional.of(judged.ratio()), judged.verdict() == Verdict.IN_WINDOW
+                ? Optional.of(byShare ? goal.window().high() : 1.0) : Optional.empty()));
+        judged.notes().stream().filter(note -> !notes.contains(note)).forEach(notes::add);
+        screenUnusable(socket, moment).ifPresent(notes::add);
+        bias(socket, moment).ifPresent(notes::add);
         warmUp.note(current, plate).ifPresent(notes::add);
         notes.addAll(caveats.circumstances(moment, current, plate));
-        return new Judgement(judged.verdict(), judged.early(), judged.ratio(), notes);
+        return judged.with(notes);
     }
 
-    private List<String> missing(Socket socket, Moment moment, Optional<Reading> current, Optional<Reading> plate) {
-        List<String> missing = new ArrayList<>();
+    /** What the sheet takes on is taken on for its own type. */
+    private Accepted accepted(int at) {
+        return isOfTheSheet(occupants.get(at)) ? sheet.accepted() : Accepted.NONE;
+    }
+
+    private List<IdleFinding> missing(int at, Moment moment, Optional<Reading> current, Optional<Reading> plate) {
+        Occupant occupant = occupants.get(at);
+        Socket socket = occupant.socket();
+        List<IdleFinding> missing = new ArrayList<>();
+        if (occupant.type().isEmpty()) {
+            missing.add(new IdleFinding.UnknownType(socket.label(), occupant.name()));
+        }
         if (current.isEmpty()) {
-            missing.add("No current read at %s yet: type %s and what the meter shows in %s.".formatted(
-                    socket.testPoint(), socket.testPoint(), sheet.current().shows()));
-        } else if (senseKind() == ReadingKind.SENSE_VOLTS && ohms(socket, moment).isEmpty()) {
-            missing.add("The resistance at %s is not known: put it on the amp sheet.".formatted(socket.testPoint()));
+            missing.add(new IdleFinding.NoCurrent(socket.testPoint(), sheet.current().shows()));
+        } else if (current.get().kind() == ReadingKind.SENSE_VOLTS && ResistorInUse.with(sheet, moment.last(ReadingKind.RESISTOR_COLD, socket.testPoint(), socket.label())).ohms().isEmpty()) {
+            missing.add(new IdleFinding.NoOhms(socket.testPoint()));
         }
         if (plate.isEmpty()) {
-            boolean unloaded = moment.last(ReadingKind.PLATE_UNLOADED, socket.label()).isPresent();
-            missing.add(unloaded
-                    ? "The plate voltage was taken unloaded, with the tubes pulled. Read it again with the tubes conducting: type plate and the volts."
-                    : "No plate voltage read yet: type plate and the volts.");
+            missing.add(moment.last(ReadingKind.PLATE_UNLOADED, socket.label()).isPresent() ? new IdleFinding.PlatesUnloaded() : new IdleFinding.NoPlates());
         }
-        if (needsCathodeVolts() && cathodeVolts(socket, moment).isEmpty()) {
-            missing.add("Plate voltage is read to ground and the cathode stands above it: read the cathode, type vk and the volts.");
+        if (needsCathodeVolts(current) && cathodeVolts(socket, moment).isEmpty()) {
+            missing.add(new IdleFinding.NoCathodeVolts());
         }
-        if (sheet.plate().point() == PlateSense.Point.B_PLUS && sheet.plate().halfPrimaryOhms().isEmpty()
-                && sheet.current().method() != CurrentMethod.HALF_PRIMARY) {
-            missing.add("Plate voltage is read at B+, and the half-primary resistance is not on the amp sheet.");
+        if (sheet.plate().point() == PlateSense.Point.B_PLUS && sheet.plate().halfPrimaryOhms().isEmpty() && sheet.current().method() != CurrentMethod.HALF_PRIMARY) {
+            missing.add(new IdleFinding.NoHalfPrimary());
         }
         if (sheet.screen().way() == ScreenSense.Way.MEASURED && screenAmps(socket, moment).isEmpty()) {
-            missing.add("Screen current is to be measured and has not been: type %s ig2 and the milliamps.".formatted(socket.label()));
+            missing.add(new IdleFinding.NoScreenCurrent(socket.label()));
         }
         return missing;
     }
 
-    /** With cathode bias the cathode stands well above ground; only the cathode resistor itself tells by how much. */
-    private boolean needsCathodeVolts() {
-        return sheet.bias().isCathode() && sheet.current().method() != CurrentMethod.CATHODE_RESISTOR
-                && sheet.plate().reference() == PlateSense.Reference.GROUND;
+    /** With cathode bias the cathode stands well above ground; only the volts across its resistor tell by how much. */
+    private boolean needsCathodeVolts(Optional<Reading> current) {
+        boolean told = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR && current.map(reading -> reading.kind() == ReadingKind.SENSE_VOLTS).orElse(true);
+        return sheet.bias().isCathode() && !told && sheet.plate().reference() == PlateSense.Reference.GROUND;
     }
 
-    private IdleProblem problem(Socket socket, Moment moment, Reading current, Reading plate) {
-        Optional<ScreenReading> measured = sheet.screen().way() == ScreenSense.Way.MEASURED
-                ? screenAmps(socket, moment) : Optional.empty();
-        OptionalDouble screenVolts = value(moment.last(ReadingKind.SCREEN_VOLTS, socket.label(), socket.testPoint()));
-        if (sheet.screen().connection() == ScreenSense.Connection.TRIODE && screenVolts.isEmpty()) {
-            screenVolts = OptionalDouble.of(plate.value());
-        }
-        return new IdleProblem(sense(socket, moment), current.value(), senseKind() == ReadingKind.SENSE_VOLTS,
+    private IdleProblem problem(int at, Moment moment, Reading current, Reading plate) {
+        Socket socket = occupants.get(at).socket();
+        boolean volts = current.kind() == ReadingKind.SENSE_VOLTS;
+        Optional<ScreenReading> measured = sheet.screen().way() == ScreenSense.Way.MEASURED ? screenAmps(socket, moment) : Optional.empty();
+        boolean read = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR && volts;
+        return new IdleProblem(ResistorInUse.with(sheet, moment.last(ReadingKind.RESISTOR_COLD, socket.testPoint(), socket.label())), current.value(), volts,
                 sheet.socketsAt(socket.testPoint()).size(), sheet.plate(), plate.value(), sheet.tubesBeside(socket),
-                sheet.current().method() == CurrentMethod.CATHODE_RESISTOR ? OptionalDouble.empty() : cathodeVolts(socket, moment),
-                sheet.screen().way(), type.screenShare(),
+                read ? OptionalDouble.empty() : cathodeVolts(socket, moment),
+                sheet.screen().way(), type(at).orElseThrow().screenShare(),
                 measured.map(screen -> OptionalDouble.of(screen.amps())).orElse(OptionalDouble.empty()), measured.map(ScreenReading::plusMinus).orElse(0.0),
-                screenVolts, sheet.meter());
+                screenVolts(socket, moment, plate), sheet.meter(), plate.entry().lastDigit(), current.entry().lastDigit());
     }
 
-    private ReadingKind senseKind() {
-        return sheet.current().shows().dimension() == Unit.Dimension.VOLTAGE ? ReadingKind.SENSE_VOLTS : ReadingKind.SENSE_AMPS;
+    /** As read; ultralinear and triode-connected screens idle at the plate's voltage. */
+    private OptionalDouble screenVolts(Socket socket, Moment moment, Reading plate) {
+        OptionalDouble read = value(moment.last(ReadingKind.SCREEN_VOLTS, socket.label(), socket.testPoint()).filter(LastRead::isScreen));
+        return read.isEmpty() && sheet.screen().connection() != ScreenSense.Connection.PENTODE ? OptionalDouble.of(plate.value()) : read;
     }
 
-    /** The sheet's resistance, or the one measured with the power off, which is as good as the meter. */
-    private CurrentSense sense(Socket socket, Moment moment) {
-        CurrentSense onSheet = sheet.current();
-        return moment.last(ReadingKind.RESISTOR_COLD, socket.testPoint(), socket.label())
-                .map(measured -> new CurrentSense(onSheet.method(), OptionalDouble.of(measured.value()), sheet.meter().ofReading(),
-                        onSheet.shows(), onSheet.copperCold(), onSheet.copperHot(), onSheet.otherAmps()))
-                .orElse(onSheet);
+    private static Optional<IdleFinding> screenUnusable(Socket socket, Moment moment) {
+        return moment.last(ReadingKind.SCREEN_VOLTS, socket.label(), socket.testPoint()).filter(reading -> !LastRead.isScreen(reading))
+                .map(reading -> new IdleFinding.ScreenUnusable(reading.value()));
     }
 
-    private OptionalDouble ohms(Socket socket, Moment moment) {
-        return sense(socket, moment).ohms();
+    private Optional<IdleFinding> bias(Socket socket, Moment moment) {
+        Optional<Reading> atTheGrid = moment.at(ReadingKind.BIAS, socket.label());
+        if (atTheGrid.isEmpty() || sheet.bias().isCathode()) {
+            return Optional.empty();
+        }
+        OptionalDouble leak = sheet.fittings().gridLeakOhms();
+        return Optional.of(leak.isPresent() ? new IdleFinding.BiasReadsLow(atTheGrid.get().value(), GridRead.behind(atTheGrid.get().value(), leak.getAsDouble()), leak.getAsDouble())
+                : new IdleFinding.BiasMayReadLow());
     }
 
     private static OptionalDouble cathodeVolts(Socket socket, Moment moment) {
@@ -187,15 +275,17 @@ public final class StageIdle {
     }
 
     private Optional<ScreenReading> screenAmps(Socket socket, Moment moment) {
-        MeterAccuracy meter = sheet.meter();
+        var meter = sheet.meter();
         Optional<Reading> direct = moment.last(ReadingKind.SCREEN_AMPS, socket.label());
-        Optional<Reading> drop = sheet.screen().stopperOhms().isEmpty() ? Optional.empty()
-                : moment.last(ReadingKind.SCREEN_DROP, socket.label());
-        if (drop.isPresent() && (direct.isEmpty() || direct.get().id() < drop.get().id())) {
-            double amps = drop.get().value() / sheet.screen().stopperOhms().getAsDouble();
-            return Optional.of(new ScreenReading(amps, amps * Math.hypot(ScreenSense.STOPPER_TOLERANCE, meter.ofReading())));
-        }
-        return direct.map(reading -> new ScreenReading(reading.value(), reading.value() * meter.ofReading() + meter.digits() * 1e-4));
+        Optional<Reading> drop = sheet.screen().stopperOhms().isEmpty() ? Optional.empty() : moment.last(ReadingKind.SCREEN_DROP, socket.label());
+        Optional<Reading> newest = Stream.concat(direct.stream(), drop.stream()).max(Comparator.comparingLong(Reading::id));
+        return newest.map(reading -> {
+            if (reading.kind() == ReadingKind.SCREEN_AMPS) {
+                return new ScreenReading(reading.value(), reading.value() * meter.ofReading() + meter.digits() * 1e-4);
+            }
+            double amps = reading.value() / sheet.screen().stopperOhms().getAsDouble();
+            return new ScreenReading(amps, Math.abs(amps) * Math.hypot(ScreenSense.STOPPER_TOLERANCE, meter.ofReading()));
+        });
     }
 
     private static OptionalDouble value(Optional<Reading> reading) {

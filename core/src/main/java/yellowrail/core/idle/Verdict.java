@@ -3,7 +3,7 @@ package yellowrail.core.idle;
 /** How a tube's idle stands. */
 public enum Verdict {
 
-    COLD("cold"), IN_WINDOW("in window"), HOT("hot"), OVER_RATING("over rating"), NOT_JUDGED("not judged");
+    COLD("cold"), IN_WINDOW("in window"), HOT("hot"), OVER_BY_CHOICE("over rating by choice"), OVER_RATING("over rating"), NOT_JUDGED("not judged");
 
     private final String inWords;
 

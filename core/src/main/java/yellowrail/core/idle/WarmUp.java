@@ -34,34 +34,41 @@ public final class WarmUp {
         return on.isPresent() && (off.isEmpty() || isOnSince(off.get()));
     }
 
-    /** The warm-up clock, in words. */
-    public String inWords(Instant now) {
-        if (off.isPresent() && !isOnSince(off.get())) {
-            return "Switched off.";
+    /** Whether the amp is off by the log; where nobody said, it is neither. */
+    public boolean isOff() {
+        return off.isPresent() && !isOnSince(off.get());
+    }
+
+    /** When it was last switched on, by the log. */
+    public Optional<Instant> lastOn() {
+        return on.map(Reading::takenAt);
+    }
+
+    /** The warm-up clock. */
+    public IdleFinding clock(Instant now) {
+        if (isOff()) {
+            return new IdleFinding.SwitchedOff(Math.max(0, Duration.between(off.orElseThrow().takenAt(), now).toMinutes()));
         }
         if (on.isEmpty()) {
-            return "Warm-up not known: type on when you switch on.";
+            return new IdleFinding.ClockNotKnown();
         }
         Duration age = Duration.between(on.get().takenAt(), now);
         if (age.compareTo(FORGOTTEN) > 0) {
-            return "On for %d h by the log: type off, or on when you switch on again.".formatted(age.toHours());
+            return new IdleFinding.OnForHours(age.toHours());
         }
         if (age.compareTo(CONDUCTS) < 0) {
-            return "On for %d s: tubes take about %d s to conduct.".formatted(Math.max(0, age.toSeconds()), CONDUCTS.toSeconds());
+            return new IdleFinding.NotYetConducting(Math.max(0, age.toSeconds()), CONDUCTS.toSeconds());
         }
-        return age.compareTo(settles) >= 0 ? "Warm: on for %d min.".formatted(age.toMinutes())
-                : "Warming up: on for %d min of %d.".formatted(age.toMinutes(), settles.toMinutes());
+        return age.compareTo(settles) >= 0 ? new IdleFinding.Warm(age.toMinutes()) : new IdleFinding.WarmingUp(age.toMinutes(), settles.toMinutes());
     }
 
     /** Why this reading cannot be judged, if so. */
-    Optional<String> refusal(Reading reading) {
+    Optional<IdleFinding> refusal(Reading reading) {
         if (off.isPresent() && off.get().id() < reading.id() && !isOnSince(off.get())) {
-            return Optional.of("The amp was logged as switched off before the %s was read. Type on when it is on again."
-                    .formatted(reading.entry().kind().inWords()));
+            return Optional.of(new IdleFinding.ReadAfterOff(reading.kind()));
         }
-        return age(reading).filter(age -> age.compareTo(CONDUCTS) < 0).map(age ->
-                "The warm-up is too short: the %s was read %d s after switching on, and tubes take about %d s to conduct."
-                        .formatted(reading.entry().kind().inWords(), age.toSeconds(), CONDUCTS.toSeconds()));
+        return age(reading).filter(age -> age.compareTo(CONDUCTS) < 0)
+                .map(age -> new IdleFinding.WarmUpTooShort(reading.kind(), age.toSeconds(), CONDUCTS.toSeconds()));
     }
 
     private boolean isOnSince(Reading switchedOff) {
@@ -72,18 +79,17 @@ public final class WarmUp {
         return age(reading).map(age -> age.compareTo(settles) < 0).orElse(false);
     }
 
-    Optional<String> note(Reading current, Reading plate) {
+    Optional<IdleFinding> note(Reading current, Reading plate) {
         if (on.isEmpty()) {
-            return Optional.of("Warm-up not known: type on when the tubes are switched on, or on 20 if that was twenty minutes ago.");
+            return Optional.of(new IdleFinding.WarmUpNotKnown());
         }
-        return Stream.of(current, plate).filter(this::isEarly).findFirst().map(reading ->
-                "Early: %s was read %d min after switching on; it settles in about %d min. Read again then."
-                        .formatted(reading.entry().kind().inWords(), age(reading).orElseThrow().toMinutes(), settles.toMinutes()));
+        return Stream.of(current, plate).filter(this::isEarly).findFirst()
+                .map(reading -> new IdleFinding.Early(reading.kind(), age(reading).orElseThrow().toMinutes(), settles.toMinutes()));
     }
 
     /** Time since the switch; a reading from before the last switching on belongs to an earlier warm-up, not judged here. */
     private Optional<Duration> age(Reading reading) {
-        Instant taken = reading.takenAt();
-        return on.map(switched -> Duration.between(switched.takenAt(), taken)).filter(age -> !age.isNegative());
+        return on.filter(switched -> switched.id() < reading.id() || !switched.takenAt().isAfter(reading.takenAt()))
+                .map(switched -> Duration.between(switched.takenAt(), reading.takenAt())).filter(age -> !age.isNegative());
     }
 }

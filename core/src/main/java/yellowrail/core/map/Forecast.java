@@ -27,6 +27,7 @@ public record Forecast(List<Point> line, List<Point> landings) {
         if (move.landing().isEmpty()) {
             return NONE;
         }
+        boolean drawn = move.line().refused().isEmpty();
         Landing landing = move.landing().get();
         Landing.Tube middle = landing.tubes().get(0);
         int tubes = landing.tubes().size();
@@ -43,6 +44,6 @@ public record Forecast(List<Point> line, List<Point> landings) {
                 landings.add(new Point(tube.plateVolts(), tube.plateAmps()));
             }
         }
-        return new Forecast(line, landings);
+        return new Forecast(drawn ? line : List.of(), landings);
     }
 }

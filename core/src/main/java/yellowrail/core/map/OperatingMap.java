@@ -8,10 +8,11 @@ import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.ScreenSense;
-import yellowrail.core.amp.Target;
+import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.move.Landing;
 import yellowrail.core.move.NextMove;
+import yellowrail.core.tube.TubeType;
 
 /**
  * The operating map of a stage, in volts and amps.
@@ -22,7 +23,7 @@ import yellowrail.core.move.NextMove;
  * @param rating    the dissipation limit, left to right
  * @param low       the window's cold edge
  * @param aim       where to land
- * @param high      the window's hot edge, never above the rating
+ * @param high      the window's hot edge, never above the rating, but where it was chosen so
  * @param tracks    the tubes' paths
  * @param forecast  the supply line and where the next move lands
  */
@@ -47,16 +48,17 @@ public record OperatingMap(double fromVolts, double toVolts, double toAmps, List
         List<Landing.Tube> landings = move.flatMap(NextMove::landing).map(Landing::tubes).orElse(List.of());
         double[] volts = DoubleStream.concat(tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::volts),
                 landings.stream().mapToDouble(Landing.Tube::plateVolts)).toArray();
-        double usual = Math.min(450, stage.rating().plateVolts().orElse(400));
+        Goal goal = stage.weakest().orElseThrow();
+        double usual = Math.min(450, goal.rating().plateVolts().orElse(400));
         double lowest = DoubleStream.of(volts).min().orElse(0.8 * usual);
         double highest = DoubleStream.of(volts).max().orElse(usual);
         double from = Math.max(VOLTS_STEP, VOLTS_STEP * Math.floor(0.9 * lowest / VOLTS_STEP));
         double to = Math.max(from + 4 * VOLTS_STEP, VOLTS_STEP * Math.ceil(1.06 * highest / VOLTS_STEP));
-        double watts = stage.rating().plateWatts();
+        double watts = goal.rating().plateWatts();
         double greatest = DoubleStream.concat(tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::amps),
                 landings.stream().mapToDouble(Landing.Tube::plateAmps)).max().orElse(0);
         double toAmps = AMPS_STEP * Math.ceil(1.12 * Math.max(greatest, watts / lowest) / AMPS_STEP);
-        Window window = new Window(stage);
+        Window window = new Window(stage, goal);
         return new OperatingMap(from, to, toAmps, curve(from, to, v -> watts / v), curve(from, to, window::low),
                 curve(from, to, window::aim), curve(from, to, window::high), tracks,
                 move.map(found -> Forecast.of(found, from, to)).orElse(Forecast.NONE));
@@ -67,38 +69,34 @@ public record OperatingMap(double fromVolts, double toVolts, double toAmps, List
                 .mapToObj(v -> new Point(v, amps.applyAsDouble(v))).toList();
     }
 
-    /** The target's edges as plate current at a plate voltage, capped by the rating. */
-    private record Window(StageIdle stage) {
+    /** The goal's edges as plate current at a plate voltage; those of the tube that stands least, where several types sit. */
+    private record Window(StageIdle stage, Goal goal) {
 
         double low(double volts) {
-            return edge(target().low(), volts);
+            return edge(goal.at(volts).low(), volts);
         }
 
         double aim(double volts) {
-            return edge(target().aim(), volts);
+            return edge(goal.at(volts).aim(), volts);
         }
 
         double high(double volts) {
-            return edge(target().high(), volts);
-        }
-
-        private Target target() {
-            return stage.sheet().target();
+            return edge(goal.at(volts).high(), volts);
         }
 
         private double edge(double figure, double volts) {
-            double limit = stage.rating().plateWatts() / volts;
-            double amps = switch (target().school().basis()) {
+            double limit = goal.rating().plateWatts() / volts;
+            double amps = switch (goal.window().school().basis()) {
                 case PERCENT -> figure * limit;
                 case MILLIAMPS -> figure * platePart();
                 case TEST_POINT -> atTestPoint(figure);
             };
-            return Math.min(amps, limit);
+            return Math.min(amps, goal.mostRatio() * limit);
         }
 
         /** Plate current as a part of cathode current. */
         private double platePart() {
-            return stage.sheet().screen().way() == ScreenSense.Way.NOT_DEDUCTED ? 1 : 1 - stage.type().screenShare();
+            return stage.sheet().screen().way() == ScreenSense.Way.NOT_DEDUCTED ? 1 : 1 - stage.mainType().map(TubeType::screenShare).orElse(0.0);
         }
 
         private double atTestPoint(double reading) {

@@ -5,6 +5,8 @@ import java.util.Optional;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.finding.Shown;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
 import yellowrail.core.reading.ReadingKind;
@@ -21,11 +23,11 @@ final class BiasMistakes {
     static Optional<Question> cathodeForFixed(Entry entry, Situation now) {
         boolean cathode = now.sheet().bias().isCathode();
         if (!cathode && entry.kind() == ReadingKind.CATHODE_VOLTS && entry.value() > LIFTED) {
-            return Optional.of(now.ask(entry, "%s on a cathode, and the sheet says fixed bias. Was that the grid?".formatted(now.volts(entry.value())),
+            return Optional.of(Situation.ask(entry, new MistakeFinding.CathodeOnFixedBias(entry.value()),
                     List.of(List.of(Entry.measured(ReadingKind.BIAS, entry.target(), -entry.value())))));
         }
         if (cathode && entry.kind() == ReadingKind.BIAS && Math.abs(entry.value()) > LIFTED) {
-            return Optional.of(now.ask(entry, "%s on a grid, and the sheet says cathode bias, where the grid sits near ground. Was that the cathode?".formatted(now.volts(entry.value())),
+            return Optional.of(Situation.ask(entry, new MistakeFinding.GridOnCathodeBias(entry.value()),
                     List.of(List.of(Entry.measured(ReadingKind.CATHODE_VOLTS, entry.target(), Math.abs(entry.value()))))));
         }
         return Optional.empty();
@@ -34,14 +36,18 @@ final class BiasMistakes {
     /** A cathode-bias amp judged by fixed-bias numbers, or the reverse; asked at the first current of a run. */
     static Optional<Question> otherBiasNumbers(Entry entry, Situation now) {
         Target target = now.sheet().target();
-        boolean asked = now.readings().stream().anyMatch(reading -> Situation.isCurrent(reading.entry()));
-        if (asked || !Situation.isCurrent(entry) || target.school() != School.SHARE_OF_RATING || now.sheet().topology() == Topology.SINGLE_ENDED) {
+        boolean asked = now.everything().stream().anyMatch(reading -> reading.entry().isCurrent());
+        if (asked || !entry.isCurrent() || target.school() != School.SHARE_OF_RATING || now.sheet().topology() == Topology.SINGLE_ENDED) {
             return Optional.empty();
         }
         Target customary = Target.customary(now.sheet().bias(), now.sheet().topology());
         boolean other = now.sheet().bias().isCathode() ? target.high() <= Target.FIXED_BIAS.high() : target.low() >= Target.CATHODE_BIAS.low();
-        return other ? Optional.of(now.ask(entry, "This amp has %s and is judged by %s-bias numbers (%s). Use %s?".formatted(now.sheet().bias().inWords(),
-                now.sheet().bias().isCathode() ? "fixed" : "cathode", target.inWords(now.sheet().current().shows()), customary.inWords(now.sheet().current().shows())),
-                List.of(List.of(Situation.words(ReadingKind.SHEET, "target customary"), entry)))) : Optional.empty();
+        Shown low = Shown.of(Unit.PERCENT, target.low());
+        Shown high = Shown.of(Unit.PERCENT, target.high());
+        Shown usualLow = Shown.of(Unit.PERCENT, customary.low());
+        Shown usualHigh = Shown.of(Unit.PERCENT, customary.high());
+        MistakeFinding asks = now.sheet().bias().isCathode() ? new MistakeFinding.JudgedByFixedNumbers(now.sheet().bias(), low, high, usualLow, usualHigh)
+                : new MistakeFinding.JudgedByCathodeNumbers(now.sheet().bias(), low, high, usualLow, usualHigh);
+        return other ? Optional.of(Situation.ask(entry, asks, List.of(List.of(Situation.words(ReadingKind.SHEET, "target customary"), entry)))) : Optional.empty();
     }
 }

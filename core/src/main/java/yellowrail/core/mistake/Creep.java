@@ -39,7 +39,7 @@ public record Creep(String point, double by, Duration over) {
     }
 
     private static List<Reading> currents(String point, List<Reading> readings) {
-        return readings.stream().filter(reading -> Situation.isCurrent(reading.entry()) && reading.entry().target().equals(point)).toList();
+        return readings.stream().filter(reading -> reading.entry().isCurrent() && reading.entry().target().equals(point)).toList();
     }
 
     /** How much it has risen without a fall between; 0 if it did not rise steadily, or not for long. */

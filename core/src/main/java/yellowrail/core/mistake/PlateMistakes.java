@@ -8,7 +8,7 @@ import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
-import yellowrail.core.supply.ReadingSets;
+import yellowrail.core.supply.SupplyReadings;
 
 /** Mistakes about plate voltage and mains. */
 final class PlateMistakes {
@@ -26,8 +26,8 @@ final class PlateMistakes {
         if (entry.kind() != ReadingKind.PLATE || peak.isEmpty() || entry.value() < UNLOADED * peak.getAsDouble()) {
             return Optional.empty();
         }
-        return Optional.of(now.ask(entry, "%s is what these plates show unloaded, with no tube drawing (%s). Taken with the tubes pulled or cold?"
-                .formatted(now.volts(entry.value()), now.volts(peak.getAsDouble())), List.of(List.of(Entry.measured(ReadingKind.PLATE_UNLOADED, entry.target(), entry.value())))));
+        return Optional.of(Situation.ask(entry, new MistakeFinding.UnloadedVoltage(entry.value(), peak.getAsDouble()),
+                List.of(List.of(Entry.measured(ReadingKind.PLATE_UNLOADED, entry.target(), entry.value())))));
     }
 
     private static OptionalDouble peak(Situation now) {
@@ -36,7 +36,7 @@ final class PlateMistakes {
             return OptionalDouble.of(unloaded.get().value());
         }
         return now.sheet().supply().rectifier() == Rectifier.SILICON
-                ? now.sheet().supply().peakVolts(ReadingSets.mainsRatio(now.before(), now.sheet())) : OptionalDouble.empty();
+                ? now.sheet().supply().peakVolts(SupplyReadings.mainsRatio(now.before(), now.sheet())) : OptionalDouble.empty();
     }
 
     /** The mains moved while only some of the tubes had been read. */
@@ -45,13 +45,12 @@ final class PlateMistakes {
         if (entry.kind() != ReadingKind.MAINS || before.isEmpty() || Math.abs(entry.value() / before.get().value() - 1) <= OTHER_MAINS) {
             return Optional.empty();
         }
-        List<String> read = now.readings().stream().filter(reading -> reading.id() > before.get().id() && Situation.isCurrent(reading.entry()))
+        List<String> read = now.readings().stream().filter(reading -> reading.id() > before.get().id() && reading.entry().isCurrent())
                 .map(reading -> reading.entry().target()).distinct().toList();
         if (read.isEmpty() || read.size() == now.sheet().testPoints().size()) {
             return Optional.empty();
         }
-        return Optional.of(now.ask(entry, "%s was read at %s of mains; the rest would be read at %s, and the two halves would not belong together. Read %s again."
-                        .formatted(String.join(", ", read), now.volts(before.get().value()), now.volts(entry.value()), String.join(", ", read)),
+        return Optional.of(Situation.ask(entry, new MistakeFinding.HalvesAtDifferentMains(read, before.get().value(), entry.value()),
                 List.of(List.of(entry, Situation.words(ReadingKind.MARK, "other mains: all to be read again")))));
     }
 }

@@ -6,7 +6,6 @@ import java.util.Optional;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
 import yellowrail.core.reading.Reading;
@@ -23,24 +22,24 @@ final class PotMistakes {
 
     private static Optional<Pot> turned(Entry entry, Situation now) {
         return entry.kind() != ReadingKind.TURN ? Optional.empty()
-                : now.sheet().pots().stream().filter(pot -> entry.words().startsWith(pot.name() + " ")).findFirst();
+                : now.sheet().pots().stream().filter(pot -> entry.target().equals(pot.name())).findFirst();
     }
 
     private static Pot.Turn way(Entry entry) {
-        return entry.words().endsWith(" clockwise") ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE;
+        return entry.words().equals(Pot.Turn.CLOCKWISE.inWords()) ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE;
     }
 
     /** New tubes are in, nothing has been read yet, and the pot goes toward hotter. */
     static Optional<Question> hotWayWithNewTubes(Entry entry, Situation now) {
         Optional<Pot> pot = turned(entry, now);
-        Optional<Reading> fresh = now.readings().stream().filter(reading -> reading.entry().kind() == ReadingKind.TUBE
+        Optional<Reading> fresh = now.everything().stream().filter(reading -> reading.kind() == ReadingKind.TUBE
                 && reading.entry().words().toLowerCase(Locale.ROOT).contains("new")).reduce((one, later) -> later);
         if (pot.isEmpty() || fresh.isEmpty() || pot.get().hotter() != way(entry)
-                || now.readings().stream().anyMatch(reading -> reading.id() > fresh.get().id() && Situation.isCurrent(reading.entry()))) {
+                || now.readings().stream().anyMatch(reading -> reading.id() > fresh.get().id() && reading.entry().isCurrent())) {
             return Optional.empty();
         }
-        return Optional.of(now.ask(entry, "New tubes are in and nothing has been read since: %s is the hot way by the sheet. The coldest end first.".formatted(way(entry).inWords()),
-                List.of(List.of(Situation.words(ReadingKind.TURN, pot.get().name() + " " + way(entry).opposite().inWords())))));
+        return Optional.of(Situation.ask(entry, new MistakeFinding.HotWayWithNewTubes(way(entry)),
+                List.of(List.of(Entry.said(ReadingKind.TURN, pot.get().name(), way(entry).opposite().inWords())))));
     }
 
     /** A tube that keeps rising while its neighbours stand still is about to be trimmed. */
@@ -51,17 +50,16 @@ final class PotMistakes {
         List<Reading> sinceTurned = now.sinceTurned();
         Optional<Creep> creep = Creep.in(now.sheet(), sinceTurned).stream().findFirst();
         if (creep.isPresent()) {
-            return Optional.of(now.ask(entry, "%s keeps rising, by %s so far, while the others stand still. Trimming a creeping tube is chasing one\u2019s tail: swap it with its neighbour and see whether the trouble follows."
-                    .formatted(creep.get().point(), Figures.percent(creep.get().by())),
+            return Optional.of(Situation.ask(entry, new MistakeFinding.TrimmingACreepingTube(creep.get().point(), creep.get().by()),
                     List.of(List.of(Situation.words(ReadingKind.NOTE, creep.get().point() + " creeps: tubes to be swapped before any trimming")))));
         }
         return Optional.empty();
     }
 
-    /** One side up, the other down: the pot taken for the bias control is the balance control. */
+    /** A turn was logged and one side went up, the other down: the pot taken for the bias control is the balance control. */
     static Optional<Question> balanceForRange(Entry entry, Situation now) {
         List<Pot> ranges = now.sheet().pots().stream().filter(pot -> pot.action() == Pot.Action.ALL).toList();
-        if (!Situation.isCurrent(entry) || ranges.size() != 1 || now.sheet().pots().size() != 1) {
+        if (!entry.isCurrent() || ranges.size() != 1 || now.sheet().pots().size() != 1 || now.lastTurn().isEmpty()) {
             return Optional.empty();
         }
         double here = lastTwo(entry.kind(), entry.target(), now, entry.value());
@@ -70,8 +68,7 @@ final class PotMistakes {
             double there = lastTwo(entry.kind(), point, now, Double.NaN);
             boolean across = side.isPresent() && side(point, now).isPresent() && side.get() != side(point, now).get();
             if (across && Math.abs(here) > MOVED && Math.abs(there) > MOVED && here * there < 0) {
-                return Optional.of(now.ask(entry, "%s went %s as %s went %s: %s is a balance pot, not a bias control. The level itself has not been set.".formatted(
-                        here > 0 ? entry.target() : point, "up", here > 0 ? point : entry.target(), "down", ranges.get(0).name()),
+                return Optional.of(Situation.ask(entry, new MistakeFinding.BalanceForRange(here > 0 ? entry.target() : point, here > 0 ? point : entry.target(), ranges.get(0).name()),
                         List.of(List.of(entry, Situation.words(ReadingKind.SHEET, "pot " + ranges.get(0).name() + " balance")))));
             }
         }
@@ -95,10 +92,10 @@ final class PotMistakes {
 
     /** The reading moved against the direction that the sheet gives for the turn just logged. */
     static Optional<Question> otherDirection(Entry entry, Situation now) {
-        if (!Situation.isCurrent(entry) || now.readings().isEmpty()) {
+        if (!entry.isCurrent() || now.readings().isEmpty()) {
             return Optional.empty();
         }
-        Optional<Reading> turn = now.before().at(ReadingKind.TURN, "");
+        Optional<Reading> turn = now.lastTurn();
         Optional<Reading> before = now.before().at(entry.kind(), entry.target());
         if (turn.isEmpty() || before.isEmpty() || before.get().id() > turn.get().id()) {
             return Optional.empty();
@@ -108,8 +105,8 @@ final class PotMistakes {
         if (pot.isEmpty() || Math.abs(change) < MOVED || (way(turn.get().entry()) == pot.get().hotter()) == (change > 0)) {
             return Optional.empty();
         }
-        return Optional.of(now.ask(entry, "%s was turned %s and the reading %s: the sheet has its direction the wrong way round.".formatted(pot.get().name(),
-                way(turn.get().entry()).inWords(), change > 0 ? "rose" : "fell"),
+        Pot.Turn turned = way(turn.get().entry());
+        return Optional.of(Situation.ask(entry, change > 0 ? new MistakeFinding.RoseTheOtherWay(pot.get().name(), turned) : new MistakeFinding.FellTheOtherWay(pot.get().name(), turned),
                 List.of(List.of(entry, Situation.words(ReadingKind.SHEET, "pot " + pot.get().name() + " " + pot.get().hotter().opposite().inWords())))));
     }
 }

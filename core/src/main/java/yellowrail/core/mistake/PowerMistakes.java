@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import yellowrail.core.idle.WarmUp;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
 import yellowrail.core.reading.Reading;
@@ -15,6 +14,10 @@ import yellowrail.core.reading.ReadingKind;
 /** Mistakes about what is switched on and what it is rated for. */
 final class PowerMistakes {
 
+    private static final Set<ReadingKind> LIVE = EnumSet.of(ReadingKind.SENSE_VOLTS, ReadingKind.SENSE_AMPS, ReadingKind.PLATE, ReadingKind.PLATE_UNLOADED, ReadingKind.SCREEN_VOLTS,
+            ReadingKind.SCREEN_AMPS, ReadingKind.SCREEN_DROP, ReadingKind.CATHODE_VOLTS, ReadingKind.BIAS, ReadingKind.HEATER, ReadingKind.SWING_A, ReadingKind.SWING_B);
+    /** Long enough to be judged: what is offered where the switch was forgotten. */
+    private static final double MINUTES_AGO = 10;
     private static final Set<ReadingKind> WARM = EnumSet.of(ReadingKind.SENSE_VOLTS, ReadingKind.SENSE_AMPS, ReadingKind.PLATE);
 
     private PowerMistakes() {
@@ -25,21 +28,26 @@ final class PowerMistakes {
         if (entry.kind() != ReadingKind.RESISTOR_COLD || !warmUp.isOn()) {
             return Optional.empty();
         }
-        return Optional.of(now.ask(entry, "By the log the amp is on: a resistance measured with the power on is nonsense, and the meter may die of it. Switch off, unplug, bleed, measure.",
-                List.of(List.of(Situation.words(ReadingKind.POWER_OFF, ""), entry))));
+        return Optional.of(Situation.ask(entry, new MistakeFinding.ResistanceWhileOn(), List.of(List.of(Situation.words(ReadingKind.POWER_OFF, ""), entry))));
+    }
+
+    /** A live reading while the amp is off by the log. */
+    static Optional<Question> readWhileOff(Entry entry, Situation now) {
+        return LIVE.contains(entry.kind()) && new WarmUp(now.before(), now.sheet().settleMinutes()).isOff() && entry.value() != 0
+                ? Optional.of(Situation.ask(entry, new MistakeFinding.ReadWhileOff(), List.of(List.of(new Entry(ReadingKind.POWER_ON, "", MINUTES_AGO, ""), entry)))) : Optional.empty();
     }
 
     static Optional<Question> beforeWarmUp(Entry entry, Situation now) {
-        Optional<Reading> on = now.before().at(ReadingKind.POWER_ON, "");
-        if (!WARM.contains(entry.kind()) || on.isEmpty() || !new WarmUp(now.before(), now.sheet().settleMinutes()).isOn()) {
+        WarmUp warmUp = new WarmUp(now.before(), now.sheet().settleMinutes());
+        if (!WARM.contains(entry.kind()) || warmUp.lastOn().isEmpty() || !warmUp.isOn()) {
             return Optional.empty();
         }
-        Duration age = Duration.between(on.get().takenAt(), now.now());
+        Duration age = Duration.between(warmUp.lastOn().get(), now.now());
         if (age.isNegative() || age.compareTo(WarmUp.CONDUCTS) >= 0) {
             return Optional.empty();
         }
-        return Optional.of(now.ask(entry, "That is %d s after switching on; tubes take about %d s to conduct, so it would not be judged. Read again then, or was it on for longer?"
-                .formatted(age.toSeconds(), WarmUp.CONDUCTS.toSeconds()), List.of(List.of(new Entry(ReadingKind.POWER_ON, "", 10, ""), entry))));
+        return Optional.of(Situation.ask(entry, new MistakeFinding.BeforeTheTubesConduct(age.toSeconds(), WarmUp.CONDUCTS.toSeconds()),
+                List.of(List.of(new Entry(ReadingKind.POWER_ON, "", MINUTES_AGO, ""), entry))));
     }
 
     static Optional<Question> pastTheCapacitors(Entry entry, Situation now) {
@@ -47,12 +55,12 @@ final class PowerMistakes {
         if (!plate || now.sheet().supply().capacitorVolts().isEmpty() || entry.value() <= now.sheet().supply().capacitorVolts().getAsDouble()) {
             return Optional.empty();
         }
-        return Optional.of(now.ask(entry, "%s is more than the capacitors\u2019 %s. Off, before one lets go.".formatted(now.volts(entry.value()),
-                now.volts(now.sheet().supply().capacitorVolts().getAsDouble())), List.of(List.of(entry, Situation.words(ReadingKind.POWER_OFF, "")))));
+        return Optional.of(Situation.ask(entry, new MistakeFinding.PastTheCapacitors(entry.value(), now.sheet().supply().capacitorVolts().getAsDouble()),
+                List.of(List.of(entry, Situation.words(ReadingKind.POWER_OFF, "")))));
     }
 
     static Optional<Question> pastAResistor(Entry entry, Situation now) {
-        if (!Situation.isCurrent(entry) || now.sheet().supply().resistorWatts().isEmpty() || now.sheet().current().ohms().isEmpty()) {
+        if (!entry.isCurrent() || now.sheet().supply().resistorWatts().isEmpty() || now.sheet().current().ohms().isEmpty()) {
             return Optional.empty();
         }
         double ohms = now.before().last(ReadingKind.RESISTOR_COLD, entry.target()).map(Reading::value).orElse(now.sheet().current().ohms().getAsDouble());
@@ -61,7 +69,7 @@ final class PowerMistakes {
         if (watts <= rating) {
             return Optional.empty();
         }
-        return Optional.of(now.ask(entry, "The resistor at %s would dissipate %s, more than its %s: this setting runs it past its rating.".formatted(entry.target(),
-                Figures.watts(watts), Figures.watts(rating)), List.of(List.of(entry, Situation.words(ReadingKind.NOTE, "resistor at " + entry.target() + " past its rating: turning down")))));
+        return Optional.of(Situation.ask(entry, new MistakeFinding.PastAResistor(entry.target(), watts, rating),
+                List.of(List.of(entry, Situation.words(ReadingKind.NOTE, "resistor at " + entry.target() + " past its rating: turning down")))));
     }
 }

@@ -1,83 +1,136 @@
 package yellowrail.core.mistake;
 
+import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.StageIdle;
-import yellowrail.core.quantity.Figures;
+import yellowrail.core.move.NextMove;
 import yellowrail.core.reading.Entry;
+import yellowrail.core.reading.EntryWriter;
 import yellowrail.core.reading.Moment;
-import yellowrail.core.reading.Plausibility;
 import yellowrail.core.reading.Question;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.reading.SheetCorrection;
+import yellowrail.core.timeline.Log;
+import yellowrail.core.timeline.Timeline;
+import yellowrail.core.tube.TubeType;
 
-/**
- * What is known when a reading is typed.
- *
- * @param stage    the amp
- * @param before   what counts so far
- * @param readings the recent log, in the order of entry, none struck
- * @param now      when it is typed
- */
-public record Situation(StageIdle stage, Moment before, List<Reading> readings, Instant now) {
+/** What is known when a reading is typed. */
+public final class Situation {
 
-    public Situation {
-        readings = List.copyOf(readings);
+    private final Log log;
+    private final Timeline timeline;
+    private final StageIdle stage;
+    private final Instant now;
+    private final List<NextMove.Mark> asked;
+
+    /**
+     * @param log   what was said so far
+     * @param now   when this is typed
+     * @param asked what the application asked to be turned to: read so, it is never questioned
+     */
+    public Situation(Log log, Instant now, List<NextMove.Mark> asked) {
+        this.log = log;
+        this.timeline = log.timeline();
+        this.stage = StageIdle.of(timeline.present());
+        this.now = now;
+        this.asked = List.copyOf(asked);
     }
 
-    /** The situation one reading later. */
+    /** The situation one entry later; what it says of the sheet holds for the entries after it. */
     public Situation after(Entry entry) {
-        Reading reading = new Reading(Long.MAX_VALUE - 1000 + readings.size(), entry, now);
-        List<Reading> all = new ArrayList<>(readings);
-        all.add(reading);
-        return new Situation(stage, before.after(reading), all, now);
+        Log known = entry.kind() == ReadingKind.SHEET ? log.with(SheetCorrection.parse(entry.words(), log.newest().sheet()).sheet()) : log;
+        return new Situation(known.with(reading(entry, known)), now, asked);
     }
 
-    AmpSheet sheet() {
+    /** The switch may have been thrown a while ago. */
+    private Reading reading(Entry entry, Log known) {
+        Instant at = entry.kind() == ReadingKind.POWER_ON ? now.minus(Duration.ofSeconds(Math.round(60 * entry.value()))) : now;
+        return new Reading(nextId(), entry, at, line(), known.newest().number());
+    }
+
+    private long nextId() {
+        return log.readings().stream().mapToLong(Reading::id).max().orElseGet(() -> log.before().readings().stream().mapToLong(Reading::id).max().orElse(0)) + 1;
+    }
+
+    /** Whatever is tried here is typed on one line. */
+    private long line() {
+        List<Reading> readings = log.readings();
+        return readings.isEmpty() || !readings.get(readings.size() - 1).takenAt().equals(now) ? nextId() : readings.get(readings.size() - 1).line();
+    }
+
+    StageIdle stage() {
+        return stage;
+    }
+
+    /** The stage as it would stand with this entry. */
+    Moment with(Entry entry) {
+        return before().after(reading(entry, log));
+    }
+
+    public AmpSheet sheet() {
         return stage.sheet();
     }
 
-    static boolean isCurrent(Entry entry) {
-        return entry.kind() == ReadingKind.SENSE_VOLTS || entry.kind() == ReadingKind.SENSE_AMPS;
+    Timeline timeline() {
+        return timeline;
+    }
+
+    /** What counts so far. */
+    Moment before() {
+        return timeline.present().moment();
+    }
+
+    /** The recent log of the hardware that is in, in the order of entry. */
+    List<Reading> readings() {
+        return timeline.presentReadings();
+    }
+
+    /** All of the recent log. */
+    List<Reading> everything() {
+        return log.readings();
+    }
+
+    Instant now() {
+        return now;
+    }
+
+    List<NextMove.Mark> asked() {
+        return asked;
+    }
+
+    /** The type the sockets are wired for: the sheet's. */
+    Optional<TubeType> wired() {
+        return log.catalogue().find(sheet().tubeType());
+    }
+
+    /** The last turn of any pot; empty where none was logged since the hardware changed. */
+    Optional<Reading> lastTurn() {
+        return readings().stream().filter(reading -> reading.kind() == ReadingKind.TURN).reduce((one, later) -> later);
     }
 
     /** The readings since a pot was turned, oldest first. */
     List<Reading> sinceTurned() {
-        int from = 0;
-        for (int i = 0; i < readings.size(); i++) {
-            if (readings.get(i).entry().kind() == ReadingKind.TURN) {
-                from = i + 1;
-            }
-        }
-        return readings.subList(from, readings.size());
+        long turned = lastTurn().map(Reading::id).orElse(Long.MIN_VALUE);
+        return readings().stream().filter(reading -> reading.id() > turned).toList();
     }
 
     Optional<Reading> last(ReadingKind kind) {
-        return before.last(kind);
-    }
-
-    /** The log as it would stand with this entry, judged. */
-    Moment with(Entry entry) {
-        return before.after(new Reading(Long.MAX_VALUE, entry, now));
+        return before().last(kind);
     }
 
     String shown(Entry entry) {
-        return Plausibility.line(entry, sheet());
+        return EntryWriter.shown(entry, sheet());
     }
 
-    Question ask(Entry entry, String asks, List<List<Entry>> corrections) {
-        return new Question(entry, asks, corrections.stream().map(entries -> new Question.Suggestion(entries,
-                entries.stream().map(this::shown).reduce((one, other) -> one + "; " + other).orElseThrow())).toList());
+    static Question ask(Entry entry, MistakeFinding asks, List<List<Entry>> corrections) {
+        return new Question(entry, asks, corrections);
     }
 
     static Entry words(ReadingKind kind, String words) {
-        return new Entry(kind, "", 0, words);
-    }
-
-    String volts(double volts) {
-        return Figures.volts(volts);
+        return Entry.said(kind, "", words);
     }
 }

@@ -5,29 +5,37 @@ import java.util.Optional;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
 import yellowrail.core.reading.ReadingKind;
-import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.timeline.Occupant;
 import yellowrail.core.tube.TubeType;
 
 /** A tube in a socket that is wired for another pin-out. */
 final class TubeMistakes {
 
-    private static final TubeCatalogue CATALOGUE = TubeCatalogue.published();
-
     private TubeMistakes() {
     }
 
+    /** The tube as it would sit there. */
+    private static Optional<Occupant> in(Entry entry, Situation now) {
+        return entry.kind() != ReadingKind.TUBE ? Optional.empty()
+                : now.after(entry).stage().occupants().stream().filter(each -> each.socket().label().equalsIgnoreCase(entry.target())).findFirst();
+    }
+
+    /** A name that no catalogue here has: such a tube is not judged. */
+    static Optional<Question> notListed(Entry entry, Situation now) {
+        return in(entry, now).filter(each -> each.type().isEmpty()).map(each -> Situation.ask(entry, new MistakeFinding.TypeNotListed(entry.target(), each.name()), List.of()));
+    }
+
+    /** A tube in a socket that is wired for another pin-out. */
     static Optional<Question> wrongPins(Entry entry, Situation now) {
-        if (entry.kind() != ReadingKind.TUBE) {
+        Optional<TubeType> type = in(entry, now).flatMap(Occupant::type);
+        Optional<TubeType> wired = now.wired();
+        if (type.isEmpty() || wired.isEmpty() || type.get().base().equals(wired.get().base()) && type.get().pins().equals(wired.get().pins())) {
             return Optional.empty();
         }
-        TubeType wired = now.stage().type();
-        Optional<TubeType> in = CATALOGUE.find(entry.words().split("\\s+")[0]);
-        if (in.isEmpty() || in.get().base().equals(wired.base()) && in.get().pins().equals(wired.pins())) {
-            return Optional.empty();
-        }
-        String differs = in.get().base().equals(wired.base()) ? "pins %s where the socket has %s".formatted(in.get().pins(), wired.pins())
-                : "a %s base where the socket is %s".formatted(in.get().base(), wired.base());
-        return Optional.of(now.ask(entry, "%s is wired for %s: %s has %s. Off before anything is switched on; which tube is it?".formatted(entry.target(), wired.name(), in.get().name(), differs),
-                List.of(List.of(new Entry(ReadingKind.TUBE, entry.target(), 0, wired.name())))));
+        TubeType tube = type.get();
+        TubeType socket = wired.get();
+        MistakeFinding asks = tube.base().equals(socket.base()) ? new MistakeFinding.OtherPins(entry.target(), socket.name(), tube.name(), tube.pins(), socket.pins())
+                : new MistakeFinding.OtherBase(entry.target(), socket.name(), tube.name(), tube.base(), socket.base());
+        return Optional.of(Situation.ask(entry, asks, List.of(List.of(Entry.said(ReadingKind.TUBE, entry.target(), socket.name())))));
     }
 }

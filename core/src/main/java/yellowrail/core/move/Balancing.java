@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Pot;
+import yellowrail.core.amp.PotReach;
 import yellowrail.core.amp.Side;
 import yellowrail.core.balance.SwingTest;
 import yellowrail.core.supply.ReadingSet;
@@ -57,7 +58,7 @@ final class Balancing {
     }
 
     private List<Integer> side(Pot pot, Side side) {
-        return PotGroup.moved(sheet, pot).stream().filter(tube -> sheet.sockets().get(tube).side() == side).toList();
+        return PotReach.of(sheet, pot).stream().filter(tube -> sheet.sockets().get(tube).side() == side).toList();
     }
 
     private String point(int tube) {
@@ -103,10 +104,9 @@ final class Balancing {
     }
 
     /** Why a balance pot at its stops does not reach the balance: both showed the same side ahead. */
-    static Optional<String> outOfReach(SwingTest swing) {
+    static Optional<MoveFinding> outOfReach(SwingTest swing) {
         double atA = swing.push().atA() - swing.pull().atA();
         double atB = swing.push().atB() - swing.pull().atB();
-        return atA * atB > 0 ? Optional.of("At both stops of the balance pot %s showed more: it does not reach the balance. Exchange the tubes of the two sides, or match them closer."
-                .formatted(atA > 0 ? swing.push().point() : swing.pull().point())) : Optional.empty();
+        return atA * atB > 0 ? Optional.of(new MoveFinding.BalanceOutOfReach(atA > 0 ? swing.push().point() : swing.pull().point())) : Optional.empty();
     }
 }

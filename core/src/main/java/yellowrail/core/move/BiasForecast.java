@@ -20,6 +20,7 @@ final class BiasForecast {
     private static final int NEWEST = 4;
     /** A screen that was not read is taken this far below its plate, V. */
     private static final double SCREEN_BELOW = 5;
+    private static final double LEAST_SCREEN = 30;
 
     private final StageIdle stage;
     private final List<ReadingSet> sets;
@@ -31,7 +32,7 @@ final class BiasForecast {
      * @param volts grid to cathode, V
      * @param from  what it rests on
      */
-    record Bias(double volts, String from) {
+    record Bias(double volts, MoveFinding from) {
     }
 
     BiasForecast(StageIdle stage, List<ReadingSet> sets, List<Integer> group) {
@@ -61,8 +62,8 @@ final class BiasForecast {
      * @param plate plate to cathode then, V
      */
     Optional<Bias> at(double amps, double plate) {
-        return law.map(found -> new Bias(found.grid(amps), "the three-halves law through what was read"))
-                .or(() -> model.map(found -> new Bias(found.gridFor(amps, plate, screen(plate)), "the tube model through one reading")));
+        return law.map(found -> new Bias(found.grid(amps), new MoveFinding.GridsByTheLaw()))
+                .or(() -> model.map(found -> new Bias(found.gridFor(amps, plate, screen(plate)), new MoveFinding.GridsByTheModel())));
     }
 
     /** The type's model, made to pass through the newest setting whose grid voltage was read. */
@@ -76,7 +77,7 @@ final class BiasForecast {
             OptionalDouble grid = grid(set);
             if (grid.isPresent()) {
                 double plate = set.values(tube).plateVolts();
-                return TubeModels.published().of(stage.type()).map(known -> through(known.model(), set.cathode(tube), plate, screen(plate), grid.getAsDouble()));
+                return stage.type(tube).flatMap(type -> TubeModels.published().of(type)).map(known -> through(known.model(), set.cathode(tube), plate, screen(plate), grid.getAsDouble()));
             }
         }
         return Optional.empty();
@@ -96,7 +97,7 @@ final class BiasForecast {
         if (stage.sheet().screen().connection() == ScreenSense.Connection.TRIODE) {
             return 0;
         }
-        return newest.moment().last(ReadingKind.SCREEN_VOLTS, newest.tubes().get(tube).socket().label())
+        return newest.moment().last(ReadingKind.SCREEN_VOLTS, newest.tubes().get(tube).socket().label()).filter(screen -> screen.value() > LEAST_SCREEN)
                 .map(screen -> newest.values(tube).problem().plateReading() - screen.value()).orElse(SCREEN_BELOW);
     }
 }

@@ -6,7 +6,7 @@ import yellowrail.core.amp.Supply;
 /**
  * Which resistor of a bias supply without a pot to change: with a feed resistor {@code R1} from the rectifier and
  * {@code R2} to ground the bias is {@code V = Vraw R2/(R1 + R2)}. The grid leaks draw nothing; the load of anything else on
- * the bias is not in it.
+ * the bias is not in it. Both resistors stand after the diode: what feeds it is another matter.
  *
  * @param now      grid volts as read, V
  * @param wanted   grid volts to bring about, V
@@ -23,7 +23,14 @@ public record BiasParts(double now, double wanted, Optional<Part> shunt) {
      * @param bias  the grid volts it gives
      */
     public record Part(double from, double exact, double ohms, double bias) {
+
+        /** Whether no standard value lies nearer to what would be right than the one that is in. */
+        public boolean isTheSame() {
+            return Math.abs(ohms / from - 1) < SAME;
+        }
     }
+
+    private static final double SAME = 0.01;
 
     static BiasParts of(Supply supply, double now, double wanted) {
         if (supply.biasFeedOhms().isEmpty() || supply.biasShuntOhms().isEmpty()) {

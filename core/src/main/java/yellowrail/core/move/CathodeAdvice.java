@@ -6,11 +6,12 @@ import java.util.List;
  * Which cathode resistor brings the tubes to their target.
  *
  * @param exact   the ohms that would land on it
+ * @param points  the test points of the resistors
  * @param shared  tubes that share each resistor
  * @param now     the resistor that is in, as the readings tell, ohm
  * @param choices standard values around it, each with what it would give
  */
-public record CathodeAdvice(double exact, int shared, double now, List<Choice> choices) {
+public record CathodeAdvice(double exact, List<String> points, int shared, double now, List<Choice> choices) {
 
     /**
      * A standard value.
@@ -30,6 +31,7 @@ public record CathodeAdvice(double exact, int shared, double now, List<Choice> c
 
     public CathodeAdvice {
         choices = List.copyOf(choices);
+        points = List.copyOf(points);
     }
 
     /** The allowed value nearest to the exact one; where none is allowed, the coldest. */

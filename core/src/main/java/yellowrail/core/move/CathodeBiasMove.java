@@ -2,11 +2,14 @@ package yellowrail.core.move;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.Socket;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.supply.Mains;
 import yellowrail.core.supply.ReadingSet;
@@ -24,6 +27,10 @@ final class CathodeBiasMove {
     private static final double TRIODE_MU = 4;
     /** A bypass capacitor is rated for this many times the voltage across it. */
     private static final double BYPASS = 1.5;
+    /** Larger than so many times the exact value no resistor is looked for. */
+    private static final double MOST_TIMES = 8;
+    /** With less than this left on the cathode a tube is as hot as it gets, V. */
+    private static final double LEAST_NEED = 0.5;
     private static final double CONVERGED = 1e-9;
     private static final int MOST_TURNS = 200;
 
@@ -49,9 +56,14 @@ final class CathodeBiasMove {
         this.share = Share.of(0, sets);
     }
 
+    /** Sockets on one resistor: those of its test point where that is the resistor, else those of its channel. */
     private static int shared(AmpSheet sheet) {
-        return sheet.bias() == BiasKind.CATHODE_EACH ? 1 : (int) sheet.sockets().stream()
-                .filter(socket -> socket.channel() == sheet.sockets().get(0).channel()).count();
+        if (sheet.bias() == BiasKind.CATHODE_EACH) {
+            return 1;
+        }
+        Socket first = sheet.sockets().get(0);
+        return sheet.current().method() == CurrentMethod.CATHODE_RESISTOR ? sheet.socketsAt(first.testPoint()).size()
+                : (int) sheet.sockets().stream().filter(socket -> socket.channel() == first.channel()).count();
     }
 
     /** @throws NoLandingException if the supply cannot give what the target asks for */
@@ -66,18 +78,29 @@ final class CathodeBiasMove {
                 break;
             }
             if (Math.abs(next - volts) < CONVERGED * volts) {
-                return advice(needed(amps, next) / (shared * amps));
+                double needed = needed(amps, next);
+                if (!(needed > LEAST_NEED)) {
+                    throw new NoLandingException(new MoveFinding.NoResistorBringsThem(amps, newest.meanCathode(), newest.meanLift()));
+                }
+                return advice(needed / (shared * amps));
             }
             volts = next;
         }
-        throw new NoLandingException("This supply (%s) cannot bring the tubes to their target.".formatted(line.inWords()));
+        throw new NoLandingException(new MoveFinding.OutOfReach(line.finding()));
     }
 
     private CathodeAdvice advice(double exact) {
         List<CathodeAdvice.Choice> choices = new ArrayList<>();
         Stream.of(StandardValues.E12, StandardValues.E24).flatMap(series -> series.around(exact).stream()).distinct().sorted()
                 .forEach(ohms -> choices.add(choice(StandardValues.E12.around(exact).contains(ohms) ? StandardValues.E12 : StandardValues.E24, ohms)));
-        return new CathodeAdvice(exact, shared, newest.meanLift() / (shared * newest.meanCathode()), choices);
+        for (double ohms = exact; choices.stream().noneMatch(CathodeAdvice.Choice::allowed) && ohms < MOST_TIMES * exact; ) {
+            ohms = StandardValues.E24.around(choices.get(choices.size() - 1).ohms()).get(1);
+            choices.add(choice(StandardValues.E24, ohms));
+        }
+        if (choices.stream().noneMatch(CathodeAdvice.Choice::allowed)) {
+            throw new NoLandingException(new MoveFinding.OutOfReach(line.finding()));
+        }
+        return new CathodeAdvice(exact, stage.sheet().testPoints(), shared, newest.meanLift() / (shared * newest.meanCathode()), choices);
     }
 
     private CathodeAdvice.Choice choice(StandardValues series, double ohms) {
@@ -95,8 +118,11 @@ final class CathodeBiasMove {
         double cathode = shared * ohms * low;
         double watts = cathode * cathode / ohms;
         Landing landing = landing(low, cathode);
-        boolean allowed = landing.tubes().stream().allMatch(tube -> tube.cathode()
-                <= new Aim(stage, newest, mains).ceiling(0, tube.plateVolts(), share.at(tube.cathode())) * (1 + 1e-9));
+        Aim aim = new Aim(stage, newest, mains);
+        boolean allowed = IntStream.range(0, landing.tubes().size()).allMatch(i -> {
+            Landing.Tube tube = landing.tubes().get(i);
+            return tube.cathode() <= aim.ceiling(i, tube.plateVolts(), share.at(tube.cathode())) * (1 + 1e-9);
+        });
         return new CathodeAdvice.Choice(series, ohms, cathode, watts, StandardValues.wattsFor(watts), BYPASS * cathode, landing, allowed);
     }
 
@@ -107,16 +133,17 @@ final class CathodeBiasMove {
         Outlook outlook = new Outlook(stage, newest, mains);
         List<Landing.Tube> after = IntStream.range(0, tubes).mapToObj(i -> atResistor(outlook.tube(i, currents, volts - cathode,
                 share.at(currents[i])), cathode, mean)).toList();
-        return new Landing(after, volts, line.plusMinusAt(newest.other() + tubes * mean, newest.mainsRatio()),
-                outlook.plateReading(volts, cathode, after), newest.other() + tubes * mean, OptionalDouble.of(-cathode), "the resistor", newest.mainsRatio());
+        double plusMinus = Math.hypot(line.plusMinusAt(newest.other() + tubes * mean, newest.mainsRatio()), FixedBiasMove.unreadMains(sets) * volts);
+        List<Landing.Tube> told = after.stream().map(tube -> tube.with(tube.reading(), tube.reading() * plusMinus / volts)).toList();
+        return new Landing(told, volts, plusMinus, outlook.plateReading(volts, cathode, told), newest.other() + tubes * mean, OptionalDouble.of(-cathode), Optional.empty(),
+                newest.mainsRatio());
     }
 
     /** Where the cathode resistor is itself the test point, another resistor means another reading for the same current. */
     private Landing.Tube atResistor(Landing.Tube tube, double cathode, double mean) {
         if (stage.sheet().current().method().liftsCathode() && newest.values(0).problem().senseIsVolts()
                 && newest.values(0).problem().senseReading() > newest.meanLift() / 2) {
-            return new Landing.Tube(tube.socket(), tube.cathode(), tube.plateAmps(), tube.plateVolts(), tube.watts(), tube.ratio(),
-                    shared == 1 ? cathode * tube.cathode() / mean : cathode);
+            return tube.with(shared == 1 ? cathode * tube.cathode() / mean : cathode, 0);
         }
         return tube;
     }
@@ -125,15 +152,16 @@ final class CathodeBiasMove {
         return line.voltsAt(newest.other() + tubes * amps, newest.mainsRatio()) - cathode;
     }
 
-    /** The bias a tube needs at a current, V, positive. */
+    /** The bias a tube needs at a current, V, positive; none or less where the tube does not get there. */
     private double needed(double amps, double plate) {
-        return forecast.at(amps, plate).map(bias -> -bias.volts()).orElseGet(() -> usual().grid(amps) * -1);
+        return forecast.at(amps, plate).map(bias -> -bias.volts()).orElseGet(() -> usual().map(law -> -law.grid(amps)).orElse(0.0));
     }
 
     /** A three-halves law through the one reading and the usual cut-off. */
-    private BiasLaw usual() {
+    private Optional<BiasLaw> usual() {
         double screen = forecast.screen(newest.values(0).plateVolts());
-        double cutoff = -newest.meanLift() - screen / (stage.type().isTriode() ? TRIODE_MU : USUAL_MU) / 2;
-        return BiasLaw.through(List.of(new BiasLaw.Pair(cutoff, 0), new BiasLaw.Pair(-newest.meanLift(), newest.meanCathode()))).orElseThrow();
+        boolean triode = stage.mainType().map(type -> type.isTriode()).orElse(false);
+        double cutoff = -newest.meanLift() - screen / (triode ? TRIODE_MU : USUAL_MU) / 2;
+        return BiasLaw.through(List.of(new BiasLaw.Pair(cutoff, 0), new BiasLaw.Pair(-newest.meanLift(), newest.meanCathode())));
     }
 }

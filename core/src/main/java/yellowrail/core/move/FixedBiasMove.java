@@ -21,13 +21,15 @@ import yellowrail.core.supply.SupplyLine;
  * Solved by turns: the aim at a plate voltage gives the currents, they give the plate voltage; each turn shrinks the error
  * by {@code Rs N I / V}, a tenth or so. Where no turn-by-turn answer exists the supply cannot give that power.
  *
- * <p>Tubes of a group within the tolerance of matching are set by their mean, but none beyond the ceiling of the window;
- * tubes farther apart are set by the hottest, at that ceiling.
+ * <p>Tubes of a group within the tolerance of matching are set by their mean, but none beyond the ceiling of its own window;
+ * tubes farther apart, or of which one stands less, are set as far as the first of them reaches its ceiling.
  */
 final class FixedBiasMove {
 
     /** Tubes within this of their mean count as matched. */
     static final double MATCHED = 0.10;
+    /** Wall sockets wander by about this between two looks, as a ratio. */
+    private static final double UNREAD_MAINS = 0.01;
     private static final double CONVERGED = 1e-9;
     private static final int MOST_TURNS = 200;
     /** Turns that bring a group's mean current to the wanted one, well below any meter's digit. */
@@ -72,12 +74,20 @@ final class FixedBiasMove {
             }
             double next = line.voltsAt(newest.other() + DoubleStream.of(currents).sum(), newest.mainsRatio());
             if (Math.abs(next - volts) < CONVERGED * volts) {
-                return landing(currents, shares, next, groups);
+                return landing(currents, shares, next, groups, families);
             }
             volts = next;
         }
-        throw new NoLandingException("This supply (%s) cannot bring the tubes to their target: the plates would sag below half the source voltage."
-                .formatted(line.inWords()));
+        throw new NoLandingException(new MoveFinding.SagsTooFar(line.finding()));
+    }
+
+    /** The most each tube may draw where the stage lands, A. */
+    double[] ceilings(Landing landing) {
+        Aim aim = new Aim(stage, newest, mains);
+        return IntStream.range(0, landing.tubes().size()).mapToDouble(i -> {
+            Landing.Tube tube = landing.tubes().get(i);
+            return aim.ceiling(i, tube.plateVolts(), 1 - tube.plateAmps() / tube.cathode());
+        }).toArray();
     }
 
     private Share[] shares() {
@@ -87,18 +97,19 @@ final class FixedBiasMove {
     /** Where the stage stands once its sides are alike and the level is left as it is. */
     Landing balanced(List<PotGroup> groups) {
         double[] currents = balancing.currents();
-        return landing(currents, shares(), line.voltsAt(newest.other() + DoubleStream.of(currents).sum(), newest.mainsRatio()), groups);
+        return landing(currents, shares(), line.voltsAt(newest.other() + DoubleStream.of(currents).sum(), newest.mainsRatio()), groups, List.of());
     }
 
+    /** By the mean where they match and none passes its ceiling; else as far as the first of them reaches its own. */
     private static double[] currents(PotGroup group, Family family, Aim aim, Share[] shares, double[] now, double volts) {
         List<Integer> tubes = group.tubes();
         double[] wanted = tubes.stream().mapToDouble(tube -> aim.current(tube, volts, shares[tube].at(now[tube]))).toArray();
+        double[] ceilings = tubes.stream().mapToDouble(tube -> aim.ceiling(tube, volts, shares[tube].at(now[tube]))).toArray();
         double[] byMean = family.currents(meanOf(family, wanted));
         double mean = average(byMean);
-        int hot = IntStream.range(0, byMean.length).reduce((one, other) -> byMean[one] >= byMean[other] ? one : other).orElseThrow();
         boolean matched = IntStream.range(0, byMean.length).allMatch(i -> Math.abs(byMean[i] - mean) <= MATCHED * mean);
-        double ceiling = aim.ceiling(tubes.get(hot), volts, shares[tubes.get(hot)].at(now[tubes.get(hot)]));
-        return matched && byMean[hot] <= ceiling ? byMean : family.currents(family.xFor(hot, ceiling));
+        boolean within = IntStream.range(0, byMean.length).allMatch(i -> byMean[i] <= ceilings[i]);
+        return matched && within ? byMean : family.currents(IntStream.range(0, ceilings.length).mapToDouble(i -> family.xFor(i, ceilings[i])).min().orElseThrow());
     }
 
     /** The mean of {@code Ik^(2/3)} that gives the wanted mean current. */
@@ -115,17 +126,35 @@ final class FixedBiasMove {
         return DoubleStream.of(values).average().orElseThrow();
     }
 
-    private Landing landing(double[] currents, Share[] shares, double volts, List<PotGroup> groups) {
+    private Landing landing(double[] currents, Share[] shares, double volts, List<PotGroup> groups, List<Family> families) {
         double total = newest.other() + DoubleStream.of(currents).sum();
         Outlook outlook = new Outlook(stage, newest, mains);
+        double plusMinus = Math.hypot(line.plusMinusAt(total, newest.mainsRatio()), unreadMains(sets) * volts);
         List<Landing.Tube> tubes = new ArrayList<>();
         for (int i = 0; i < currents.length; i++) {
-            tubes.add(outlook.tube(i, currents, volts - newest.lift(i), shares[i].at(currents[i])));
+            Landing.Tube tube = outlook.tube(i, currents, volts - newest.lift(i), shares[i].at(currents[i]));
+            tubes.add(tube.with(tube.reading(), tube.reading() * Math.hypot(plusMinus / volts, beside(i, currents, groups, families))));
         }
         BiasForecast forecast = new BiasForecast(stage, sets, groups.get(0).tubes());
         Optional<BiasForecast.Bias> bias = forecast.at(tubes.get(groups.get(0).tubes().get(0)).cathode(), volts);
-        return new Landing(tubes, volts, line.plusMinusAt(total, newest.mainsRatio()), outlook.plateReading(volts, newest.meanLift(), tubes), total,
-                bias.map(found -> OptionalDouble.of(found.volts())).orElse(OptionalDouble.empty()), bias.map(BiasForecast.Bias::from).orElse(""),
-                newest.mainsRatio());
+        return new Landing(tubes, volts, plusMinus, outlook.plateReading(volts, newest.meanLift(), tubes), total,
+                bias.map(found -> OptionalDouble.of(found.volts())).orElse(OptionalDouble.empty()), bias.map(BiasForecast.Bias::from), newest.mainsRatio());
+    }
+
+    /** How far, as a ratio, mains may have moved between settings while nobody read it. */
+    static double unreadMains(List<ReadingSet> sets) {
+        return sets.size() > 1 && sets.subList(sets.size() - 2, sets.size()).stream().anyMatch(set -> !set.knowsMains()) ? UNREAD_MAINS : 0;
+    }
+
+    private static double beside(int tube, double[] currents, List<PotGroup> groups, List<Family> families) {
+        for (int g = 0; g < families.size(); g++) {
+            List<Integer> group = groups.get(g).tubes();
+            int place = group.indexOf(tube);
+            if (place >= 0) {
+                double x = group.stream().mapToDouble(each -> BiasLaw.x(currents[each])).average().orElseThrow();
+                return families.get(g).plusMinus(place, x);
+            }
+        }
+        return 0;
     }
 }

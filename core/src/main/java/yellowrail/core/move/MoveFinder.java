@@ -1,58 +1,91 @@
 package yellowrail.core.move;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Rectifier;
+import yellowrail.core.finding.Finding;
+import yellowrail.core.idle.Alarm;
 import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.Verdict;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.supply.Mains;
 import yellowrail.core.supply.ReadingSet;
-import yellowrail.core.supply.ReadingSets;
+import yellowrail.core.supply.SupplyFinding;
 import yellowrail.core.supply.SupplyFit;
 import yellowrail.core.supply.SupplyLine;
 import yellowrail.core.supply.SupplyPoint;
+import yellowrail.core.supply.SupplyReadings;
+import yellowrail.core.timeline.Timeline;
 
-/** Finds the next move from all usable readings of a run. */
+/**
+ * Finds the next move from what is on the bench. A limit outranks every wish: where a tube must be switched off there is no
+ * move at all; while one is over a limit nothing is made hotter; from readings that were overtaken nothing over its rating
+ * is turned, it is read again.
+ */
 public final class MoveFinder {
 
     /** Within this of the aim a turn is not worth its trouble. */
     private static final double NEAR = 0.03;
+    /** The same where each tube has a pot of its own. */
+    private static final double ONE_OF_SEVERAL = 0.02;
     private static final double MOST_OF_USUAL = 1.5;
     private static final double LEAST_GUESS = 0.1;
 
     private final StageIdle stage;
     private final AmpSheet sheet;
-    private final ReadingSets readings;
-    private final Optional<NextMove.Check> check;
+    private final SupplyReadings readings;
+    private final List<TubeIdle> tubes;
+    private final Optional<Alarm> alarm;
+    private final PotLearned learned;
+    private final Map<Integer, Optional<SupplyLine>> lines = new HashMap<>();
 
-    public MoveFinder(StageIdle stage, ReadingSets readings) {
+    /** The move from where a timeline ends. */
+    public static MoveFinder of(Timeline timeline) {
+        StageIdle stage = StageIdle.of(timeline.present());
+        return new MoveFinder(stage, new SupplyReadings(stage, timeline));
+    }
+
+    /** @param stage the amp as it stands at the end of the readings' timeline */
+    public MoveFinder(StageIdle stage, SupplyReadings readings) {
         this.stage = stage;
         this.sheet = stage.sheet();
         this.readings = readings;
-        this.check = lastCheck();
+        this.tubes = stage.at(readings.timeline().present());
+        this.alarm = Alarm.of(readings.timeline(), tubes);
+        this.learned = new PotLearned(sheet, readings.timeline());
     }
 
-    /** The supply line as it was known after so many settings. */
+    /** The supply line as it is known now; empty before anything whole was read. */
+    public Optional<SupplyLine> line() {
+        return line(readings.sets().size());
+    }
+
     private Optional<SupplyLine> line(int settings) {
-        List<SupplyPoint> points = readings.points(settings);
-        if (settings == 0) {
-            return Optional.empty();
-        }
+        return settings == 0 ? Optional.empty() : lines.computeIfAbsent(settings, known -> Optional.of(through(readings.points(known))));
+    }
+
+    private SupplyLine through(List<SupplyPoint> points) {
         SupplyPoint last = points.get(points.size() - 1);
         Rectifier rectifier = sheet.supply().rectifier();
-        OptionalDouble peak = sheet.supply().peakVolts(last.mainsRatio());
-        if (peak.isPresent()) {
-            double ohms = (peak.getAsDouble() - last.volts()) / last.amps();
-            if (ohms > 0) {
-                return Optional.of(new SupplyFit(points, ohms, "from the winding\u2019s peak voltage").fit());
-            }
+        OptionalDouble before = readings.ohmsBefore();
+        if (before.isPresent()) {
+            return new SupplyFit(points, before.getAsDouble(), new SupplyFinding.GuessedAsBefore(before.getAsDouble())).fit();
         }
-        return Optional.of(new SupplyFit(points, usualOhms(rectifier), rectifier == Rectifier.UNKNOWN ? "as many supplies have"
-                : "as supplies with a %s rectifier have".formatted(rectifier.inWords())).fit());
+        OptionalDouble peak = sheet.supply().peakVolts(last.mainsRatio());
+        double ohms = peak.isPresent() ? (peak.getAsDouble() - last.volts()) / last.amps() : 0;
+        if (ohms > 0) {
+            return new SupplyFit(points, ohms, new SupplyFinding.GuessedFromPeak(ohms)).fit();
+        }
+        double usual = usualOhms(rectifier);
+        return new SupplyFit(points, usual, rectifier == Rectifier.UNKNOWN ? new SupplyFinding.GuessedAsUsual(usual) : new SupplyFinding.GuessedAsUsualFor(usual, rectifier)).fit();
     }
 
     /** More tubes hang on bigger transformers: the usual resistance is a pair's. */
@@ -61,26 +94,49 @@ public final class MoveFinder {
     }
 
     /**
-     * @return the move from the last whole setting, which is what one turns towards while the next is being read; empty while
-     *     no setting is complete, and where it would be to stay and a newer reading speaks against that
+     * @return the move; empty while too little was read, where a tube must be switched off or read again first, and where it
+     *     would be to stay and a newer reading speaks against that
      */
     public Optional<NextMove> find() {
-        return line(readings.sets().size()).map(this::find)
-                .filter(move -> move.kind() != NextMove.Kind.STAY || inWindow(readings.present()));
+        if (alarm.isPresent() || isOverAndOvertaken()) {
+            return Optional.empty();
+        }
+        Optional<ReadingSet> half = readings.half();
+        Optional<NextMove> found = half.isPresent() ? Optional.of(find(through(List.of(point(half.get()))), List.of(half.get())))
+                : line().map(line -> find(line, withProgress(line)));
+        return found.map(this::guarded).filter(move -> move.kind() != NextMove.Kind.STAY || inWindow(readings.present()));
+    }
+
+    private boolean isOverAndOvertaken() {
+        return tubes.stream().anyMatch(tube -> tube.judgement().verdict() == Verdict.OVER_RATING && !tube.freshness().isFresh());
+    }
+
+    private static SupplyPoint point(ReadingSet set) {
+        return new SupplyPoint("", set.plateVolts(), set.totalAmps(), set.mainsRatio(), Math.max(0.1, 1e-4 * set.plateVolts()), false);
+    }
+
+    /** With several pots, what was read since the last whole setting is taken as done. */
+    private List<ReadingSet> withProgress(SupplyLine line) {
+        List<ReadingSet> sets = new ArrayList<>(readings.sets());
+        if (!sheet.bias().isCathode() && PotGroup.of(sheet).size() > 1) {
+            new Progress(stage, readings, line).set().ifPresent(sets::add);
+        }
+        return sets;
     }
 
     /** A target that a guessed line cannot reach says more about the guess than about the supply: then half of it is tried. */
-    private NextMove find(SupplyLine line) {
-        List<ReadingSet> sets = readings.sets();
+    private NextMove find(SupplyLine line, List<ReadingSet> sets) {
         Mains mains = mains(sets, line);
         try {
             return sheet.bias().isCathode() ? cathode(sets, line, mains) : fixed(sets, line, mains);
         } catch (NoLandingException e) {
-            if (line.isGuessed() && line.resistance() > LEAST_GUESS * usualOhms(sheet.supply().rectifier())) {
-                return find(new SupplyFit(line.used(), line.resistance() / 2, "since more would leave the target out of reach").fit());
+            boolean weak = e.finding() instanceof MoveFinding.NoResistorBringsThem;
+            if (!weak && line.isGuessed() && line.resistance() > LEAST_GUESS * usualOhms(sheet.supply().rectifier())) {
+                double ohms = line.resistance() / 2;
+                return find(new SupplyFit(line.used(), ohms, new SupplyFinding.GuessedWithinReach(ohms)).fit(), sets);
             }
             return new NextMove(NextMove.Kind.OUT_OF_REACH, line, mains, Optional.empty(), List.of(), Optional.empty(), Optional.empty(),
-                    check, e.getMessage(), List.of());
+                    check(), e.finding(), List.of(), sets.get(sets.size() - 1));
         }
     }
 
@@ -88,7 +144,8 @@ public final class MoveFinder {
     private Mains mains(List<ReadingSet> sets, SupplyLine line) {
         ReadingSet newest = sets.get(sets.size() - 1);
         BiasForecast forecast = new BiasForecast(stage, sets, List.of(0));
-        if (sheet.bias().isCathode() || newest.bias(0).isEmpty() || stage.type().isTriode()) {
+        boolean triode = stage.mainType().map(type -> type.isTriode()).orElse(true);
+        if (sheet.bias().isCathode() || newest.bias(0).isEmpty() || triode) {
             return Mains.customary(sheet.bias());
         }
         return forecast.model().flatMap(model -> Mains.computed(model, line, newest.other(), newest.tubes().size(), forecast.screenDrop(),
@@ -101,47 +158,92 @@ public final class MoveFinder {
         Balancing balancing = new Balancing(sheet, newest);
         FixedBiasMove move = new FixedBiasMove(stage, sets, line, mains, balancing);
         Landing target = move.landing(groups);
-        MoveWords words = new MoveWords(stage, newest, line, mains, check);
+        MoveTeller teller = new MoveTeller(sheet, newest, learned);
+        MoveNotes notes = new MoveNotes(stage, readings, sets, line, mains, learned, teller);
         if (balancing.turns().isEmpty() && stays(newest, target)) {
-            return new NextMove(NextMove.Kind.STAY, line, mains, Optional.of(target), List.of(), Optional.empty(), Optional.empty(), check,
-                    words.stay(), words.notes(target, readings, groups));
+            return new NextMove(NextMove.Kind.STAY, line, mains, Optional.of(target), List.of(), Optional.empty(), Optional.empty(), check(),
+                    teller.stay(), notes.of(target, groups, List.of(), check()), newest);
         }
-        Turns turns = new Turns(sheet, newest, new Outlook(stage, newest, mains), balancing, NEAR / 3);
+        Outlook outlook = new Outlook(stage, newest, mains);
+        FollowMe followMe = new FollowMe(sheet, newest, line, new Coupling(stage, sets), outlook, move.ceilings(target), ONE_OF_SEVERAL);
+        Turns turns = new Turns(sheet, newest, outlook, balancing, followMe, NEAR / 3);
         boolean levels = sheet.bias() != BiasKind.FIXED && turns.setsLevel();
         List<NextMove.Step> steps = sheet.bias() == BiasKind.FIXED ? List.of() : turns.to(target, groups);
-        if (steps.isEmpty() && !levels) {
+        if (steps.isEmpty() && levels) {
+            return new NextMove(NextMove.Kind.STAY, line, mains, Optional.of(target), List.of(), Optional.empty(), Optional.empty(), check(),
+                    teller.stay(), notes.of(target, groups, List.of(), check()), newest);
+        }
+        if (steps.isEmpty()) {
             Optional<BiasParts> parts = newest.bias(0).isPresent() && target.bias().isPresent()
                     ? Optional.of(BiasParts.of(sheet.supply(), newest.bias(0).getAsDouble(), target.bias().getAsDouble())) : Optional.empty();
-            return new NextMove(NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(target), List.of(), Optional.empty(), parts, check,
-                    words.parts(target, parts), words.notes(target, readings, groups));
+            List<Finding> all = new ArrayList<>(notes.of(target, groups, List.of(), check()));
+            if (parts.flatMap(BiasParts::shunt).isPresent()) {
+                all.add(new MoveFinding.DividerAfterTheDiode());
+            }
+            return new NextMove(NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(target), List.of(), Optional.empty(), parts, check(),
+                    teller.parts(target, parts), all, newest);
         }
         Landing landing = levels ? target : move.balanced(groups);
-        return new NextMove(NextMove.Kind.TURN, line, mains, Optional.of(landing), steps, Optional.empty(), Optional.empty(), check,
-                words.turn(steps, landing), words.notes(landing, readings, groups));
+        boolean oneByOne = groups.size() > 1 && steps.get(0).against().isEmpty();
+        return new NextMove(NextMove.Kind.TURN, line, mains, Optional.of(landing), steps, Optional.empty(), Optional.empty(), check(),
+                teller.turn(steps, landing, oneByOne), notes.of(landing, groups, steps, check()), newest);
     }
 
     private NextMove cathode(List<ReadingSet> sets, SupplyLine line, Mains mains) {
         CathodeAdvice advice = new CathodeBiasMove(stage, sets, line, mains).advise();
         ReadingSet newest = sets.get(sets.size() - 1);
-        MoveWords words = new MoveWords(stage, newest, line, mains, check);
+        MoveTeller teller = new MoveTeller(sheet, newest, learned);
         boolean inWindow = inWindow(newest.moment());
         Landing landing = advice.best().landing();
+        List<Finding> notes = new MoveNotes(stage, readings, sets, line, mains, learned, teller).of(landing, List.of(), List.of(), check());
         return new NextMove(inWindow ? NextMove.Kind.STAY : NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(landing), List.of(),
-                Optional.of(advice), Optional.empty(), check, inWindow ? words.stay() : words.resistor(advice), words.notes(landing, readings, List.of()));
+                Optional.of(advice), Optional.empty(), check(), inWindow ? teller.stay() : teller.resistor(advice), notes, newest);
+    }
+
+    /** A move as far as the limits allow it. */
+    private NextMove guarded(NextMove move) {
+        Optional<TubeIdle> limited = tubes.stream().filter(tube -> tube.judgement().limits().blocksHotter()).findFirst();
+        if (limited.isEmpty() || move.kind() == NextMove.Kind.STAY || move.kind() == NextMove.Kind.OUT_OF_REACH) {
+            return move;
+        }
+        boolean over = tubes.stream().anyMatch(tube -> tube.judgement().verdict() == Verdict.OVER_RATING);
+        if (move.kind() == NextMove.Kind.CHANGE_RESISTOR) {
+            boolean hotter = move.landing().orElseThrow().tubes().stream().anyMatch(tube -> tube.cathode() > cathodeNow(move, tube));
+            return hotter ? nothing(move, limited.get()) : over ? with(move, NextMove.Kind.OFF, List.of(), new MoveFinding.OffFirst(move.says())) : move;
+        }
+        List<NextMove.Step> cooler = move.steps().stream().filter(step -> !step.isHotter()).toList();
+        if (cooler.isEmpty()) {
+            return nothing(move, limited.get());
+        }
+        return cooler.size() == move.steps().size() ? move
+                : with(move, NextMove.Kind.TURN, cooler, new MoveTeller(sheet, move.from(), learned).turn(cooler, move.landing().orElseThrow(), true));
+    }
+
+    private double cathodeNow(NextMove move, Landing.Tube tube) {
+        return IntStream.range(0, sheet.sockets().size()).filter(i -> sheet.sockets().get(i).equals(tube.socket())).mapToDouble(move.from()::cathode).findFirst().orElseThrow();
+    }
+
+    private static NextMove nothing(NextMove move, TubeIdle limited) {
+        return new NextMove(NextMove.Kind.NOTHING, move.line(), move.mains(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), move.check(),
+                new MoveFinding.NothingHotter(limited.socket().label(), limited.judgement().limits().findings().get(0)), List.of(), move.from());
+    }
+
+    private static NextMove with(NextMove move, NextMove.Kind kind, List<NextMove.Step> steps, Finding says) {
+        return new NextMove(kind, move.line(), move.mains(), move.landing(), steps, move.cathode(), move.parts(), move.check(), says, move.notes(), move.from());
     }
 
     private boolean inWindow(Moment moment) {
-        return stage.at(moment).stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW);
+        return stage.at(moment).stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW || tube.judgement().verdict() == Verdict.OVER_BY_CHOICE);
     }
 
     private boolean stays(ReadingSet newest, Landing landing) {
         double now = newest.meanCathode();
         double then = landing.tubes().stream().mapToDouble(Landing.Tube::cathode).average().orElseThrow();
-        return Math.abs(then / now - 1) < NEAR && inWindow(newest.moment());
+        return Math.abs(then / now - 1) < NEAR && !newest.isAssumed() && inWindow(newest.moment());
     }
 
     /** What the line before the newest setting had said about it. */
-    private Optional<NextMove.Check> lastCheck() {
+    private Optional<NextMove.Check> check() {
         List<ReadingSet> sets = readings.sets();
         if (sets.size() < 2) {
             return Optional.empty();
@@ -149,5 +251,14 @@ public final class MoveFinder {
         ReadingSet newest = sets.get(sets.size() - 1);
         return line(sets.size() - 1).map(before -> new NextMove.Check(newest, before.voltsAt(newest.totalAmps(), newest.mainsRatio()),
                 before.plusMinusAt(newest.totalAmps(), newest.mainsRatio())));
+    }
+
+    /** The tubes as they are judged now. */
+    public List<TubeIdle> tubes() {
+        return tubes;
+    }
+
+    public Optional<Alarm> alarm() {
+        return alarm;
     }
 }

@@ -2,7 +2,9 @@ package yellowrail.core.move;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import yellowrail.core.amp.Pot;
+import yellowrail.core.finding.Finding;
 import yellowrail.core.supply.Mains;
 import yellowrail.core.supply.ReadingSet;
 import yellowrail.core.supply.SupplyLine;
@@ -18,15 +20,16 @@ import yellowrail.core.supply.SupplyLine;
  * @param cathode  the resistors to choose from, with cathode bias
  * @param parts    the resistors of the bias supply, with fixed bias that cannot be adjusted
  * @param check    the last prediction against what was then read
- * @param sentence the move in one sentence, in the units of the builder's meter
+ * @param says     the move, in the units of the builder's meter
  * @param notes    what a careful colleague would add, most important first
+ * @param from     the setting it starts from
  */
 public record NextMove(Kind kind, SupplyLine line, Mains mains, Optional<Landing> landing, List<Step> steps, Optional<CathodeAdvice> cathode,
-                       Optional<BiasParts> parts, Optional<Check> check, String sentence, List<String> notes) {
+                       Optional<BiasParts> parts, Optional<Check> check, Finding says, List<Finding> notes, ReadingSet from) {
 
-    /** What sort of move. */
+    /** What sort of move; off is to switch off and change a part, nothing that it would be hotter and must not be. */
     public enum Kind {
-        TURN, CHANGE_RESISTOR, STAY, OUT_OF_REACH
+        TURN, CHANGE_RESISTOR, STAY, OUT_OF_REACH, OFF, NOTHING
     }
 
     /**
@@ -45,8 +48,18 @@ public record NextMove(Kind kind, SupplyLine line, Mains mains, Optional<Landing
      * @param pot     the pot; empty where the sheet has none for these tubes
      * @param mark    what to watch
      * @param against with a balance pot, what the other side will then show
+     * @param others  what the points of other pots will then show, as far as they move
      */
-    public record Step(Optional<Pot> pot, Mark mark, Optional<Mark> against) {
+    public record Step(Optional<Pot> pot, Mark mark, Optional<Mark> against, List<Mark> others) {
+
+        public Step {
+            others = List.copyOf(others);
+        }
+
+        /** Whether it makes a tube draw more. */
+        public boolean isHotter() {
+            return mark.to() > mark.from() || against.map(mark -> mark.to() > mark.from()).orElse(false);
+        }
     }
 
     /**
@@ -61,6 +74,11 @@ public record NextMove(Kind kind, SupplyLine line, Mains mains, Optional<Landing
         public double read() {
             return set.plateVolts();
         }
+    }
+
+    /** Every reading it asks for. */
+    public List<Mark> marks() {
+        return steps.stream().flatMap(step -> Stream.concat(Stream.of(step.mark()), step.against().stream())).toList();
     }
 
     public NextMove {

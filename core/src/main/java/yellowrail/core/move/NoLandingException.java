@@ -1,9 +1,16 @@
 package yellowrail.core.move;
 
-/** The supply cannot bring the tubes to the target; the message says how far it goes. */
+/** The supply cannot bring the tubes to the target; the finding says how far it goes. */
 public final class NoLandingException extends RuntimeException {
 
-    NoLandingException(String message) {
-        super(message);
+    private final transient MoveFinding finding;
+
+    NoLandingException(MoveFinding finding) {
+        super(finding.code());
+        this.finding = finding;
+    }
+
+    public MoveFinding finding() {
+        return finding;
     }
 }

@@ -38,9 +38,9 @@ final class Outlook {
     Landing.Tube tube(int tube, double[] currents, double volts, double share) {
         double plate = currents[tube] * (1 - share);
         double watts = volts * plate;
-        double ratio = mains.convertDissipation(watts, newest.mainsRatio(), 1) / stage.rating().plateWatts();
+        double ratio = mains.convertDissipation(watts, newest.mainsRatio(), 1) / stage.goal(tube).orElseThrow().rating().plateWatts();
         Socket socket = sheet.sockets().get(tube);
-        return new Landing.Tube(socket, currents[tube], plate, volts, watts, ratio, reading(tube, currents));
+        return new Landing.Tube(socket, currents[tube], plate, volts, watts, ratio, reading(tube, currents), 0);
     }
 
     /** What the meter will show at a tube's test point: its reading grows with the current of all that hang on it. */

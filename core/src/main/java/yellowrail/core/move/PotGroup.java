@@ -2,13 +2,12 @@ package yellowrail.core.move;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Pot;
-import yellowrail.core.amp.Socket;
+import yellowrail.core.amp.PotReach;
+import yellowrail.core.finding.Finding;
 
 /**
  * The tubes that one pot moves together; without pots, or for what no pot reaches, the whole stage or the rest of it.
@@ -22,17 +21,16 @@ record PotGroup(Optional<Pot> pot, List<Integer> tubes) {
         tubes = List.copyOf(tubes);
     }
 
-    /** The groups of an amp, in the order of its pots; a balance pot moves none of its own. */
+    /** The groups of an amp, in the order of its pots. */
     static List<PotGroup> of(AmpSheet sheet) {
         List<PotGroup> groups = new ArrayList<>();
         List<Integer> free = new ArrayList<>(IntStream.range(0, sheet.sockets().size()).boxed().toList());
-        List<Pot> pots = sheet.pots().stream().filter(pot -> pot.action() != Pot.Action.BALANCE).toList();
-        for (int i = 0; i < pots.size(); i++) {
-            List<Integer> moved = new ArrayList<>(moved(sheet, pots.get(i), i));
+        for (Pot pot : PotReach.levels(sheet)) {
+            List<Integer> moved = new ArrayList<>(PotReach.of(sheet, pot));
             moved.retainAll(free);
             if (!moved.isEmpty()) {
                 free.removeAll(moved);
-                groups.add(new PotGroup(Optional.of(pots.get(i)), moved));
+                groups.add(new PotGroup(Optional.of(pot), moved));
             }
         }
         if (!free.isEmpty()) {
@@ -41,29 +39,11 @@ record PotGroup(Optional<Pot> pot, List<Integer> tubes) {
         return groups;
     }
 
-    /** The sockets a balance pot acts on: those or the channel it names, else all. */
-    static List<Integer> moved(AmpSheet sheet, Pot balance) {
-        List<Integer> named = moved(sheet, balance, sheet.sockets().size());
-        return named.isEmpty() ? IntStream.range(0, sheet.sockets().size()).boxed().toList() : named;
+    Finding called() {
+        return called(pot);
     }
 
-    /** The sockets a pot acts on: those it names, a channel it names, or by its place in the row of pots. */
-    private static List<Integer> moved(AmpSheet sheet, Pot pot, int place) {
-        List<Socket> sockets = sheet.sockets();
-        List<Integer> all = IntStream.range(0, sockets.size()).boxed().toList();
-        if (pot.action() == Pot.Action.ALL) {
-            return all;
-        }
-        List<String> words = List.of(pot.acts().toUpperCase(Locale.ROOT).split("[^A-Z0-9]+"));
-        List<Integer> named = all.stream().filter(i -> words.contains(sockets.get(i).label().toUpperCase(Locale.ROOT))
-                || words.contains(sockets.get(i).testPoint().toUpperCase(Locale.ROOT))).toList();
-        if (!named.isEmpty()) {
-            return named;
-        }
-        if (pot.action() == Pot.Action.ONE) {
-            return place < sockets.size() ? List.of(place) : List.of();
-        }
-        String told = (pot.name() + " " + pot.acts()).toUpperCase(Locale.ROOT);
-        return all.stream().filter(i -> sockets.get(i).channel() != Channel.MONO && told.contains(sockets.get(i).channel().name())).toList();
+    static Finding called(Optional<Pot> pot) {
+        return pot.<Finding>map(each -> new MoveFinding.PotCalled(each.name())).orElseGet(MoveFinding.PotUnnamed::new);
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.Random;
+import yellowrail.core.amp.Accepted;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
@@ -27,6 +28,8 @@ public final class Workshop {
     private static final double MISMATCH = 0.20;
     private static final double CREEP = 0.02;
     private static final double LEAK = 5;
+    /** The practice amps are built so: whatever their plates reach is taken on. */
+    private static final double ROOM = 40;
 
     private final Exercise exercise;
     private final long seed;
@@ -50,7 +53,8 @@ public final class Workshop {
                 OptionalDouble.empty(), OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty());
         return new AmpSheet(name, "A practice amp: it can be ruined without cost.", "", usual.topology(), usual.tubeType(), usual.ratingSystem(),
                 usual.ownPlateWatts(), usual.sockets(), usual.bias(), List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false)),
-                usual.current(), usual.plate(), usual.screen(), usual.meter(), REFERENCE, usual.settleMinutes(), usual.target()).with(supply);
+                usual.current(), usual.plate(), usual.screen(), usual.meter(), REFERENCE, usual.settleMinutes(), usual.target()).with(supply)
+                .with(new Accepted(OptionalDouble.of(source + ROOM), OptionalDouble.of(source + ROOM)));
     }
 
     /** What already stands in the log when the exercise begins. */

@@ -11,8 +11,9 @@ import java.util.regex.Pattern;
  *
  * @param number the number as written, in {@code unit}
  * @param unit   the unit as written, empty when left out
+ * @param decimals digits behind the point as written; fewer than none for 1e3
  */
-public record Quantity(double number, Optional<Unit> unit) {
+public record Quantity(double number, Optional<Unit> unit, int decimals) {
 
     /** Beyond this nothing on a bench is measured, in any unit used here. */
     static final double LARGEST = 1e9;
@@ -39,7 +40,7 @@ public record Quantity(double number, Optional<Unit> unit) {
         Matcher infix = INFIX.matcher(typed);
         if (infix.matches()) {
             Unit unit = Unit.of(infix.group(2)).orElseThrow();
-            return new Quantity(Double.parseDouble(infix.group(1) + "." + infix.group(3)), Optional.of(unit));
+            return new Quantity(Double.parseDouble(infix.group(1) + "." + infix.group(3)), Optional.of(unit), infix.group(3).length());
         }
         Matcher plain = PLAIN.matcher(typed);
         if (!plain.matches()) {
@@ -54,7 +55,10 @@ public record Quantity(double number, Optional<Unit> unit) {
         if (!(Math.abs(number) <= LARGEST)) {
             throw new BadQuantityException("%s is too large for anything on a bench".formatted(quote(typed)));
         }
-        return new Quantity(number, unit(plain.group(4), typed));
+        String digits = plain.group(2).replace(',', '.');
+        int decimals = digits.contains(".") ? digits.length() - digits.indexOf('.') - 1 : 0;
+        int power = exponent.isEmpty() ? 0 : Integer.parseInt(exponent.substring(1));
+        return new Quantity(number, unit(plain.group(4), typed), decimals - power);
     }
 
     private static Optional<Unit> unit(String written, String typed) {

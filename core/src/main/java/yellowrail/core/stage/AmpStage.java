@@ -8,6 +8,7 @@ import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.PentodeModel;
@@ -36,7 +37,8 @@ public record AmpStage(OutputStage stage, List<String> assumed) {
         Connection connection = sheet.screen().connection();
         double screen = connection != Connection.PENTODE ? plate : known(read.screenVolts(), plate - SCREENS_BELOW, "screens at %.0f V", 1, assumed);
         double rated = sheet.rating(type).plateWatts();
-        Target target = sheet.target().school().basis() == School.Basis.PERCENT ? sheet.target() : Target.customary(sheet.bias(), sheet.topology());
+        Target asked = new Goal(sheet, sheet.rating(type), sheet.isOf(type)).window();
+        Target target = asked.school().basis() == School.Basis.PERCENT ? asked : Target.customary(sheet.bias(), sheet.topology());
         double idle = known(read.plateAmps(), target.aim() * rated / plate, "an idle of %.1f mA each", 1e3, assumed);
         double usual = published.stream().mapToDouble(PublishedOperation::loadOhms).findFirst().orElse(pushPull ? USUAL_LOAD : USUAL_SINGLE_LOAD) / sheet.tubesPerSide();
         double load = known(sheet.fittings().loadOhms(), usual, "a load of %.0f ohm", 1, assumed);

@@ -2,6 +2,7 @@ package yellowrail.core.supply;
 
 import java.util.Optional;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.idle.Goal;
 import yellowrail.core.tube.model.PentodeModel;
 
 /**
@@ -16,9 +17,9 @@ import yellowrail.core.tube.model.PentodeModel;
  *
  * @param current     exponent of current
  * @param dissipation exponent of plate dissipation
- * @param from        what they rest on, in words
+ * @param from        what they rest on
  */
-public record Mains(double current, double dissipation, String from) {
+public record Mains(double current, double dissipation, SupplyFinding from) {
 
     /** Mains this near to the reference need no conversion worth marking. */
     public static final double SAME = 0.005;
@@ -28,7 +29,7 @@ public record Mains(double current, double dissipation, String from) {
 
     /** The customary exponents of a bias kind. */
     public static Mains customary(BiasKind bias) {
-        return bias.isCathode() ? new Mains(1.2, 2.2, "customary exponents for cathode bias") : new Mains(1.5, 2.5, "customary exponents for fixed bias");
+        return bias.isCathode() ? new Mains(Goal.CATHODE_MAINS - 1, Goal.CATHODE_MAINS, new SupplyFinding.CustomaryCathode()) : new Mains(1.5, 2.5, new SupplyFinding.CustomaryFixed());
     }
 
     /**
@@ -48,7 +49,7 @@ public record Mains(double current, double dissipation, String from) {
             return Optional.empty();
         }
         double per = Math.log((1 + STEP) / (1 - STEP));
-        return Optional.of(new Mains(Math.log(there[0] / here[0]) / per, Math.log(there[1] / here[1]) / per, "the tube model and the supply line"));
+        return Optional.of(new Mains(Math.log(there[0] / here[0]) / per, Math.log(there[1] / here[1]) / per, new SupplyFinding.FromModelAndLine()));
     }
 
     /** Cathode current and plate dissipation at a mains ratio. */

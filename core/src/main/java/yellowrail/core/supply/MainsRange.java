@@ -12,7 +12,7 @@ import yellowrail.core.idle.TubeIdle;
  * @param rows from low to high mains
  * @param from what the conversion rests on
  */
-public record MainsRange(List<Row> rows, String from) {
+public record MainsRange(List<Row> rows, SupplyFinding from) {
 
     /** Half the range when nobody says another, as a ratio. */
     public static final double USUAL = 0.10;
@@ -41,12 +41,16 @@ public record MainsRange(List<Row> rows, String from) {
         List<Row> rows = new ArrayList<>();
         for (double step : new double[]{-1, -0.5, 0, 0.5, 1}) {
             double ratio = 1 + step * span;
-            tubes.stream().filter(tube -> tube.figures().isPresent()).max((one, other) -> Double.compare(watts(one), watts(other))).ifPresent(hottest -> {
+            tubes.stream().filter(tube -> tube.figures().isPresent()).max((one, other) -> Double.compare(watts(one) / rated(one), watts(other) / rated(other))).ifPresent(hottest -> {
                 double watts = mains.convertDissipation(watts(hottest), mainsRatio, ratio);
-                rows.add(new Row(ratio * stage.sheet().mainsVolts(), hottest.socket().label(), watts, watts / stage.rating().plateWatts()));
+                rows.add(new Row(ratio * stage.sheet().mainsVolts(), hottest.socket().label(), watts, watts / rated(hottest)));
             });
         }
         return new MainsRange(rows, mains.from());
+    }
+
+    private static double rated(TubeIdle tube) {
+        return tube.occupant().rating().orElseThrow().plateWatts();
     }
 
     private static double watts(TubeIdle tube) {

@@ -3,7 +3,6 @@ package yellowrail.core.supply;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import yellowrail.core.quantity.Figures;
 
 /**
  * Fits the supply line to points: weighted least squares for {@code V = Voc m - Rs I}. A point far from the present
@@ -24,8 +23,9 @@ public final class SupplyFit {
     private static final double GUESS = 0.4;
     /** A slope less sure than this part of the guess, at one sigma, is held to the guess as well. */
     private static final double VAGUE = 0.25;
-    /** Beyond this no amp that works has its source resistance, ohm. */
-    private static final double MOST_OHMS = 6000;
+    /** Outside these no amp that works has its source resistance, ohm. */
+    private static final double LEAST_OHMS = 20;
+    private static final double MOST_OHMS = 5000;
     /** A point is left out when it lies this many sigmas and this part of its voltage away from what the others say. */
     private static final double OUT_SIGMAS = 4;
     private static final double OUT_RATIO = 0.008;
@@ -38,14 +38,14 @@ public final class SupplyFit {
 
     private final List<SupplyPoint> points;
     private final double guessedOhms;
-    private final String guessedFrom;
+    private final SupplyFinding guessedFrom;
 
     /**
      * @param points      oldest first, at least one; the newest says what the present current is
      * @param guessedOhms what to take for a source resistance while the points show no slope, ohm, &gt; 0
-     * @param guessedFrom what that guess rests on, in words
+     * @param guessedFrom what that guess rests on
      */
-    public SupplyFit(List<SupplyPoint> points, double guessedOhms, String guessedFrom) {
+    public SupplyFit(List<SupplyPoint> points, double guessedOhms, SupplyFinding guessedFrom) {
         if (points.isEmpty()) {
             throw new IllegalArgumentException("a supply line needs at least one point");
         }
@@ -65,12 +65,21 @@ public final class SupplyFit {
             used.remove(worst.get());
             outliers.add(worst.get());
         }
-        SupplyLine line = showsSlope(used) ? leastSquares(used) : null;
-        if (line == null || !(line.resistance() > 0 && line.resistance() < MOST_OHMS)) {
-            return guessed(used.get(used.size() - 1), outliers, line == null ? "" : ", since the readings make no supply line");
+        if (!showsSlope(used)) {
+            return guessed(used.get(used.size() - 1), outliers, Optional.empty());
+        }
+        SupplyLine line = leastSquares(used);
+        if (!isSupply(line, used)) {
+            return guessed(used.get(used.size() - 1), outliers, Optional.of(new SupplyFinding.NoSupplyLine(line.source(), line.resistance())));
         }
         SupplyLine sure = line.covariance().resistance() > VAGUE * VAGUE * guessedOhms * guessedOhms ? leastSquares(used, guessedOhms) : line;
-        return new SupplyLine(sure.source(), sure.resistance(), sure.covariance(), used, outliers, "");
+        return new SupplyLine(sure.source(), sure.resistance(), sure.covariance(), used, outliers, Optional.empty(), Optional.empty());
+    }
+
+    /** Whether a supply can be so: no less open than under load, and with a source resistance that amps have. */
+    private static boolean isSupply(SupplyLine line, List<SupplyPoint> used) {
+        return line.resistance() >= LEAST_OHMS && line.resistance() <= MOST_OHMS
+                && used.stream().allMatch(point -> line.source() * point.mainsRatio() >= point.volts() - OUT_UNLOADED * point.volts() * (point.unloaded() ? 1 : 0));
     }
 
     private static boolean showsSlope(List<SupplyPoint> used) {
@@ -79,12 +88,12 @@ public final class SupplyFit {
         return most - least > APART * most;
     }
 
-    private SupplyLine guessed(SupplyPoint at, List<SupplyPoint> outliers, String why) {
+    private SupplyLine guessed(SupplyPoint at, List<SupplyPoint> outliers, Optional<SupplyFinding> refused) {
         double variance = GUESS * guessedOhms * GUESS * guessedOhms;
         double perMains = at.amps() / at.mainsRatio();
         return new SupplyLine((at.volts() + guessedOhms * at.amps()) / at.mainsRatio(), guessedOhms,
                 new SupplyLine.Covariance(perMains * perMains * variance, perMains * variance, variance), List.of(at), outliers,
-                "guessed: %s ohm %s%s".formatted(Figures.fixed(guessedOhms, 0), guessedFrom, why));
+                Optional.of(guessedFrom), refused);
     }
 
     /**
@@ -159,7 +168,7 @@ public final class SupplyFit {
         double resistance = (mv * mi - mm * iv) / determinant;
         double widen = widen(used, source, resistance);
         return new SupplyLine(source, resistance, new SupplyLine.Covariance(widen * ii / determinant, widen * mi / determinant,
-                widen * mm / determinant), used, List.of(), "");
+                widen * mm / determinant), used, List.of(), Optional.empty(), Optional.empty());
     }
 
     /** Chi square per degree of freedom where there are any, never below one. */

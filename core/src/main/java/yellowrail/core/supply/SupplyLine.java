@@ -1,8 +1,7 @@
 package yellowrail.core.supply;
 
 import java.util.List;
-import yellowrail.core.quantity.Figures;
-import yellowrail.core.quantity.Unit;
+import java.util.Optional;
 
 /**
  * What the plates see of their supply: {@code V = Voc m - Rs I}, with {@code m} the mains over its reference. The source
@@ -13,10 +12,11 @@ import yellowrail.core.quantity.Unit;
  * @param covariance of (Voc, Rs) at one sigma
  * @param used       the points it rests on
  * @param outliers   points that were left out
- * @param guess      what was guessed for want of a second point; blank when nothing was
+ * @param guess      what was guessed for want of a second point, and from what; empty when nothing was
+ * @param refused    why the readings of several settings make no line; a line that is guessed instead is not drawn
  */
 public record SupplyLine(double source, double resistance, Covariance covariance, List<SupplyPoint> used, List<SupplyPoint> outliers,
-                         String guess) {
+                         Optional<SupplyFinding> guess, Optional<SupplyFinding> refused) {
 
     /** Half width of a 95 % interval in sigmas. */
     private static final double WIDE = 1.96;
@@ -31,7 +31,7 @@ public record SupplyLine(double source, double resistance, Covariance covariance
     }
 
     public boolean isGuessed() {
-        return !guess.isBlank();
+        return guess.isPresent();
     }
 
     /** @return plate volts to ground at a total current and a mains ratio */
@@ -53,10 +53,9 @@ public record SupplyLine(double source, double resistance, Covariance covariance
         return WIDE * Math.sqrt(covariance.resistance());
     }
 
-    /** {@code 494.5 V ± 0.4 behind 477 ohm ± 13, from 2 points}. */
-    public String inWords() {
-        return "%s \u00b1 %s V behind %s \u00b1 %s ohm, %s".formatted(Figures.fixed(source, 1), Figures.plusMinus(sourcePlusMinus(), Unit.VOLT),
-                Figures.fixed(resistance, 0), Figures.plusMinus(resistancePlusMinus(), Unit.OHM),
-                isGuessed() ? guess : "fitted to %d points".formatted(used.size()));
+    /** Line, plus-minus and what it rests on. */
+    public SupplyFinding finding() {
+        return refused.orElseGet(() -> guess.<SupplyFinding>map(why -> new SupplyFinding.LineGuessed(source, sourcePlusMinus(), resistance, why))
+                .orElseGet(() -> new SupplyFinding.LineFitted(source, sourcePlusMinus(), resistance, resistancePlusMinus(), used.size())));
     }
 }

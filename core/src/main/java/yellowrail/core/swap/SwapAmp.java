@@ -13,7 +13,7 @@ import yellowrail.core.amp.Topology;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Figures;
-import yellowrail.core.reading.Moment;
+import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.tube.TubeType;
 
 /**
@@ -37,14 +37,14 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
                       OptionalDouble cathodeAmps, OptionalDouble biasVolts, OptionalDouble cathodeOhms, int sharedBy, OptionalDouble partWatts, OptionalDouble otherAmps,
                       OptionalDouble mostAmps, Target target, Fittings fittings) {
 
-    /** @param moment what was read last; empty where nothing was */
-    public static SwapAmp of(StageIdle stage, Optional<Moment> moment) {
+    /** @param now what is on the bench; empty where nothing was ever read */
+    public static SwapAmp of(StageIdle stage, Optional<Snapshot> now) {
         AmpSheet sheet = stage.sheet();
-        LastRead read = LastRead.of(stage, moment);
+        LastRead read = LastRead.of(stage, now);
         boolean byResistor = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR;
         return new SwapAmp(sheet.topology(), sheet.bias(), sheet.screen().connection(), sheet.sockets().size(), sheet.channels(), read.plateVolts(), read.screenVolts(), read.cathodeAmps(),
                 read.biasVolts(), byResistor ? sheet.current().ohms() : OptionalDouble.empty(), sheet.bias() == BiasKind.CATHODE_SHARED ? sheet.sockets().size() / Math.max(1, sheet.testPoints().size()) : 1,
-                sheet.supply().resistorWatts(), sheet.supply().otherAmps(), sheet.supply().mostAmps(), sheet.target(), sheet.fittings());
+                sheet.supply().resistorWatts(), sheet.supply().otherAmps(), sheet.mostRailAmps(), sheet.target(), sheet.fittings());
     }
 
     /** Tubes on one end of an output transformer. */

@@ -15,9 +15,10 @@ import org.apache.commons.csv.CSVRecord;
  * @param dcAmps       greatest DC output, A
  * @param firstFarads  largest first capacitor at the usual supply impedance, F
  * @param dropVolts    typical drop at a usual load, V
+ * @param direct       whether its cathode is the filament itself: it is there seconds before any power tube draws
  * @param sure         false when the figures should be verified with the maker's sheet
  */
-public record RectifierType(String name, List<String> aka, double heaterVolts, double heaterAmps, double dcAmps, double firstFarads, double dropVolts, boolean sure) {
+public record RectifierType(String name, List<String> aka, double heaterVolts, double heaterAmps, double dcAmps, double firstFarads, double dropVolts, boolean direct, boolean sure) {
 
     /** The published ones, silicon last. */
     public static List<RectifierType> published() {
@@ -35,7 +36,7 @@ public record RectifierType(String name, List<String> aka, double heaterVolts, d
 
     private static RectifierType of(CSVRecord row) {
         return new RectifierType(row.get("type"), Arrays.stream(row.get("aka").split(" ")).filter(other -> !other.isBlank()).toList(), number(row, "heater_volts"),
-                number(row, "heater_amps"), number(row, "dc_max_ma") / 1e3, number(row, "capacitor_max_uf") / 1e6, number(row, "drop_volts"), row.get("confidence").equals("sure"));
+                number(row, "heater_amps"), number(row, "dc_max_ma") / 1e3, number(row, "capacitor_max_uf") / 1e6, number(row, "drop_volts"), row.get("cathode").equals("direct"), row.get("confidence").equals("sure"));
     }
 
     private static double number(CSVRecord row, String column) {
