@@ -81,6 +81,6 @@ class AmpDefaultsTest {
     void theMetersAccuracyIsPercentPlusDigits() {
         // 0.5 % of 452 V and 2 digits of 0.1 V; 0.5 % of 36.4 mV and 2 digits of 0.1 mV
         assertThat(MeterAccuracy.ORDINARY.ofVolts(452)).isEqualTo(2.46, within(1e-9));
-        assertThat(MeterAccuracy.ORDINARY.ofSense(0.0364)).isEqualTo(0.000382, within(1e-12));
+        assertThat(MeterAccuracy.ORDINARY.ofSense(0.0364, 0)).isEqualTo(0.000382, within(1e-12));
     }
 }

@@ -25,7 +25,7 @@ class SideBalanceTest {
 
     @Test
     void saysWhyItCannotBeSeen() {
-        assertThat(balance(Amps.quad(), "vk 9.85", "plate 320").unseen()).hasValueSatisfying(why -> assertThat(why).contains("TP reads push and pull together"));
-        assertThat(balance(Amps.pair(), "V1 40", "plate 450").unseen()).contains("Waits for a reading of every tube.");
+        assertThat(balance(Amps.quad(), "vk 9.85", "plate 320").unseen()).contains(new BalanceFinding.ReadTogether("TP"));
+        assertThat(balance(Amps.pair(), "V1 40", "plate 450").unseen()).contains(new BalanceFinding.WaitsForEveryTube());
     }
 }

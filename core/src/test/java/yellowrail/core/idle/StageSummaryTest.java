@@ -2,38 +2,55 @@ package yellowrail.core.idle;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.Target;
+import yellowrail.core.finding.Finding;
+import yellowrail.core.finding.Shown;
+import yellowrail.core.quantity.Unit;
 
 class StageSummaryTest {
 
-    private static StageSummary summary(AmpSheet sheet, String line) {
-        return new StageSummary(Amps.stage(sheet), Amps.idle(sheet, line));
+    private static Finding says(AmpSheet sheet, String line) {
+        return StageSummary.of(Amps.timeline(sheet, line)).sentence();
+    }
+
+    static Stream<Arguments> lines() {
+        return Stream.of(
+                Arguments.of("V1 72 V2 30 plate 452", IdleFinding.StageOverRating.class, "V1"), Arguments.of("V1 72 plate 452", IdleFinding.StageOverRating.class, "V1"),
+                Arguments.of("V1 50 plate 452", IdleFinding.NoCurrent.class, "V2"), Arguments.of("V1 55 V2 30 plate 452", IdleFinding.StageHot.class, "V1"),
+                Arguments.of("V1 30 V2 28 plate 452", IdleFinding.StageCold.class, "V2"), Arguments.of("V1 42 V2 43 plate 452", IdleFinding.AllInWindow.class, "V2"),
+                Arguments.of("V1 90 V2 43 plate 452", IdleFinding.SwitchOffNow.class, "V1"));
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-            "V1 72 V2 30 plate 452 | V1 is over its rating: 30.91 W of 30.00 W. Bring it down before anything else. | V1 over rating, 103.0 % of the rating",
-            "V1 72 plate 452 | V1 is over its rating: 30.91 W of 30.00 W. Bring it down before anything else. | V1 over rating, 103.0 % of the rating",
-            "V1 50 plate 452 | No current read at V2 yet: type V2 and what the meter shows in mV. | not judged yet",
-            "V1 55 V2 30 plate 452 | V1 is hot: 78.7 %, and the window ends at 70.0 %. | V1 hot, 78.7 % of the rating",
-            "V1 30 V2 28 plate 452 | V2 is cold: 40.1 %, and the window begins at 50.0 %. | V2 cold, 40.1 % of the rating",
-            "V1 42 V2 43 plate 452 | Every tube is in its window; the hottest is V2 at 61.5 %. | V2 in window, 61.5 % of the rating"})
-    void saysWhatMattersMost(String readings, String sentence, String inWords) {
-        assertThat(summary(Amps.pair(), readings).sentence()).isEqualTo(sentence);
-        assertThat(summary(Amps.pair(), readings).inWords()).isEqualTo(inWords);
+    @MethodSource("lines")
+    void saysWhatMattersMost(String line, Class<? extends Finding> finding, String whose) {
+        assertThat(says(Amps.pair(), line)).isInstanceOf(finding);
+        assertThat(says(Amps.pair(), line).toString()).contains(whose);
+        assertThat(StageSummary.of(Amps.timeline(Amps.pair(), line)).worst().socket().label()).isEqualTo(whose);
     }
 
     @Test
     void speaksTheUnitsOfTheSchool() {
         AmpSheet byCurrent = Amps.with(Amps.pair(), new Target(School.CURRENT_WINDOW, 0.035, 0.040, 0.045));
-        assertThat(summary(byCurrent, "V1 36 V2 50 plate 452").sentence()).isEqualTo("V2 is hot: 50.00 mA, and the window ends at 45.00 mA.");
+        assertThat(says(byCurrent, "V1 36 V2 50 plate 452")).isEqualTo(new IdleFinding.StageHot("V2", Shown.of(Unit.MILLIAMP, 0.050), Shown.of(Unit.MILLIAMP, 0.045)));
         AmpSheet byFigure = Amps.with(Amps.pair(), new Target(School.MAKERS_FIGURE, 0.030, 0.035, 0.040));
-        assertThat(summary(byFigure, "V1 29 V2 35 plate 452").sentence()).isEqualTo("V1 is cold: 29 mV, and the window begins at 30 mV.");
+        assertThat(says(byFigure, "V1 29 V2 35 plate 452")).isEqualTo(new IdleFinding.StageCold("V1", Shown.of(Unit.MILLIVOLT, 0.029), Shown.of(Unit.MILLIVOLT, 0.030)));
+    }
+
+    /** An over rating that rises under one's hands: 102 then 105 %. */
+    @Test
+    void overItsRatingAndRisingIsSwitchedOff() {
+        assertThat(says(Amps.pair(), "V1 71 V2 43 plate 452")).isInstanceOf(IdleFinding.StageOverRating.class);
+        StageSummary summary = StageSummary.of(Amps.timeline(Amps.pair(), "V1 71 V2 43 plate 452", "V1 73 plate 452"));
+        assertThat(summary.sentence()).isInstanceOf(IdleFinding.SwitchOffRising.class);
+        assertThat(StageSummary.of(Amps.timeline(Amps.pair(), "V1 73 V2 43 plate 452", "V1 71 plate 452")).alarm()).isEmpty();
     }
 }

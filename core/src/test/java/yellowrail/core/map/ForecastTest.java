@@ -8,21 +8,17 @@ import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.move.Landing;
-import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
-import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
-import yellowrail.core.supply.ReadingSets;
 
 class ForecastTest {
 
     private static final AmpSheet PAIR = Amps.pair();
 
     private static OperatingMap map(String... lines) {
-        var stage = Amps.stage(PAIR);
         List<Reading> readings = Amps.readings(PAIR, lines);
-        NextMove move = new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), readings)).find().orElseThrow();
-        return OperatingMap.of(stage, Track.of(stage, new Moment(List.of()), readings), move);
+        NextMove move = Amps.move(PAIR, readings).orElseThrow();
+        return OperatingMap.of(Amps.stage(PAIR), Track.of(Amps.stage(PAIR), Amps.timeline(PAIR, readings)), move);
     }
 
     /** At any voltage of the line the rail gives what both tubes draw: it passes through what was read and what will be. */
@@ -58,9 +54,8 @@ class ForecastTest {
 
     @Test
     void theLandingIsWhatTheMoveSays() {
-        var stage = Amps.stage(PAIR);
         List<Reading> readings = Amps.readings(PAIR, "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5");
-        Landing landing = new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), readings)).find().orElseThrow().landing().orElseThrow();
+        Landing landing = Amps.move(PAIR, readings).orElseThrow().landing().orElseThrow();
         Point point = map("V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5").forecast().landings().get(0);
         assertThat(point.amps()).isEqualTo(landing.tubes().get(0).plateAmps());
         assertThat(point.volts()).isEqualTo(landing.tubes().get(0).plateVolts());

@@ -10,13 +10,12 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.Target;
 import yellowrail.core.idle.StageIdle;
-import yellowrail.core.reading.Moment;
 
 class OperatingMapTest {
 
     private static OperatingMap map(AmpSheet sheet, String... lines) {
         StageIdle stage = Amps.stage(sheet);
-        return OperatingMap.of(stage, Track.of(stage, new Moment(List.of()), Amps.readings(sheet, lines)));
+        return OperatingMap.of(stage, Track.of(stage, Amps.timeline(sheet, lines)));
     }
 
     @Test

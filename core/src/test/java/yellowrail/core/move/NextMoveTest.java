@@ -15,8 +15,8 @@ import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Topology;
-import yellowrail.core.reading.Moment;
-import yellowrail.core.supply.ReadingSets;
+import yellowrail.core.finding.Finding;
+import yellowrail.core.supply.SupplyFinding;
 
 /** The next move, example by example, with its arithmetic. */
 class NextMoveTest {
@@ -27,8 +27,11 @@ class NextMoveTest {
     private static final AmpSheet PAIR = Amps.with(Amps.pair(), TO_CATHODE).with(SILICON).withPots(List.of(RANGE));
 
     private static NextMove move(AmpSheet sheet, String... lines) {
-        var stage = Amps.stage(sheet);
-        return new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), Amps.readings(sheet, lines))).find().orElseThrow();
+        return Amps.move(sheet, Amps.readings(sheet, lines)).orElseThrow();
+    }
+
+    private static List<? extends Finding> turns(NextMove move) {
+        return ((MoveFinding.Turn) move.says()).turns();
     }
 
     /** Rs = (462 - 451.5)/(90 - 68 mA) = 477 ohm; (494.5 - 477 (0.02 + 2 I)) 0.95 I = 18.6 W gives 44.2 mA. */
@@ -44,7 +47,13 @@ class NextMoveTest {
         });
         assertThat(landing.plateReading()).isCloseTo(442.7, within(0.05));
         assertThat(landing.bias().orElseThrow()).isCloseTo(-42.6, within(0.05));
-        assertThat(move.sentence()).isEqualTo("Turn RANGE clockwise until V1 reads 44.2 mV; expect the plates at 442.7 V and about -42.6 V on the grids.");
+        assertThat(move.says()).isInstanceOfSatisfying(MoveFinding.Turn.class, turn -> {
+            assertThat(turn.turns()).singleElement().isInstanceOfSatisfying(MoveFinding.Clockwise.class, clockwise -> {
+                assertThat(clockwise.point()).isEqualTo("V1");
+                assertThat(clockwise.reading().si()).isCloseTo(0.0442, within(0.00005));
+            });
+            assertThat(turn.expect()).isInstanceOf(MoveFinding.ExpectPlatesAndGrids.class);
+        });
         assertThat(move.check().orElseThrow().predicted()).isCloseTo(462 - 400 * 0.022, within(0.1));
     }
 
@@ -52,9 +61,10 @@ class NextMoveTest {
     void beforeTheSecondReadingItSaysHowRoughItIsAndFromWhatItGuesses() {
         NextMove move = move(PAIR, "V1 24 V2 24 plate 462 bias -50.2");
         assertThat(move.line().isGuessed()).isTrue();
-        assertThat(move.notes()).anySatisfy(note -> assertThat(note).startsWith("Rough: one setting only").contains("400 ohm as supplies with a silicon rectifier have"));
+        assertThat(move.notes()).anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.Rough.class,
+                rough -> assertThat(rough.why()).isEqualTo(new SupplyFinding.GuessedAsUsualFor(400, Rectifier.SILICON))));
         assertThat(move.landing().orElseThrow().tubes().get(0).cathode()).isCloseTo(0.0442, within(0.002));
-        assertThat(move.landing().orElseThrow().biasFrom()).contains("tube model");
+        assertThat(move.landing().orElseThrow().biasFrom()).contains(new MoveFinding.GridsByTheModel());
     }
 
     @Test
@@ -67,7 +77,7 @@ class NextMoveTest {
     @Test
     void aTurnTheOtherWayIsToldTheOtherWay() {
         NextMove move = move(PAIR, "V1 55 V2 55 plate 432");
-        assertThat(move.sentence()).startsWith("Turn RANGE anticlockwise until V1 reads 4");
+        assertThat(turns(move)).singleElement().isInstanceOf(MoveFinding.Anticlockwise.class);
     }
 
     @Test
@@ -76,15 +86,17 @@ class NextMoveTest {
         Landing landing = move.landing().orElseThrow();
         assertThat(landing.tubes().get(1).ratio()).isCloseTo(0.70, within(0.001));
         assertThat(landing.tubes().get(0).ratio()).isCloseTo(0.70 * 24 / 34, within(0.001));
-        assertThat(move.sentence()).contains("until V2 reads");
-        assertThat(move.notes().get(0)).contains("V2 draws more than V1 and RANGE moves both").contains("ceiling").contains("V1 will be at");
+        assertThat(move.steps().get(0).mark().testPoint()).isEqualTo("V2");
+        assertThat(move.notes().get(0)).isInstanceOfSatisfying(MoveFinding.DrawsMore.class, note -> assertThat(note.hot() + note.cool()).isEqualTo("V2V1"));
     }
 
     @Test
     void perTubePotsAreTurnedOneAfterTheOther() {
         AmpSheet sheet = PAIR.withPots(List.of(new Pot("A", Pot.Action.ONE, "V1", Pot.Turn.CLOCKWISE, true), new Pot("B", Pot.Action.ONE, "V2", Pot.Turn.ANTICLOCKWISE, true)));
         NextMove move = move(sheet, "V1 24 V2 34 plate 458", "V1 30 V2 34 plate 455");
-        assertThat(move.sentence()).startsWith("Turn A clockwise until V1 reads 4").contains(", then B anticlockwise until V2 reads 4");
+        assertThat(turns(move)).singleElement().isInstanceOfSatisfying(MoveFinding.Clockwise.class, turn -> assertThat(turn.point()).isEqualTo("V1"));
+        assertThat(move.steps()).extracting(step -> step.mark().testPoint()).containsExactly("V1", "V2");
+        assertThat(move.notes()).contains(new MoveFinding.ThenPots(List.of("B"))).hasAtLeastOneElementOfType(MoveFinding.Meanwhile.class);
         assertThat(move.landing().orElseThrow().tubes()).allSatisfy(tube -> assertThat(tube.ratio()).isCloseTo(0.62, within(0.001)));
     }
 
@@ -93,16 +105,24 @@ class NextMoveTest {
         AmpSheet stereo = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type("EL34"), 4, true).sheet()
                 .withPots(List.of(new Pot("LEFT", Pot.Action.GROUP, "", Pot.Turn.CLOCKWISE, true), new Pot("RIGHT", Pot.Action.GROUP, "", Pot.Turn.CLOCKWISE, true)));
         NextMove move = move(stereo, "V1 24 V2 25 V3 45 V4 46 plate 440");
-        assertThat(move.steps()).extracting(step -> step.pot().orElseThrow().name()).containsExactly("LEFT", "RIGHT");
-        assertThat(move.sentence()).contains("LEFT clockwise until V2 reads 4").contains("RIGHT anticlockwise until V4 reads 4");
+        assertThat(move.steps()).as("the farthest first, the sag brings the other down").singleElement().satisfies(step -> {
+            assertThat(step.pot().orElseThrow().name() + step.isHotter()).isEqualTo("LEFTtrue");
+            assertThat(step.mark().testPoint()).isEqualTo("V2");
+            assertThat(step.others().get(1).to()).as("V4, from 46 mA").isCloseTo(0.0414, within(0.0001));
+        });
+        assertThat(move(stereo, "V1 24 V2 25 V3 50 V4 51 plate 440").steps()).as("what is beyond its window first").first()
+                .satisfies(step -> assertThat(step.pot().orElseThrow().name()).isEqualTo("RIGHT"));
     }
 
     @Test
     void aNeedBeyondThePotsStopIsSaid() {
         NextMove move = move(PAIR, "bias -45.2 stop", "V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9");
-        assertThat(move.notes()).anySatisfy(note -> assertThat(note).startsWith("Out of the pot\u2019s range: it takes about -42.6 V, and the stop gave -45.2 V"));
+        assertThat(move.notes()).anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.BeyondTheStop.class, stop -> {
+            assertThat(stop.needed()).isCloseTo(-42.6, within(0.05));
+            assertThat(stop.stop()).isEqualTo(-45.2);
+        }));
         assertThat(move(PAIR, "bias -38 stop", "V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9").notes())
-                .noneSatisfy(note -> assertThat(note).contains("Out of the pot"));
+                .noneMatch(MoveFinding.BeyondTheStop.class::isInstance);
     }
 
     /** -50.2 V of 33k over 15k: raw -73.0 V; the three-halves law wants -42.6, that is 20.9k, E24: 20k or 22k. */
@@ -111,7 +131,10 @@ class NextMoveTest {
         AmpSheet fixed = new AmpSheet("", "", "", PAIR.topology(), "6L6GC", PAIR.ratingSystem(), OptionalDouble.empty(), PAIR.sockets(), BiasKind.FIXED,
                 List.of(), PAIR.current(), TO_CATHODE, PAIR.screen(), PAIR.meter(), 120, 10, PAIR.target());
         String[] readings = {"V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9"};
-        assertThat(move(fixed.with(SILICON), readings).sentence()).contains("bring the bias from -45.9 V to -42.6 V").contains("smaller resistor to ground");
+        assertThat(move(fixed.with(SILICON), readings).says()).isInstanceOfSatisfying(MoveFinding.SmallerShunt.class, says -> {
+            assertThat(says.from()).isEqualTo(-45.9);
+            assertThat(says.to()).isCloseTo(-42.6, within(0.05));
+        });
         Supply parts = new Supply(Rectifier.SILICON, false, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(0.020), OptionalDouble.empty(),
                 OptionalDouble.empty(), OptionalDouble.of(15_000), OptionalDouble.of(27_000));
         BiasParts found = move(fixed.with(parts), readings).parts().orElseThrow();
@@ -119,7 +142,9 @@ class NextMoveTest {
         assertThat(found.shunt().orElseThrow().exact()).isCloseTo(15_000 * 42.63 / (-raw - 42.63), within(30.0));
         assertThat(found.shunt().orElseThrow().ohms()).isEqualTo(22_000);
         assertThat(found.shunt().orElseThrow().bias()).isCloseTo(raw * 22 / 37, within(0.01));
-        assertThat(move(fixed.with(parts), readings).sentence()).contains("resistor to ground from 27000 ohm to 22000 ohm (E24)");
+        NextMove withParts = move(fixed.with(parts), readings);
+        assertThat(withParts.says()).isInstanceOfSatisfying(MoveFinding.ChangeShunt.class, says -> assertThat(List.of(says.from(), says.to())).containsExactly(27_000.0, 22_000.0));
+        assertThat(withParts.notes()).contains(new MoveFinding.DividerAfterTheDiode());
     }
 
     /** Every choice must stand on all its laws at once: Ohm across the resistor, the supply line, and the tube. */
@@ -140,7 +165,9 @@ class NextMoveTest {
         }
         assertThat(best.allowed()).isTrue();
         assertThat(best.landing().tubes().get(0).ratio()).isBetween(0.80, 1.0);
-        assertThat(move.sentence()).startsWith("Change the cathode resistor from about 61.4 ohm to ").contains("on the cathode");
+        assertThat(move.kind()).as("108 % of the rating: off first").isEqualTo(NextMove.Kind.OFF);
+        assertThat(move.says()).isInstanceOfSatisfying(MoveFinding.OffFirst.class, off -> assertThat(off.then()).isInstanceOfSatisfying(MoveFinding.ChangeCathodeResistor.class,
+                says -> assertThat(says.from()).isCloseTo(61.4, within(0.01))));
         assertThat(advice.choices()).isSortedAccordingTo((one, other) -> Double.compare(one.ohms(), other.ohms()));
         assertThat(advice.choices().get(0).landing().tubes().get(0).cathode()).isGreaterThan(advice.choices().get(advice.choices().size() - 1).landing().tubes().get(0).cathode());
     }
@@ -149,38 +176,36 @@ class NextMoveTest {
     void onTargetItStays() {
         NextMove move = move(PAIR, "V1 24 V2 24 plate 462", "V1 44.2 V2 44.2 plate 442.7");
         assertThat(move.kind()).isEqualTo(NextMove.Kind.STAY);
-        assertThat(move.sentence()).startsWith("Set: every tube is in its window");
+        assertThat(move.says()).isEqualTo(new MoveFinding.SetAll());
     }
 
     /** The last whole setting is on target; of the next one only a hotter current has been read, and the plates not again. */
     @Test
     void aNewerReadingThatSpeaksAgainstItSilencesTheWordSet() {
-        var stage = Amps.stage(PAIR);
         String[] set = {"V1 24 V2 24 plate 462", "V1 44.2 V2 44.2 plate 442.7"};
-        assertThat(new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), Amps.readings(PAIR, set))).find()).isPresent();
-        String[] thenHotter = {set[0], set[1], "V1 75"};
-        assertThat(new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), Amps.readings(PAIR, thenHotter))).find()).isEmpty();
+        assertThat(Amps.move(PAIR, Amps.readings(PAIR, set))).isPresent();
+        assertThat(Amps.move(PAIR, Amps.readings(PAIR, set[0], set[1], "V1 55"))).isEmpty();
     }
 
     @Test
     void whileTheNextSettingIsHalfReadItSaysOfWhichItSpeaksAndWhatIsWanted() {
-        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 35").notes().get(0)).isEqualTo("Told from the setting before. To know this one, read V2, plate.");
-        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "turn RANGE clockwise").notes().get(0)).endsWith("read V1, V2, plate.");
-        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5").notes()).noneMatch(note -> note.startsWith("Told from"));
-        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 24.1").notes()).as("the same again is the same setting").noneMatch(note -> note.startsWith("Told from"));
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 35").notes().get(0)).isEqualTo(new MoveFinding.ToldFromBefore(List.of("V2", "plate")));
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "turn RANGE clockwise").notes().get(0)).isEqualTo(new MoveFinding.ToldFromBefore(List.of("V1", "V2", "plate")));
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5").notes()).noneMatch(MoveFinding.ToldFromBefore.class::isInstance);
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 24.1").notes()).as("the same again is the same setting").noneMatch(MoveFinding.ToldFromBefore.class::isInstance);
     }
 
     /** The stop is typed when both settings are in: it counts at once. */
     @Test
     void aStopReadLastCountsAtOnce() {
         assertThat(move(PAIR, "V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9", "bias -45.2 stop").notes())
-                .anySatisfy(note -> assertThat(note).startsWith("Out of the pot"));
+                .hasAtLeastOneElementOfType(MoveFinding.BeyondTheStop.class);
     }
 
     @Test
     void highMainsAreToldAndTheTargetIsMetAtTheReference() {
         NextMove move = move(PAIR, "mains 123.6", "V1 24 V2 24 plate 475", "V1 35 V2 35 plate 464.5");
-        assertThat(move.notes()).anySatisfy(note -> assertThat(note).contains("Told for the mains as read, 123.6 V"));
+        assertThat(move.notes()).anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.ForMainsAsRead.class, mains -> assertThat(mains.read()).isCloseTo(123.6, within(1e-9))));
         assertThat(move.landing().orElseThrow().tubes().get(0).ratio()).isCloseTo(0.62, within(0.001));
         assertThat(move.landing().orElseThrow().tubes().get(0).watts()).isCloseTo(18.6 * Math.pow(1.03, 2.5), within(0.05));
     }
@@ -190,7 +215,7 @@ class NextMoveTest {
         AmpSheet weak = PAIR.with(SILICON);
         NextMove move = move(weak, "plate 300 unloaded", "V1 60 V2 60 plate 150");
         assertThat(move.kind()).isEqualTo(NextMove.Kind.OUT_OF_REACH);
-        assertThat(move.sentence()).contains("cannot bring the tubes to their target");
+        assertThat(move.says()).isInstanceOf(MoveFinding.SagsTooFar.class);
     }
 
     @Test
@@ -198,7 +223,7 @@ class NextMoveTest {
         Supply small = new Supply(Rectifier.SILICON, false, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(0.020), OptionalDouble.of(0.100),
                 OptionalDouble.of(0.001), OptionalDouble.empty(), OptionalDouble.empty());
         assertThat(move(PAIR.with(small), "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5").notes())
-                .anySatisfy(note -> assertThat(note).startsWith("The rail would give 108.4").contains("more than the 100.00 mA"))
-                .anySatisfy(note -> assertThat(note).startsWith("The resistor at V1 would dissipate 0.00 W, more than"));
+                .anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.RailOver.class, rail -> assertThat(rail.amps()).isCloseTo(0.1084, within(0.0001))))
+                .anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.ResistorOver.class, over -> assertThat(over.point()).isEqualTo("V1")));
     }
 }

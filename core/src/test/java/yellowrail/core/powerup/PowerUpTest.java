@@ -1,6 +1,7 @@
 package yellowrail.core.powerup;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
@@ -9,6 +10,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yellowrail.core.Amps;
+import yellowrail.core.amp.AmpDefaults;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Channel;
+import yellowrail.core.amp.Fittings;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.balance.BalanceFinding;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.balance.SwingTest;
@@ -37,18 +45,40 @@ class PowerUpTest {
                 .contains("4.8 % off", "at 126.0 V of mains; at 120.0 V it would be 6.29 V", "7.10 V without tubes");
     }
 
-    /** sqrt(2) 350 V 1.05 = 519.7 V. */
+    private static ColdStart cold(Supply supply, String rectifier, double mains) {
+        Fittings f = Fittings.UNKNOWN;
+        Fittings with = new Fittings(f.heaterAmps(), f.otherHeaterAmps(), rectifier, f.firstFarads(), f.transformerAmps(), f.chokeAmps(), f.outputAmps(), f.heightMm(), f.widthMm(),
+                f.gridLeakOhms(), f.loadOhms(), f.biasColdest(), f.biasHottest(), f.driveVolts(), f.screenVolts(), f.tiedPins(), f.pinOne(), f.familySwitch(), f.iron());
+        return ColdStart.of(Amps.pair().with(supply).with(with), mains).orElseThrow();
+    }
+
+    private static Supply supply(Rectifier rectifier, boolean standby, OptionalDouble regulation, boolean behindStandby) {
+        return new Supply(rectifier, standby, OptionalDouble.of(350), OptionalDouble.of(500), OptionalDouble.empty(), OptionalDouble.empty(),
+                OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), regulation, behindStandby);
+    }
+
+    /** sqrt(2) 350 V 1.05 1.07 = 556.1 V; measured without regulation 519.7 V. */
     @Test
-    void theColdStartStandsAtThePeak() {
-        Supply supply = new Supply(Rectifier.SILICON, false, OptionalDouble.of(350), OptionalDouble.of(500), OptionalDouble.empty(), OptionalDouble.empty(),
-                OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
-        ColdStart start = ColdStart.of(supply, 1.05).orElseThrow();
-        assertThat(start.volts()).isCloseTo(519.7, within(0.05));
-        assertThat(start.over()).isTrue();
-        assertThat(start.words()).contains("\u221a2 \u00d7 350.0 V \u00d7 1.050 = 519.7 V").contains("too little");
-        assertThat(ColdStart.of(supply, 1).orElseThrow().words()).contains("hardly a margin");
-        assertThat(ColdStart.of(supply.with(Rectifier.TUBE), 1)).isEmpty();
-        assertThat(ColdStart.of(Supply.UNKNOWN, 1)).isEmpty();
+    void theColdStartStandsAtThePeakOfTheUnloadedWinding() {
+        ColdStart usual = cold(supply(Rectifier.SILICON, true, OptionalDouble.empty(), false), "", 1.05);
+        assertThat(usual.volts()).isCloseTo(556.1, within(0.05));
+        assertThat(usual.over()).isTrue();
+        assertThat(usual.when()).isEqualTo(new PowerUpFinding.AtOnce());
+        ColdStart measured = cold(supply(Rectifier.SILICON, true, OptionalDouble.of(0), false), "", 1);
+        assertThat(measured.volts()).isCloseTo(495.0, within(0.05));
+        assertThat(measured.says()).isInstanceOf(PowerUpFinding.PeakNear.class);
+        assertThat(ColdStart.of(Amps.pair(), 1)).isEmpty();
+    }
+
+    @Test
+    void everyRectifierHasItsTime() {
+        Supply tube = supply(Rectifier.TUBE, true, OptionalDouble.empty(), false);
+        assertThat(cold(tube, "5U4GB", 1).when()).isEqualTo(new PowerUpFinding.BeforeThePowerTubes("5U4GB"));
+        assertThat(cold(tube, "5U4GB", 1).over()).isTrue();
+        assertThat(cold(tube, "GZ34", 1).when()).as("the reservoir charges while standby is open").isEqualTo(new PowerUpFinding.WhileOnStandby());
+        Supply behind = supply(Rectifier.TUBE, true, OptionalDouble.empty(), true);
+        assertThat(cold(behind, "GZ34", 1).when()).isEqualTo(new PowerUpFinding.WithThePowerTubes("GZ34"));
+        assertThat(cold(behind, "GZ34", 1).over()).isFalse();
     }
 
     @Test
@@ -64,13 +94,24 @@ class PowerUpTest {
 
     @Test
     void aMatchedPairSwingsInMirrorImages() {
-        SwingTest matched = SwingTest.of(Amps.pair(), moment("swing a V1 38.2 V2 31", "swing b V1 31.5 V2 38")).orElseThrow();
+        SwingTest matched = swing(Amps.pair(), "swing a V1 38.2 V2 31", "swing b V1 31.5 V2 38").get(0);
         assertThat(matched.matched()).isTrue();
-        assertThat(matched.words()).contains("Mirror images within 1.6 %").contains("cannot see");
-        SwingTest strong = SwingTest.of(Amps.pair(), moment("swing a V1 45 V2 31", "swing b V1 38 V2 37")).orElseThrow();
-        assertThat(strong.words()).contains("V1 is the stronger tube");
-        assertThat(SwingTest.of(Amps.pair(), moment("swing a V1 45 V2 45", "swing b V1 38 V2 38")).orElseThrow().words()).contains("a range pot, not a balance pot");
-        assertThat(SwingTest.of(Amps.pair(), moment("swing a V1 45 V2 31", "swing b V1 31 V2 45")).orElseThrow().matched()).isTrue();
-        assertThat(SwingTest.of(Amps.pair(), moment("swing a V1 45 V2 31", "swing b V1 38"))).isEmpty();
+        assertThat(matched.apart()).isCloseTo(0.016, within(0.0005));
+        assertThat(swing(Amps.pair(), "swing a V1 45 V2 31", "swing b V1 38 V2 37").get(0).says()).isInstanceOfSatisfying(BalanceFinding.OneStronger.class,
+                says -> assertThat(says.stronger()).isEqualTo("V1"));
+        assertThat(swing(Amps.pair(), "swing a V1 45 V2 45", "swing b V1 38 V2 38").get(0).says()).isInstanceOf(BalanceFinding.SameWay.class);
+        assertThat(swing(Amps.pair(), "swing a V1 45 V2 31", "swing b V1 31 V2 45").get(0).matched()).isTrue();
+        assertThat(swing(Amps.pair(), "swing a V1 45 V2 31", "swing b V1 38")).isEmpty();
+    }
+
+    @Test
+    void eachChannelHasASwingOfItsOwn() {
+        AmpSheet stereo = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type("EL34"), 4, true).sheet();
+        assertThat(swing(stereo, "swing a V1 38 V2 31 V3 44 V4 30", "swing b V1 31 V2 38 V3 36 V4 35")).extracting(SwingTest::channel, SwingTest::matched)
+                .containsExactly(tuple(Channel.LEFT, true), tuple(Channel.RIGHT, false));
+    }
+
+    private static List<SwingTest> swing(AmpSheet sheet, String... lines) {
+        return SwingTest.of(sheet, new Moment(Amps.readings(sheet, lines)));
     }
 }

@@ -16,13 +16,11 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Topology;
-import yellowrail.core.move.MoveFinder;
+import yellowrail.core.move.MoveFinding;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.reading.Entry;
-import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
-import yellowrail.core.supply.ReadingSets;
 import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.TubeModels;
 
@@ -37,8 +35,7 @@ class BalanceAndRangeTest {
     }
 
     private static NextMove move(AmpSheet sheet, List<Reading> readings) {
-        var stage = Amps.stage(sheet);
-        return new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), readings)).find().orElseThrow();
+        return Amps.move(sheet, readings).orElseThrow();
     }
 
     private static NextMove move(AmpSheet sheet, String... lines) {
@@ -49,14 +46,18 @@ class BalanceAndRangeTest {
     @Test
     void theBalancePotComesFirstAndBothSidesAreTold() {
         NextMove move = move(sheet(2, RANGE, BALANCE), "V1 24 V2 34 plate 458");
-        assertThat(move.sentence()).startsWith("Turn BALANCE until V1 reads 28.9 mV and V2 28.9 mV, then RANGE clockwise until V").contains("reads 4");
+        assertThat(move.steps()).extracting(step -> step.pot().orElseThrow().name()).containsExactly("BALANCE", "RANGE");
+        NextMove.Step balance = move.steps().get(0);
+        assertThat(balance.mark().to()).isCloseTo(0.0289, within(0.00005));
+        assertThat(balance.against().orElseThrow().to()).isCloseTo(0.0289, within(0.00005));
+        assertThat(move.says()).isInstanceOfSatisfying(MoveFinding.Turn.class, turn -> assertThat(turn.turns()).hasSize(2));
         assertThat(move.landing().orElseThrow().tubes()).allSatisfy(tube -> assertThat(tube.ratio()).isCloseTo(0.62, within(0.005)));
-        assertThat(move.notes()).noneSatisfy(note -> assertThat(note).contains("draws more than"));
+        assertThat(move.notes()).noneMatch(MoveFinding.DrawsMore.class::isInstance);
     }
 
     @Test
     void sidesThatAreAlikeAreLeftAlone() {
-        assertThat(move(sheet(2, RANGE, BALANCE), "V1 24 V2 24.8 plate 458").sentence()).startsWith("Turn RANGE clockwise until V2 reads");
+        assertThat(move(sheet(2, RANGE, BALANCE), "V1 24 V2 24.8 plate 458").steps()).singleElement().satisfies(step -> assertThat(step.mark().testPoint()).isEqualTo("V2"));
         assertThat(move(sheet(2, RANGE, BALANCE), "V1 44 V2 44.5 plate 442").kind()).isEqualTo(NextMove.Kind.STAY);
     }
 
@@ -65,25 +66,26 @@ class BalanceAndRangeTest {
     void atTheRightLevelOnlyTheBalanceIsTurned() {
         NextMove move = move(sheet(2, RANGE, BALANCE), "V1 42.3 V2 46.1 plate 442");
         assertThat(move.steps()).hasSize(1);
-        assertThat(move.sentence()).matches("Turn BALANCE until V1 reads 44\\.\\d mV and V2 44\\.\\d mV; expect the plates at 4.*");
+        assertThat(move.steps().get(0).mark().to()).isCloseTo(0.0442, within(0.0003));
     }
 
     @Test
     void whereOnlyTheBalanceCanBeTurnedTheLevelNeedsAResistor() {
         NextMove first = move(sheet(2, BALANCE), "V1 24 V2 34 plate 458 bias -50");
-        assertThat(first.sentence()).startsWith("Turn BALANCE until V1 reads 28.9 mV and V2 28.9 mV; expect the plates at 458");
+        assertThat(first.steps()).singleElement().satisfies(step -> assertThat(step.against()).isPresent());
+        assertThat(first.landing().orElseThrow().plateReading()).isCloseTo(458, within(1.0));
         assertThat(first.landing().orElseThrow().tubes().get(0).ratio()).isLessThan(0.5);
         NextMove then = move(sheet(2, BALANCE), "V1 28.8 V2 28.8 plate 458 bias -50");
         assertThat(then.kind()).isEqualTo(NextMove.Kind.CHANGE_RESISTOR);
-        assertThat(then.sentence()).startsWith("No pot sets the level of this bias: bring the bias from -50.0 V to -4");
+        assertThat(then.says()).isInstanceOfSatisfying(MoveFinding.SmallerShunt.class, says -> assertThat(says.why()).isEqualTo(new MoveFinding.NoPotOfLevel()));
     }
 
     @Test
     void aBalancePotThatDoesNotReachIsSaid() {
         NextMove move = move(sheet(2, RANGE, BALANCE), "swing a V1 30 V2 36", "swing b V1 26 V2 41", "V1 27 V2 38 plate 458");
-        assertThat(move.notes()).anySatisfy(note -> assertThat(note).contains("At both stops of the balance pot V2 showed more"));
+        assertThat(move.notes()).contains(new MoveFinding.BalanceOutOfReach("V2"));
         assertThat(move(sheet(2, RANGE, BALANCE), "swing a V1 40 V2 28", "swing b V1 26 V2 41", "V1 27 V2 38 plate 458").notes())
-                .noneSatisfy(note -> assertThat(note).contains("At both stops"));
+                .noneMatch(MoveFinding.BalanceOutOfReach.class::isInstance);
     }
 
     /** What both sides share one resistor for cannot be balanced by it. */

@@ -12,11 +12,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import yellowrail.core.Amps;
-import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
-import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
-import yellowrail.core.supply.ReadingSets;
 
 class BenchTest {
 
@@ -68,8 +65,7 @@ class BenchTest {
                 bench.advance(2);
                 readings.add(new Reading(readings.size() + 1L, bench.read(probe), Amps.NOON.plusSeconds((long) bench.state().seconds())));
             }
-            var stage = Amps.stage(bench.sheet());
-            NextMove move = new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), readings)).find().orElseThrow();
+            NextMove move = Amps.move(bench.sheet(), readings).orElseThrow();
             if (move.kind() == NextMove.Kind.TURN) {
                 NextMove.Step step = move.steps().get(0);
                 bench.turn(0, RandomAmp.potWhere(pot -> {

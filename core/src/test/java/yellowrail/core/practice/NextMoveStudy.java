@@ -8,13 +8,9 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
-import yellowrail.core.idle.StageIdle;
 import yellowrail.core.move.Landing;
-import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
-import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
-import yellowrail.core.supply.ReadingSets;
 
 /**
  * What the next move is worth, over many simulated amps: {@code ./yellow-rail study}. Prints how far the true dissipation
@@ -60,13 +56,12 @@ class NextMoveStudy {
     }
 
     private static NextMove move(RandomAmp amp, List<Reading> readings) {
-        StageIdle stage = Amps.stage(amp.sheet);
-        return new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), readings)).find().orElseThrow();
+        return Amps.move(amp.sheet, readings).orElseThrow();
     }
 
     /** Turns the pot, watching the meter, to what the move says. */
     private static double turned(RandomAmp amp, NextMove move, double mains) {
-        Landing landing = move.landing().orElseThrow(() -> new IllegalStateException(move.sentence() + " " + move.line()));
+        Landing landing = move.landing().orElseThrow(() -> new IllegalStateException(move.says() + " " + move.line()));
         int watched = IntStream.range(0, landing.tubes().size()).boxed().max((one, other) -> Double.compare(landing.tubes().get(one).cathode(),
                 landing.tubes().get(other).cathode())).orElseThrow();
         double to = landing.tubes().get(watched).reading();

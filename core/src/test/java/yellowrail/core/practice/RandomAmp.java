@@ -3,8 +3,10 @@ package yellowrail.core.practice;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Random;
 import yellowrail.core.Amps;
+import yellowrail.core.amp.Accepted;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
@@ -35,7 +37,7 @@ final class RandomAmp {
         AmpSheet usual = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type(type), tubes, false).sheet()
                 .withPots(List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)));
         AmpSheet counted = Amps.with(usual, screenMeasured ? ScreenSense.Way.MEASURED : ScreenSense.Way.TYPICAL);
-        sheet = counted.withPots(usual.pots());
+        sheet = counted.withPots(usual.pots()).with(new Accepted(OptionalDouble.of(700), OptionalDouble.of(700)));
         PentodeModel typical = TubeModels.published().of(Amps.type(type)).orElseThrow().model();
         PentodeModel batch = typical.scaled(Math.exp(0.10 * chance.nextGaussian())).withMu(Math.exp(0.03 * chance.nextGaussian()))
                 .withScreen(shareFactor(typical, Amps.type(type).screenShare()) * Math.exp((screenMeasured ? 0.15 : 0.12) * chance.nextGaussian()));
@@ -117,7 +119,7 @@ final class RandomAmp {
         entries.add(Entry.measured(ReadingKind.BIAS, "", meter.volts(point.grids()[0], chance)));
         List<Reading> readings = new ArrayList<>();
         for (Entry entry : entries) {
-            readings.add(new Reading(from + readings.size(), entry, Amps.NOON.plusSeconds(from + readings.size())));
+            readings.add(new Reading(from + readings.size(), entry, Amps.NOON.plusSeconds(from + readings.size()), from, 1));
         }
         return readings;
     }

@@ -19,14 +19,11 @@ import yellowrail.core.Amps;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Track;
-import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.practice.Bench;
 import yellowrail.core.practice.Exercise;
 import yellowrail.core.practice.Workshop;
-import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
-import yellowrail.core.supply.ReadingSets;
 
 /** Prints what the computation costs: {@code ./yellow-rail bench}. */
 @State(Scope.Benchmark)
@@ -54,13 +51,13 @@ public class ComputationBenchmark {
 
     @Benchmark
     public NextMove fitAndNextMove() {
-        return new MoveFinder(stage, new ReadingSets(stage, new Moment(List.of()), readings)).find().orElseThrow();
+        return Amps.move(Amps.pair(), readings).orElseThrow();
     }
 
     @Benchmark
     public OperatingMap fitNextMoveAndMap() {
         NextMove move = fitAndNextMove();
-        return OperatingMap.of(stage, Track.of(stage, new Moment(List.of()), readings), move);
+        return OperatingMap.of(stage, Track.of(stage, Amps.timeline(Amps.pair(), readings)), move);
     }
 
     @Benchmark

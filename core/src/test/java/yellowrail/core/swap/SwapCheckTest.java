@@ -16,7 +16,6 @@ import yellowrail.core.amp.Iron;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
-import yellowrail.core.reading.Moment;
 import yellowrail.core.tube.RectifierType;
 import yellowrail.core.tube.model.TubeModels;
 
@@ -146,7 +145,7 @@ class SwapCheckTest {
     @Test
     void theAmpIsTakenFromItsSheetAndLastReadings() {
         AmpSheet sheet = Amps.pair().with(Fittings.UNKNOWN.withHeaters(4, 0.9));
-        SwapAmp amp = SwapAmp.of(Amps.stage(sheet), Optional.of(new Moment(Amps.readings(sheet, "V1 36.4", "V2 33.9", "plate 452", "bias -46.8", "screen 440"))));
+        SwapAmp amp = SwapAmp.of(Amps.stage(sheet), Optional.of(Amps.timeline(sheet, "V1 36.4", "V2 33.9", "plate 452", "bias -46.8", "screen 440").present()));
         assertThat(amp.plateVolts().getAsDouble()).isCloseTo(452, within(0.1));
         assertThat(amp.screenVolts().getAsDouble()).isCloseTo(440, within(0.1));
         assertThat(amp.biasVolts()).hasValue(-46.8);
