@@ -48,7 +48,8 @@ class AmpController {
     }
 
     @PostMapping("/amps")
-    ModelAndView create(@ModelAttribute AmpForm form) {
+    ModelAndView create(@ModelAttribute AmpForm typed) {
+        AmpForm form = new AmpFormDraft(tubes.catalogue()).follow(typed);
         Faults faults = new Faults();
         AmpSheet sheet = new AmpFormReader(form, tubes.catalogue(), faults).sheet();
         if (faults.any()) {
@@ -64,7 +65,8 @@ class AmpController {
     }
 
     @PostMapping("/amps/{id}")
-    ModelAndView save(@PathVariable long id, @ModelAttribute AmpForm form) {
+    ModelAndView save(@PathVariable long id, @ModelAttribute AmpForm typed) {
+        AmpForm form = new AmpFormDraft(tubes.catalogue()).follow(typed);
         amps.newest(id);
         Faults faults = new Faults();
         AmpSheet sheet = new AmpFormReader(form, tubes.catalogue(), faults).sheet();
@@ -80,7 +82,7 @@ class AmpController {
         Amp stored = amps.newest(id);
         AmpForm theirs = AmpFormWriter.form(stored.sheet(), stored.version());
         AmpForm mine = new AmpForm(stored.version(), form.name(), form.notes(), form.quirks(), form.stage(), form.sockets(), form.pots(),
-                form.current(), form.plate(), form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings());
+                form.current(), form.plate(), form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings(), form.accepted(), form.drawn());
         return refused(form("/amps/" + id, mine, new Faults()).addObject("conflict", FormDifference.between(theirs, mine)), HttpStatus.CONFLICT);
     }
 

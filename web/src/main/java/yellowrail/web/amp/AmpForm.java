@@ -8,7 +8,8 @@ import java.util.Objects;
  * {@link AmpFormWriter} fills it from a sheet, {@link AmpFormReader} makes a sheet of it.
  */
 record AmpForm(int version, String name, String notes, String quirks, Stage stage, List<SocketRow> sockets, List<PotRow> pots,
-               Current current, Plate plate, Screen screen, Meter meter, Window target, Supply supply, Link link, FittingsForm fittings) {
+               Current current, Plate plate, Screen screen, Meter meter, Window target, Supply supply, Link link, FittingsForm fittings,
+               Accepted accepted, Drawn drawn) {
 
     /** What decides most of the rest. */
     record Stage(String topology, String tubeType, String ratingSystem, String ownPlateWatts, String tubes, String stereo, String bias) {
@@ -52,14 +53,27 @@ record AmpForm(int version, String name, String notes, String quirks, Stage stag
     }
 
     /** The school and its window. */
-    record Window(String school, String low, String aim, String high) {
+    record Window(String school, String low, String aim, String high, String bands) {
+    }
+
+    /** Volts over a published limit, taken on knowingly. */
+    record Accepted(String plateVolts, String screenVolts) {
+    }
+
+    /** The choices that the form was drawn for: where one has changed since, what follows from it and was not touched is changed too. */
+    record Drawn(String topology, String tubeType, String tubes, String stereo, String bias, String method, String school) {
+
+        /** A box that is not ticked is not sent at all. */
+        Drawn {
+            stereo = stereo == null ? "" : stereo;
+        }
     }
 
     /** What feeds the stage; all of it may be empty. */
-    record Supply(String rectifier, String standby, String secondaryVolts, String capacitorVolts, String otherMilliamps, String mostMilliamps,
-                  String resistorWatts, String biasFeedOhms, String biasShuntOhms) {
+    record Supply(String rectifier, String standby, String secondaryVolts, String capacitorVolts, String otherMilliamps,
+                  String resistorWatts, String biasFeedOhms, String biasShuntOhms, String regulation, String behindStandby) {
 
-        static final Supply BLANK = new Supply("UNKNOWN", "", "", "", "", "", "", "", "");
+        static final Supply BLANK = new Supply("UNKNOWN", "", "", "", "", "", "", "", "", "");
     }
 
     /** Where the meter can be asked; empty where readings are typed. */
@@ -77,6 +91,8 @@ record AmpForm(int version, String name, String notes, String quirks, Stage stag
         plate = plate != null ? plate : new Plate("", "", "");
         screen = screen != null ? screen : new Screen("", "", "", "");
         meter = meter != null ? meter : new Meter("", "", "", "", "", "");
-        target = target != null ? target : new Window("", "", "", "");
+        target = target != null ? target : new Window("", "", "", "", "");
+        accepted = accepted != null ? accepted : new Accepted("", "");
+        drawn = drawn != null && drawn.topology() != null ? drawn : new Drawn(stage.topology(), stage.tubeType(), stage.tubes(), stage.stereo(), stage.bias(), current.method(), target.school());
     }
 }

@@ -8,6 +8,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import yellowrail.core.amp.Accepted;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Channel;
@@ -41,6 +45,9 @@ final class AmpFormReader {
     private static final int LONGEST_NAME = 80;
     private static final int LONGEST_NOTES = 4000;
     private static final int MOST_POTS = 12;
+    private static final int MOST_BANDS = 12;
+    private static final String NUMBER = "(\\d{1,4}(?:[.,]\\d{1,3})?)";
+    private static final Pattern BAND = Pattern.compile("%s\\s*V?\\s*:?\\s+%s\\s+%s\\s+%s".formatted(NUMBER, NUMBER, NUMBER, NUMBER));
 
     private final AmpForm form;
     private final TubeCatalogue catalogue;
@@ -75,16 +82,21 @@ final class AmpFormReader {
                 topology, type == null ? "" : type.name(), system, read.number("stage.ownPlateWatts", form.stage().ownPlateWatts(), Unit.WATT, 0.5, 1000),
                 sockets, bias, pots(), current, plate(), screen(), meter(current.shows()),
                 read.required("meter.mainsVolts", form.meter().mainsVolts(), Unit.VOLT, 80, 280),
-                settleMinutes(), target(current.shows()), supply(), link(), form.fittings().fittings(read, faults));
+                settleMinutes(), target(current.shows(), bias, type, system), supply(), link(), form.fittings().fittings(read, faults), accepted());
+    }
+
+    private Accepted accepted() {
+        return new Accepted(read.number("accepted.plateVolts", form.accepted().plateVolts(), Unit.VOLT, 20, 2000), read.number("accepted.screenVolts", form.accepted().screenVolts(), Unit.VOLT, 20, 2000));
     }
 
     private Supply supply() {
         AmpForm.Supply typed = form.supply();
         return new Supply(read.choice("supply.rectifier", typed.rectifier(), Rectifier.class), "on".equals(typed.standby()),
                 read.number("supply.secondaryVolts", typed.secondaryVolts(), Unit.VOLT, 20, 1000), read.number("supply.capacitorVolts", typed.capacitorVolts(), Unit.VOLT, 20, 2000),
-                read.number("supply.otherMilliamps", typed.otherMilliamps(), Unit.MILLIAMP, 0, 1000), read.number("supply.mostMilliamps", typed.mostMilliamps(), Unit.MILLIAMP, 1, 5000),
+                read.number("supply.otherMilliamps", typed.otherMilliamps(), Unit.MILLIAMP, 0, 1000), OptionalDouble.empty(),
                 read.number("supply.resistorWatts", typed.resistorWatts(), Unit.WATT, 0.05, 500), read.number("supply.biasFeedOhms", typed.biasFeedOhms(), Unit.OHM, 1, 10_000_000),
-                read.number("supply.biasShuntOhms", typed.biasShuntOhms(), Unit.OHM, 1, 10_000_000));
+                read.number("supply.biasShuntOhms", typed.biasShuntOhms(), Unit.OHM, 1, 10_000_000), read.number("supply.regulation", typed.regulation(), Unit.PERCENT, 0, 40),
+                "on".equals(typed.behindStandby()));
     }
 
     /** A link that could not be asked is found here, not at the bench with a lead in the other hand. */
@@ -222,10 +234,18 @@ final class AmpFormReader {
                 read.required("meter.lastVolts", form.meter().lastVolts(), Unit.VOLT, 0, 10), read.required("meter.lastSense", form.meter().lastSense(), shows, 0, 100));
     }
 
-    private Target target(Unit shows) {
+    private Target target(Unit shows, BiasKind bias, TubeType type, RatingSystem system) {
         School school = read.choice("target.school", form.target().school(), School.class);
+        if (school == School.HOT_CATHODE && (!bias.isCathode() || type != null && system != RatingSystem.DESIGN_CENTRE)) {
+            faults.add("target.school", "Over the rating by choice is for cathode bias and a design-centre rating alone: there idle is the hottest, and the figure has room.");
+        }
         Unit unit = school.unit(shows);
-        double most = unit == Unit.PERCENT ? 100 : 5000;
+        double most = unit != Unit.PERCENT ? 5000 : school == School.HOT_CATHODE ? 100 * Target.MOST_BY_CHOICE : 100;
+        List<Target.Band> bands = bands(school, unit);
+        if (!bands.isEmpty()) {
+            Target.Band middle = bands.get(bands.size() / 2);
+            return new Target(school, middle.low(), middle.aim(), middle.high(), bands);
+        }
         double low = read.required("target.low", form.target().low(), unit, 0, most);
         double aim = read.required("target.aim", form.target().aim(), unit, 0, most);
         double high = read.required("target.high", form.target().high(), unit, 0, most);
@@ -234,5 +254,29 @@ final class AmpFormReader {
         }
         faults.add("target.aim", "The window runs from cold to hot: the aim lies between the two.");
         return Target.FIXED_BIAS;
+    }
+
+    /** A line for each plate voltage, as builders have it on paper: {@code 400: 32 36 40}. */
+    private List<Target.Band> bands(School school, Unit unit) {
+        String typed = form.target().bands() == null ? "" : form.target().bands().strip();
+        if (typed.isEmpty() || school != School.CURRENT_WINDOW) {
+            return List.of();
+        }
+        List<Target.Band> bands = new ArrayList<>();
+        for (String line : typed.split("\\R")) {
+            Matcher row = BAND.matcher(line.strip());
+            if (!row.matches() || bands.size() == MOST_BANDS) {
+                faults.add("target.bands", "%s is no line of the table; write plate volts, then cold, aim and hot in %s, such as 400: 32 36 40; at most %d lines."
+                        .formatted(quote(line.strip()), unit, MOST_BANDS));
+                return List.of();
+            }
+            double[] figures = IntStream.rangeClosed(1, 4).mapToDouble(i -> Double.parseDouble(row.group(i).replace(',', '.'))).toArray();
+            if (!(figures[0] > 0 && figures[1] <= figures[2] && figures[2] <= figures[3] && figures[1] < figures[3])) {
+                faults.add("target.bands", "%s does not run from cold over the aim to hot.".formatted(quote(line.strip())));
+                return List.of();
+            }
+            bands.add(new Target.Band(figures[0], unit.toSi(figures[1]), unit.toSi(figures[2]), unit.toSi(figures[3])));
+        }
+        return bands;
     }
 }

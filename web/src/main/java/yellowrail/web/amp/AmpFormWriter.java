@@ -1,10 +1,13 @@
 package yellowrail.web.amp;
 
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Supply;
+import yellowrail.core.amp.Target;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 
@@ -35,14 +38,28 @@ final class AmpFormWriter {
                         shown(sheet.meter().lastOfVolts(), Unit.VOLT), shown(sheet.meter().lastOfSense(), current.shows()),
                         shown(sheet.mainsVolts(), Unit.VOLT), Figures.plain(sheet.settleMinutes())),
                 new AmpForm.Window(sheet.target().school().name(), shown(sheet.target().low(), window),
-                        shown(sheet.target().aim(), window), shown(sheet.target().high(), window)),
-                supply(sheet.supply()), new AmpForm.Link(sheet.meterLink().host(), sheet.meterLink().isSet() ? String.valueOf(sheet.meterLink().port()) : ""), FittingsForm.of(sheet.fittings()));
+                        shown(sheet.target().aim(), window), shown(sheet.target().high(), window), bands(sheet.target(), window)),
+                supply(sheet.supply()), new AmpForm.Link(sheet.meterLink().host(), sheet.meterLink().isSet() ? String.valueOf(sheet.meterLink().port()) : ""),
+                FittingsForm.of(fittings(sheet)), new AmpForm.Accepted(shown(sheet.accepted().plateVolts(), Unit.VOLT), shown(sheet.accepted().screenVolts(), Unit.VOLT)), null);
+    }
+
+    /** A rating written down before transformer and choke had one each is the transformer's. */
+    private static Fittings fittings(AmpSheet sheet) {
+        Fittings f = sheet.fittings();
+        return f.transformerAmps().isPresent() || sheet.supply().mostAmps().isEmpty() ? f : f.withTransformer(sheet.supply().mostAmps());
+    }
+
+    /** The table of a current window, a line for each plate voltage. */
+    private static String bands(Target target, Unit unit) {
+        return target.bands().stream().map(band -> "%s: %s %s %s".formatted(Figures.plain(band.volts()), shown(band.low(), unit), shown(band.aim(), unit), shown(band.high(), unit)))
+                .collect(Collectors.joining("\n"));
     }
 
     private static AmpForm.Supply supply(Supply supply) {
         return new AmpForm.Supply(supply.rectifier().name(), supply.standby() ? "on" : "", shown(supply.secondaryVolts(), Unit.VOLT),
-                shown(supply.capacitorVolts(), Unit.VOLT), shown(supply.otherAmps(), Unit.MILLIAMP), shown(supply.mostAmps(), Unit.MILLIAMP),
-                shown(supply.resistorWatts(), Unit.WATT), shown(supply.biasFeedOhms(), Unit.OHM), shown(supply.biasShuntOhms(), Unit.OHM));
+                shown(supply.capacitorVolts(), Unit.VOLT), shown(supply.otherAmps(), Unit.MILLIAMP),
+                shown(supply.resistorWatts(), Unit.WATT), shown(supply.biasFeedOhms(), Unit.OHM), shown(supply.biasShuntOhms(), Unit.OHM), shown(supply.regulation(), Unit.PERCENT),
+                supply.behindStandby() ? "on" : "");
     }
 
     private static String shown(OptionalDouble si, Unit unit) {

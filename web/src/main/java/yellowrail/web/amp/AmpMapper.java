@@ -1,5 +1,6 @@
 package yellowrail.web.amp;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
@@ -16,6 +17,9 @@ interface AmpMapper {
     Optional<AmpRow> newest(@Param("ampId") long ampId);
 
     Optional<AmpRow> version(@Param("ampId") long ampId, @Param("version") int version);
+
+    /** These versions of a sheet, rising. */
+    List<AmpRow> versions(@Param("ampId") long ampId, @Param("numbers") Collection<Integer> numbers);
 
     /** The amps of the bench; practice amps stand elsewhere. */
     List<AmpRow> all();

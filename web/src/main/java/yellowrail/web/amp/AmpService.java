@@ -1,10 +1,12 @@
 package yellowrail.web.amp;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.timeline.SheetVersion;
 import yellowrail.web.database.JsonColumn;
 import yellowrail.web.layout.NotFoundException;
 
@@ -36,6 +38,12 @@ public class AmpService {
     public Amp version(long id, int version) {
         return mapper.version(id, version).map(this::amp)
                 .orElseThrow(() -> new NotFoundException("There is no version %d of amp %d.".formatted(version, id)));
+    }
+
+    /** These versions of a sheet, rising. */
+    @Transactional(readOnly = true)
+    public List<SheetVersion> versions(long id, Collection<Integer> numbers) {
+        return numbers.isEmpty() ? List.of() : mapper.versions(id, numbers).stream().map(row -> new SheetVersion(row.version(), amp(row).sheet())).toList();
     }
 
     @Transactional

@@ -49,7 +49,9 @@ record AmpView(long id, int version, String what, List<Fact> facts, List<String>
                 + (sheet.screen().stopperOhms().isPresent() ? "; stopper " + Figures.ohms(sheet.screen().stopperOhms().getAsDouble()) : "")));
         facts.add(new Fact("Meter", meter(sheet.meter(), sheet.current().shows())));
         facts.add(new Fact("Mains", "set at " + Figures.volts(sheet.mainsVolts()) + "; settles in " + Figures.plain(sheet.settleMinutes()) + " min"));
-        facts.add(new Fact("Supply", supply(sheet.supply())));
+        facts.add(new Fact("Supply", supply(sheet.supply()) + (sheet.mostRailAmps().isPresent() ? "; transformer or choke rated " + Figures.in(Unit.MILLIAMP, sheet.mostRailAmps().getAsDouble()) : "")));
+        sheet.accepted().plateVolts().ifPresent(volts -> facts.add(new Fact("Built so", "plates up to " + Figures.in(Unit.VOLT, volts))));
+        sheet.accepted().screenVolts().ifPresent(volts -> facts.add(new Fact("Built so", "screens up to " + Figures.in(Unit.VOLT, volts))));
         if (sheet.meterLink().isSet()) {
             facts.add(new Fact("Network meter", sheet.meterLink().toString()));
         }
@@ -70,7 +72,7 @@ record AmpView(long id, int version, String what, List<Fact> facts, List<String>
         supply.secondaryVolts().ifPresent(volts -> known.add("plate winding " + Figures.in(Unit.VOLT, volts) + " AC"));
         supply.capacitorVolts().ifPresent(volts -> known.add("first capacitor " + Figures.in(Unit.VOLT, volts)));
         supply.otherAmps().ifPresent(amps -> known.add(Figures.in(Unit.MILLIAMP, amps) + " of other current"));
-        supply.mostAmps().ifPresent(amps -> known.add("rated " + Figures.in(Unit.MILLIAMP, amps)));
+        supply.regulation().ifPresent(ratio -> known.add("unloaded " + Figures.in(Unit.PERCENT, ratio) + " higher"));
         return String.join("; ", known);
     }
 

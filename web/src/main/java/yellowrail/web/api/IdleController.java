@@ -15,14 +15,17 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yellowrail.core.amp.Accepted;
 import yellowrail.core.idle.IdleCalculation;
 import yellowrail.core.idle.IdleFigures;
+import yellowrail.core.idle.IdleFinding;
 import yellowrail.core.idle.ImpossibleReadingException;
 import yellowrail.core.idle.Judge;
 import yellowrail.core.idle.Judgement;
 import yellowrail.core.idle.Slot;
 import yellowrail.web.form.Faults;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.words.Words;
 
 /** Computes one idle reading without storing it. */
 @RestController
@@ -32,9 +35,11 @@ class IdleController {
             Slot.SENSE_READING, "senseVolts");
 
     private final TubeService tubes;
+    private final Words words;
 
-    IdleController(TubeService tubes) {
+    IdleController(TubeService tubes, Words words) {
         this.tubes = tubes;
+        this.words = words;
     }
 
     @Operation(summary = "Idle dissipation of one tube from its meter readings, with verdict",
@@ -52,15 +57,15 @@ class IdleController {
         });
     }
 
-    private static Object compute(IdleRequestReader.Asked asked, Faults faults) {
+    private Object compute(IdleRequestReader.Asked asked, Faults faults) {
         try {
             IdleFigures figures = new IdleCalculation(asked.problem()).compute();
-            Judgement judgement = new Judge(asked.rating(), asked.target()).judge(figures, false);
-            List<String> notes = new ArrayList<>(judgement.notes());
+            Judgement judgement = new Judge(asked.goal(), Accepted.NONE).judge(figures, false);
+            List<String> notes = new ArrayList<>(words.say(judgement.notes()));
             notes.addAll(asked.assumptions());
             return IdleResponse.of(figures, judgement, notes);
         } catch (ImpossibleReadingException e) {
-            faults.add(FIELDS.getOrDefault(e.slot(), "plateVolts"), "The readings contradict one another: " + e.getMessage() + ".");
+            faults.add(FIELDS.getOrDefault(e.slot(), "plateVolts"), words.say(new IdleFinding.Contradiction(e.finding())));
             return null;
         }
     }

@@ -6,12 +6,15 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import yellowrail.core.amp.AmpDefaults;
+import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.MeterAccuracy;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.ScreenSense;
-import yellowrail.core.amp.Target;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.IdleCalculation;
 import yellowrail.core.idle.IdleProblem;
 import yellowrail.core.quantity.Figures;
@@ -35,7 +38,7 @@ final class IdleRequestReader {
     private final List<String> assumptions = new ArrayList<>();
 
     /** What was asked: the readings, and what to judge them by. */
-    record Asked(IdleProblem problem, Rating rating, Target target, List<String> assumptions) {
+    record Asked(IdleProblem problem, Goal goal, List<String> assumptions) {
     }
 
     IdleRequestReader(JsonFields fields, TubeCatalogue catalogue, Faults faults) {
@@ -75,7 +78,7 @@ final class IdleRequestReader {
                 type.screenShare(), screen, screen.orElse(0) * meter, OptionalDouble.empty(), new MeterAccuracy(meter, 0, 0, 0));
         Rating rating = own.isPresent() ? type.customaryRating().withPlateWatts(own.getAsDouble(), "given in the request") : type.customaryRating();
         assume(problem, type, rating, bias);
-        return new Asked(problem, rating, target(bias), assumptions);
+        return new Asked(problem, goal(bias, type, rating), assumptions);
     }
 
     private CurrentMethod method() {
@@ -130,12 +133,11 @@ final class IdleRequestReader {
         return Unit.PERCENT.toSi(given.orElse(usual));
     }
 
-    private static Target target(String bias) {
-        return switch (bias) {
-            case "cathode" -> Target.CATHODE_BIAS;
-            case "single-ended" -> Target.SINGLE_ENDED;
-            default -> Target.FIXED_BIAS;
-        };
+    /** The customary window of the kind of bias, held against the rating. */
+    private static Goal goal(String bias, TubeType type, Rating rating) {
+        Topology topology = bias.equals("single-ended") ? Topology.SINGLE_ENDED : Topology.PUSH_PULL;
+        BiasKind kind = bias.equals("cathode") ? BiasKind.CATHODE_EACH : BiasKind.FIXED_ADJUSTABLE;
+        return new Goal(new AmpDefaults(topology, kind, type, 1, false).sheet(), rating, true);
     }
 
     private void assume(IdleProblem problem, TubeType type, Rating rating, String bias) {

@@ -2,9 +2,13 @@ package yellowrail.web.api;
 
 import static yellowrail.core.quantity.Quantity.quote;
 
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import tools.jackson.core.JacksonException;
@@ -88,6 +92,54 @@ final class JsonFields {
             fault(field, "Missing: %s.".formatted(why));
         }
         return number(field, least, most).orElse(least);
+    }
+
+    /** Yes or no; no where it is left out. */
+    boolean flag(String field) {
+        JsonNode node = object.get(field);
+        if (node != null && !node.isNull() && !node.isBoolean()) {
+            fault(field, "Expected true or false, got %s.".formatted(quote(shown(node))));
+        }
+        return node != null && node.isBoolean() && node.booleanValue();
+    }
+
+    /** A point in time, as ISO 8601 writes it. */
+    Optional<Instant> time(String field) {
+        if (!has(field)) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(OffsetDateTime.parse(words(field)).toInstant());
+        } catch (DateTimeParseException e) {
+            fault(field, "Expected a time such as 2026-03-01T19:05:00Z, got %s.".formatted(quote(shown(object.get(field)))));
+            return Optional.empty();
+        }
+    }
+
+    /** The one object under a field. */
+    Optional<JsonFields> object(String field) {
+        JsonNode node = object.get(field);
+        if (node == null || !node.isObject()) {
+            fault(field, "Expected an object, got %s.".formatted(node == null ? "nothing" : quote(shown(node))));
+            return Optional.empty();
+        }
+        return Optional.of(new JsonFields(node, path + field + ".", faults));
+    }
+
+    /** A list of words, or words with blanks between; none where it is left out. */
+    List<String> list(String field) {
+        JsonNode node = object.get(field);
+        if (node == null || node.isNull()) {
+            return List.of();
+        }
+        if (node.isString()) {
+            return List.of(node.stringValue().strip().split("[\\s,]+"));
+        }
+        if (!node.isArray() || node.valueStream().anyMatch(each -> !each.isString())) {
+            fault(field, "Expected a list of texts, got %s.".formatted(quote(shown(node))));
+            return List.of();
+        }
+        return node.valueStream().map(JsonNode::stringValue).toList();
     }
 
     String words(String field) {

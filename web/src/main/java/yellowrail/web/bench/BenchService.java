@@ -16,6 +16,8 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunService;
+import yellowrail.web.run.SummaryWords;
+import yellowrail.web.words.Words;
 
 /** Puts together where every amp stands. */
 @Service
@@ -25,11 +27,13 @@ class BenchService {
 
     private final AmpService amps;
     private final RunService runs;
+    private final Words words;
     private final Clock clock;
 
-    BenchService(AmpService amps, RunService runs, Clock clock) {
+    BenchService(AmpService amps, RunService runs, Words words, Clock clock) {
         this.amps = amps;
         this.runs = runs;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -47,7 +51,7 @@ class BenchService {
         }
         Run run = newest.get();
         StageSummary summary = runs.summary(run);
-        return new BenchLine(amp.id(), sheet.name(), what, summary.inWords(), summary.worst().judgement().verdict().token(),
+        return new BenchLine(amp.id(), sheet.name(), what, SummaryWords.brief(summary, words), summary.worst().judgement().verdict().token(),
                 due(run, summary), run.isOpen() ? "Go on" : "Look");
     }
 
@@ -55,6 +59,9 @@ class BenchService {
         TubeIdle worst = summary.worst();
         Judgement judgement = worst.judgement();
         String open = run.isOpen() ? "run open since " + DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())) : "";
+        if (summary.alarm().isPresent()) {
+            return "switch off now";
+        }
         if (judgement.verdict() == Verdict.OVER_RATING) {
             return "bring it down before anything else";
         }

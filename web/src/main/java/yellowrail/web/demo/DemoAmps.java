@@ -2,6 +2,7 @@ package yellowrail.web.demo;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import yellowrail.core.amp.Accepted;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
@@ -34,7 +35,7 @@ final class DemoAmps {
         return sheet(usual, "Bogbean pair", "Rebuilt supply, new reservoir capacitors.",
                 "The jack must be in before the tubes conduct. The RANGE pot hides under the tag board.", usual.sockets(),
                 List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)), usual.current(), usual.plate())
-                .with(new Supply(Rectifier.SILICON, true, OptionalDouble.of(352), OptionalDouble.of(500), OptionalDouble.of(0.020), OptionalDouble.of(0.250),
+                .with(new Supply(Rectifier.SILICON, true, OptionalDouble.of(352), OptionalDouble.of(500), OptionalDouble.of(0.020), OptionalDouble.empty(),
                         OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty()))
                 .with(DemoFittings.COLD_PAIR);
     }
@@ -43,7 +44,8 @@ final class DemoAmps {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.CATHODE_SHARED, "EL84", 4, false);
         return sheet(usual, "Sedge quad", "One resistor for all four cathodes; measure it cold.", "", usual.sockets(), List.of(),
                 CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 62, 0.05, Unit.VOLT), TO_CATHODE)
-                .with(usual.supply().with(Rectifier.TUBE)).with(DemoFittings.QUAD);
+                .with(usual.supply().with(Rectifier.TUBE)).with(DemoFittings.QUAD)
+                .with(new Accepted(OptionalDouble.of(320), OptionalDouble.of(320)));
     }
 
     AmpSheet stereo() {
@@ -68,7 +70,8 @@ final class DemoAmps {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.FIXED, "6V6GT", 2, false);
         return sheet(usual, "Sundew six", "Bias resistor on the supply board, no pot.", "The chassis stays live for a minute after switching off.",
                 usual.sockets(), List.of(), usual.current(), usual.plate())
-                .with(DemoFittings.SIX);
+                .with(DemoFittings.SIX)
+                .with(new Accepted(OptionalDouble.of(360), OptionalDouble.of(330)));
     }
 
     AmpSheet mismatched() {

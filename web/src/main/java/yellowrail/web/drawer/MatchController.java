@@ -88,6 +88,6 @@ class MatchController {
 
     /** By what was read in the amp last. */
     private Optional<AmpOutlook> outlook(Amp amp) {
-        return runs.newestOf(amp.id()).flatMap(run -> AmpOutlook.of(runs.stage(amp.sheet()), runs.moment(run.id(), Long.MAX_VALUE)));
+        return runs.newestOf(amp.id()).flatMap(run -> AmpOutlook.of(runs.presentStage(amp), runs.timeline(run).present()));
     }
 }

@@ -13,16 +13,19 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.drawer.Comparison;
 import yellowrail.core.drawer.TubeState;
+import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.WarmUp;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.Placing;
-import yellowrail.core.reading.Moment;
+import yellowrail.core.reading.Entry;
+import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
+import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 import yellowrail.web.seat.Seat;
 import yellowrail.web.seat.SeatService;
@@ -35,13 +38,15 @@ class PlacingService {
     private final SeatService seats;
     private final AmpService amps;
     private final RunService runs;
+    private final RunEntries entries;
     private final Clock clock;
 
-    PlacingService(DrawerService drawer, SeatService seats, AmpService amps, RunService runs, Clock clock) {
+    PlacingService(DrawerService drawer, SeatService seats, AmpService amps, RunService runs, RunEntries entries, Clock clock) {
         this.drawer = drawer;
         this.seats = seats;
         this.amps = amps;
         this.runs = runs;
+        this.entries = entries;
         this.clock = clock;
     }
 
@@ -77,8 +82,7 @@ class PlacingService {
     /** The tubes in the amp, by what was read in it; where the drawer knows them they have their names. */
     private Proposal present(Amp amp) {
         AmpSheet sheet = amp.sheet();
-        Optional<Moment> moment = runs.newestOf(amp.id()).map(run -> runs.moment(run.id(), Long.MAX_VALUE));
-        List<TubeIdle> idles = moment.map(at -> runs.stage(sheet).at(at)).orElse(List.of());
+        List<TubeIdle> idles = runs.present(amp.id()).map(now -> StageIdle.of(now).at(now)).orElse(List.of());
         boolean each = sheet.testPoints().size() == sheet.sockets().size();
         if (!each || idles.isEmpty() || idles.stream().anyMatch(tube -> tube.figures().isEmpty())) {
             return Proposal.none(each ? "Not every tube has been read in this amp. Read each, or match a group in the drawer and place that."
@@ -129,7 +133,7 @@ class PlacingService {
             return new Outcome(0, proposal.basis());
         }
         Run run = runs.begin(ampId);
-        if (new WarmUp(runs.moment(run.id(), Long.MAX_VALUE), amp.sheet().settleMinutes()).isOn()) {
+        if (new WarmUp(runs.timeline(run).present().moment(), amp.sheet().settleMinutes()).isOn()) {
             return new Outcome(0, "The log says this amp is on. Switch off, unplug, let it drain, and type off on the run first.");
         }
         Placing placing = proposal.placing().get();
@@ -140,9 +144,9 @@ class PlacingService {
             Candidate tube = best.tubes().get(best.sockets().indexOf(socket));
             Optional<Kept> kept = Optional.ofNullable(proposal.known().get(tube.label()));
             kept.ifPresent(known -> seating.put(socket.label(), known.id()));
-            String line = kept.map(known -> "tube %s %s %s%s".formatted(socket.label(), known.tube().type(), known.tube().label(), known.tube().state() == TubeState.NEW ? " new" : ""))
-                    .orElse("note %s now holds %s".formatted(socket.label(), tube.label()));
-            EntryOutcome outcome = runs.enter(run.id(), line.replaceAll("[;\\r\\n]", " "), by, true);
+            Entry entry = kept.map(known -> Entry.said(ReadingKind.TUBE, socket.label(), "%s %s%s".formatted(known.tube().type(), known.tube().label(), known.tube().state() == TubeState.NEW ? " new" : "")))
+                    .orElseGet(() -> Entry.said(ReadingKind.NOTE, "", "%s now holds %s".formatted(socket.label(), tube.label())));
+            EntryOutcome outcome = entries.enter(run.id(), List.of(entry), by);
             if (outcome instanceof EntryOutcome.Refused refused) {
                 throw new IllegalStateException(refused.message());
             }

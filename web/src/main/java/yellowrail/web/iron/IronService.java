@@ -9,8 +9,9 @@ import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Iron;
 import yellowrail.core.idle.LastRead;
+import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Figures;
-import yellowrail.core.reading.Moment;
+import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.Idle;
 import yellowrail.core.tube.TubeType;
@@ -68,7 +69,7 @@ class IronService {
     /** As read last. */
     @Transactional(readOnly = true)
     AmpWithStage amp(long id) {
-        return amp(id, runs.newestOf(id).map(run -> runs.moment(run.id(), Long.MAX_VALUE)));
+        return amp(id, runs.present(id));
     }
 
     /** By its sheet alone: while something is dragged every figure comes with the request. */
@@ -77,13 +78,13 @@ class IronService {
         return amp(id, Optional.empty());
     }
 
-    private AmpWithStage amp(long id, Optional<Moment> moment) {
+    private AmpWithStage amp(long id, Optional<Snapshot> now) {
         Amp amp = amps.newest(id);
         AmpSheet sheet = amp.sheet();
         TubeType type = type(sheet.tubeType());
         Optional<KnownModel> model = TubeModels.published().of(type);
         KnownModel known = model.orElse(TubeModels.published().all().get(0));
-        LastRead read = LastRead.of(runs.stage(sheet), moment);
+        LastRead read = LastRead.of(now.filter(at -> at.sheet().equals(sheet)).map(StageIdle::of).orElseGet(() -> runs.stage(sheet)), now);
         return new AmpWithStage(amp, model.isPresent() ? type : type(known.type()), known, read, AmpStage.of(sheet, read, type, known.model()), model.isEmpty());
     }
 

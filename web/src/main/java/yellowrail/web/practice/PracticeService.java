@@ -19,12 +19,13 @@ import yellowrail.core.practice.Exercise;
 import yellowrail.core.practice.Marking;
 import yellowrail.core.practice.Workshop;
 import yellowrail.core.reading.Entry;
-import yellowrail.core.reading.Plausibility;
+import yellowrail.core.reading.ReadingKind;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.JsonColumn;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
+import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 
 /**
@@ -43,13 +44,15 @@ class PracticeService {
     private final PracticeMapper mapper;
     private final AmpService amps;
     private final RunService runs;
+    private final RunEntries entries;
     private final JsonColumn json;
     private final Clock clock;
 
-    PracticeService(PracticeMapper mapper, AmpService amps, RunService runs, JsonColumn json, Clock clock) {
+    PracticeService(PracticeMapper mapper, AmpService amps, RunService runs, RunEntries entries, JsonColumn json, Clock clock) {
         this.mapper = mapper;
         this.amps = amps;
         this.runs = runs;
+        this.entries = entries;
         this.json = json;
         this.clock = clock;
     }
@@ -71,7 +74,7 @@ class PracticeService {
         Run run = runs.begin(amp);
         OffsetDateTime now = OffsetDateTime.now(clock);
         mapper.add(new PracticeRow(run.id(), exercise.name(), chosen, json.write(workshop.bench().state()), now, "", null));
-        workshop.asFound().forEach(line -> runs.enterAsFound(run.id(), line, now));
+        workshop.asFound().forEach(line -> entries.enterAsFound(run.id(), line, now));
         return run.id();
     }
 
@@ -108,11 +111,11 @@ class PracticeService {
         Standing standing = standing(runId);
         boolean on = !standing.bench().isOn();
         if (on && standing.run().isOpen()) {
-            EntryOutcome outcome = runs.enter(runId, "on", WHO, false, standing.time());
+            EntryOutcome outcome = entries.enter(runId, Entry.said(ReadingKind.POWER_ON, "", ""), WHO, false, standing.time());
             return outcome instanceof EntryOutcome.Accepted ? act(standing, bench -> bench.power(true), false, true) : standing.refused(says(outcome));
         }
         Done done = act(standing, bench -> bench.power(false), false, true);
-        runs.enter(runId, "off", WHO, true, standing.time());
+        entries.enter(runId, Entry.said(ReadingKind.POWER_OFF, "", ""), WHO, true, standing.time());
         return done;
     }
 
@@ -128,7 +131,7 @@ class PracticeService {
             return act(standing, bench -> { }, false, false);
         }
         Pot.Turn way = position > from ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE;
-        runs.enter(runId, "turn %s %s".formatted(pots.get(pot).name(), way.inWords()), WHO, true, standing.time());
+        entries.enter(runId, Entry.said(ReadingKind.TURN, pots.get(pot).name(), way.inWords()), WHO, true, standing.time());
         return act(standing, bench -> bench.turn(pot, position), true, false);
     }
 
@@ -155,7 +158,8 @@ class PracticeService {
         }
         Done done = act(standing, bench -> bench.swap(0, 1), false, true);
         List<Socket> sockets = standing.bench().sheet().sockets();
-        runs.enter(runId, "note tubes of %s and %s exchanged".formatted(sockets.get(0).label(), sockets.get(1).label()), WHO, true, standing.time());
+        List<String> labels = sockets.subList(0, 2).stream().map(Socket::label).toList();
+        labels.forEach(label -> entries.enter(runId, Entry.said(ReadingKind.TUBE, label, standing.bench().sheet().tubeType() + " of " + labels.get(1 - labels.indexOf(label))), WHO, true, standing.time()));
         return done;
     }
 
@@ -168,7 +172,7 @@ class PracticeService {
             Marking marking = Marking.of(Exercise.valueOf(standing.row().exercise()), standing.bench(), said,
                     runs.unread(standing.run()), Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
             mapper.mark(runId, said.name(), json.write(marking));
-            runs.enter(runId, "note %s: %s".formatted(marking.passed() ? "exercise passed" : "exercise not passed", marking.lines().get(0).result()), WHO, true, standing.time());
+            entries.enter(runId, Entry.said(ReadingKind.NOTE, "", "%s: %s".formatted(marking.passed() ? "exercise passed" : "exercise not passed", marking.lines().get(0).result())), WHO, true, standing.time());
         }
         return new Done(standing.bench(), row(runId), "", true);
     }
@@ -200,7 +204,7 @@ class PracticeService {
             changed = true;
         }
         for (String event : bench.events()) {
-            runs.enter(runId, "note " + event, "practice bench", true, standing.time());
+            entries.enter(runId, Entry.said(ReadingKind.NOTE, "", event), "practice bench", true, standing.time());
             changed = true;
         }
         mapper.save(runId, json.write(bench.state()), wall);
@@ -211,21 +215,23 @@ class PracticeService {
     /** Puts what the meter shows on the run. What the run would ask about it is said, and the reading stands. */
     private String log(Standing standing) {
         long runId = standing.run().id();
-        AmpSheet sheet = runs.amp(standing.run()).sheet();
-        String line = Plausibility.line(standing.bench().read(standing.bench().state().probe()), sheet);
-        EntryOutcome outcome = runs.enter(runId, line, WHO, false, standing.time());
+        Entry read = standing.bench().read(standing.bench().state().probe());
+        EntryOutcome outcome = entries.enter(runId, read, WHO, false, standing.time());
         if (outcome instanceof EntryOutcome.Asked) {
-            EntryOutcome kept = runs.enter(runId, line, WHO, true, standing.time());
+            EntryOutcome kept = entries.enter(runId, read, WHO, true, standing.time());
             return kept instanceof EntryOutcome.Accepted ? says(outcome) : says(kept);
         }
         return says(outcome);
     }
 
-    private static String says(EntryOutcome outcome) {
+    private String says(EntryOutcome outcome) {
         if (outcome instanceof EntryOutcome.Refused refused) {
             return refused.message();
         }
-        return outcome instanceof EntryOutcome.Asked asked ? asked.asks() + (asked.choices().isEmpty() ? "" : " Type: " + asked.choices().get(0)) : "";
+        if (outcome instanceof EntryOutcome.Held held) {
+            return entries.heldInWords(held.items());
+        }
+        return outcome instanceof EntryOutcome.Asked asked ? asked.says() + (asked.choices().isEmpty() ? "" : " Type: " + asked.choices().get(0)) : "";
     }
 
     private PracticeRow row(long runId) {

@@ -7,15 +7,16 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import yellowrail.core.idle.Derivation;
+import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
-import yellowrail.core.reading.Plausibility;
+import yellowrail.core.reading.EntryWriter;
 import yellowrail.core.tube.Rating;
+import yellowrail.web.words.Words;
 
 /** How one tube's verdict came about, opened. */
 record ArithmeticView(TubeCard card, String window, String rating, List<Derivation.Step> steps, List<Input> inputs, String plusMinus,
@@ -27,19 +28,19 @@ record ArithmeticView(TubeCard card, String window, String rating, List<Derivati
     record Input(String symbol, String name, String value, String plusMinus, String source, String share, String watts) {
     }
 
-    static ArithmeticView of(TubeIdle tube, StageIdle stage, ZoneId zone) {
-        TubeCard card = TubeCard.of(tube, stage.sheet().current().shows());
-        Rating rating = stage.rating();
-        String limit = Figures.watts(rating.plateWatts()) + " (" + rating.provenance() + ")";
-        String window = stage.sheet().target().inWords(stage.sheet().current().shows());
+    static ArithmeticView of(TubeIdle tube, StageIdle stage, ZoneId zone, Words words) {
+        TubeCard card = TubeCard.of(tube, stage.sheet().current().shows(), words);
+        Optional<Rating> known = tube.occupant().rating();
+        String limit = tube.occupant().name() + ", " + known.map(rating -> Figures.watts(rating.plateWatts()) + " (" + rating.provenance() + ")").orElse("not known");
+        String window = stage.goal(stage.occupants().indexOf(tube.occupant())).map(Goal::window).orElse(stage.sheet().target()).inWords(stage.sheet().current().shows());
         String restsOn = Stream.of(tube.current(), tube.plate()).flatMap(Optional::stream)
-                .map(reading -> "%s at %s".formatted(Plausibility.line(reading.entry(), stage.sheet()), TIME.format(reading.takenAt().atZone(zone))))
+                .map(reading -> "%s at %s".formatted(EntryWriter.line(reading.entry(), stage.sheet()), TIME.format(reading.takenAt().atZone(zone))))
                 .collect(Collectors.joining(", "));
         if (tube.figures().isEmpty()) {
             return new ArithmeticView(card, window, limit, List.of(), List.of(), "", "", restsOn);
         }
         IdleFigures figures = tube.figures().get();
-        Derivation derivation = new Derivation(figures, rating);
+        Derivation derivation = new Derivation(figures, known.orElseThrow());
         Estimate watts = figures.dissipation();
         return new ArithmeticView(card, window, limit, derivation.steps(),
                 figures.inputs().stream().filter(input -> !input.symbol().isEmpty()).map(input -> {

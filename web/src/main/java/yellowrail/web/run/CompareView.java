@@ -3,17 +3,21 @@ package yellowrail.web.run;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import yellowrail.core.balance.SideBalance;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.Verdict;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
-import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.timeline.Snapshot;
+import yellowrail.web.words.Words;
 
-/** Two moments of a run side by side. */
-record CompareView(long runId, long before, long after, List<Choice> choices, List<Row> rows, String mainsBefore, String mainsAfter) {
+/** Two moments of a run side by side, each as the bench was then. */
+record CompareView(long runId, long before, long after, List<Choice> choices, List<Row> rows, List<Line> lines) {
 
     /** A moment to choose: when a reading had been entered. */
     record Choice(long id, String text) {
@@ -23,46 +27,84 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
     record Row(TubeCard before, TubeCard after, String milliamps, String watts) {
     }
 
+    /** Something else that was so before and is so after. */
+    record Line(String what, String before, String after) {
+    }
+
+    /** What of a run stands in notes about hum, newest first of each moment. */
+    private static final String HUM = "hum";
+
     /**
      * @param before the row after which to look first; 0 for the first at which every tube could be judged
      * @param after  the row after which to look second; 0 for the last
      */
-    static Optional<CompareView> of(long runId, StageIdle stage, RunLog log, long before, long after, Clock clock) {
+    static Optional<CompareView> of(long runId, RunLog log, long before, long after, Words words, Clock clock) {
         List<ReadingRow> rows = log.rows().stream().filter(row -> !row.struck()).toList();
         if (rows.isEmpty()) {
             return Optional.empty();
         }
-        long first = rows.stream().anyMatch(row -> row.id() == before) ? before : firstJudged(stage, log, rows);
+        long first = rows.stream().anyMatch(row -> row.id() == before) ? before : firstJudged(log, rows);
         long last = rows.stream().anyMatch(row -> row.id() == after) ? after : rows.get(rows.size() - 1).id();
-        Moment one = log.at(first);
-        Moment other = log.at(last);
-        List<TubeIdle> tubesBefore = stage.at(one);
-        List<TubeIdle> tubesAfter = stage.at(other);
+        Snapshot one = log.log().upTo(first).timeline().present();
+        Snapshot other = last == rows.get(rows.size() - 1).id() ? log.timeline().present() : log.log().upTo(last).timeline().present();
+        List<TubeIdle> tubesBefore = StageIdle.of(one).at(one);
+        List<TubeIdle> tubesAfter = StageIdle.of(other).at(other);
         List<Row> pairs = new ArrayList<>();
-        for (int i = 0; i < tubesBefore.size(); i++) {
-            pairs.add(row(tubesBefore.get(i), tubesAfter.get(i), stage.sheet().current().shows()));
+        for (int i = 0; i < Math.min(tubesBefore.size(), tubesAfter.size()); i++) {
+            pairs.add(row(tubesBefore.get(i), tubesAfter.get(i), other.sheet().current().shows(), words));
         }
         List<Choice> choices = rows.stream().map(row -> {
             RunView.LogLine line = RunView.line(row, clock);
             return new Choice(row.id(), line.time() + "  " + line.typed());
         }).toList();
-        return Optional.of(new CompareView(runId, first, last, choices, pairs, mains(one), mains(other)));
+        return Optional.of(new CompareView(runId, first, last, choices, pairs, lines(one, other, tubesBefore, tubesAfter, rows, first, last, words)));
     }
 
-    private static long firstJudged(StageIdle stage, RunLog log, List<ReadingRow> rows) {
-        Moment moment = log.before();
+    private static List<Line> lines(Snapshot one, Snapshot other, List<TubeIdle> before, List<TubeIdle> after, List<ReadingRow> rows, long first, long last, Words words) {
+        List<Line> lines = new ArrayList<>();
+        lines.add(new Line(words.message("compare.mains"), mains(one, words), mains(other, words)));
+        List<SideBalance> sidesBefore = SideBalance.of(one.sheet(), before);
+        List<SideBalance> sidesAfter = SideBalance.of(other.sheet(), after);
+        for (int i = 0; i < Math.min(sidesBefore.size(), sidesAfter.size()); i++) {
+            String channel = sidesAfter.size() == 1 ? words.message("compare.balance") : words.message("compare.balance-of", sidesAfter.get(i).channel().inWords());
+            lines.add(new Line(channel, balance(sidesBefore.get(i), words), balance(sidesAfter.get(i), words)));
+        }
+        lines.add(new Line(words.message("compare.tubes"), tubes(one), tubes(other)));
+        String humBefore = hum(rows, first, words);
+        String humAfter = hum(rows, last, words);
+        if (!humBefore.equals(humAfter) || !humAfter.equals(words.message("compare.nothing-noted"))) {
+            lines.add(new Line(words.message("compare.hum"), humBefore, humAfter));
+        }
+        return lines;
+    }
+
+    private static String balance(SideBalance balance, Words words) {
+        return balance.unseen().map(words::say).orElseGet(() -> words.message("compare.apart", Figures.milliamps(balance.imbalance()), Figures.percent(balance.ratio())));
+    }
+
+    private static String tubes(Snapshot now) {
+        return now.occupants().stream().map(each -> each.socket().label() + " " + each.name()).collect(Collectors.joining(", "));
+    }
+
+    private static String hum(List<ReadingRow> rows, long upTo, Words words) {
+        return rows.stream().filter(row -> row.id() <= upTo && row.kind().equals(ReadingKind.NOTE.name()) && row.words().toLowerCase(Locale.ROOT).contains(HUM))
+                .map(ReadingRow::words).reduce((one, later) -> later).orElse(words.message("compare.nothing-noted"));
+    }
+
+    private static long firstJudged(RunLog log, List<ReadingRow> rows) {
         for (ReadingRow row : rows) {
-            moment = moment.after(row.reading());
-            if (stage.at(moment).stream().noneMatch(tube -> tube.judgement().verdict() == Verdict.NOT_JUDGED)) {
+            boolean measured = ReadingKind.valueOf(row.kind()).isMeasured();
+            Snapshot then = measured ? log.log().upTo(row.id()).timeline().present() : null;
+            if (measured && StageIdle.of(then).at(then).stream().noneMatch(tube -> tube.judgement().verdict() == Verdict.NOT_JUDGED)) {
                 return row.id();
             }
         }
         return rows.get(0).id();
     }
 
-    private static Row row(TubeIdle before, TubeIdle after, Unit shows) {
+    private static Row row(TubeIdle before, TubeIdle after, Unit shows, Words words) {
         boolean both = before.figures().isPresent() && after.figures().isPresent();
-        return new Row(TubeCard.of(before, shows), TubeCard.of(after, shows),
+        return new Row(TubeCard.of(before, shows, words), TubeCard.of(after, shows, words),
                 both ? signed(Unit.MILLIAMP.fromSi(after.figures().get().plateCurrent().value() - before.figures().get().plateCurrent().value())) + " mA" : "",
                 both ? signed(after.figures().get().dissipation().value() - before.figures().get().dissipation().value()) + " W" : "");
     }
@@ -71,7 +113,7 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
         return (value > 0 ? "+" : value < 0 ? "\u2212" : "") + Figures.fixed(Math.abs(value), 2);
     }
 
-    private static String mains(Moment moment) {
-        return moment.last(ReadingKind.MAINS).map(reading -> Figures.volts(reading.value())).orElse("not read");
+    private static String mains(Snapshot now, Words words) {
+        return now.moment().last(ReadingKind.MAINS).map(reading -> Figures.volts(reading.value())).orElse(words.message("compare.not-read"));
     }
 }

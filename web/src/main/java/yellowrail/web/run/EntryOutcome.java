@@ -1,12 +1,17 @@
 package yellowrail.web.run;
 
 import java.util.List;
+import yellowrail.core.station.SafetyItem;
 
 /** What became of a typed line. */
 public sealed interface EntryOutcome {
 
-    /** It stands in the log. */
-    record Accepted(int readings) implements EntryOutcome {
+    /**
+     * It stands in the log.
+     *
+     * @param again whether it had been stored already: the same form came twice
+     */
+    record Accepted(int readings, boolean again) implements EntryOutcome {
     }
 
     /** It cannot be read; nothing was stored. */
@@ -14,11 +19,25 @@ public sealed interface EntryOutcome {
     }
 
     /**
+     * It waits for what makes the amp safe to read; nothing was stored.
+     *
+     * @param items what is still to be seen to
+     */
+    record Held(String typed, List<SafetyItem> items) implements EntryOutcome {
+    }
+
+    /**
      * It is questioned before it counts; nothing was stored.
      *
+     * @param ifReal  what it means if it is real, told before anything else; blank where it means nothing more
      * @param asks    what is odd
      * @param choices whole lines to store instead, most likely first
      */
-    record Asked(String typed, String asks, List<String> choices) implements EntryOutcome {
+    record Asked(String typed, String ifReal, String asks, List<String> choices) implements EntryOutcome {
+
+        /** All of it in one. */
+        public String says() {
+            return (ifReal + " " + asks).strip();
+        }
     }
 }

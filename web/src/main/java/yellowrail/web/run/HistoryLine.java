@@ -4,15 +4,16 @@ import java.time.Clock;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import yellowrail.core.idle.StageSummary;
+import yellowrail.web.words.Words;
 
 /** One run in the history of an amp's settings. */
 record HistoryLine(long id, String begun, boolean open, String summary, String token) {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH);
 
-    static HistoryLine of(Run run, RunService runs, Clock clock) {
+    static HistoryLine of(Run run, RunService runs, Words words, Clock clock) {
         StageSummary summary = runs.summary(run);
-        return new HistoryLine(run.id(), DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())), run.isOpen(), summary.inWords(),
+        return new HistoryLine(run.id(), DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())), run.isOpen(), SummaryWords.brief(summary, words),
                 summary.worst().judgement().verdict().token());
     }
 }

@@ -5,6 +5,8 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -16,23 +18,32 @@ import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.BadEntryException;
+import yellowrail.core.reading.EntryLine;
 import yellowrail.core.reading.MeterLog;
+import yellowrail.core.reading.ReadingKind;
 import yellowrail.web.meter.MeterException;
 import yellowrail.web.meter.ScpiMeter;
+import yellowrail.web.words.Words;
 
 /** Readings that a meter gives instead of a typing hand: one at a time, or its whole log. */
 @Controller
 class MeterReadingController {
 
     private static final int LONGEST_FILE = 1_000_000;
+    /** What is alternating, by every word the entry line has for it. */
+    private static final Set<String> ALTERNATING = EntryLine.wordsFor(ReadingKind.MAINS, ReadingKind.HEATER, ReadingKind.HEATER_BARE);
 
     private final RunService runs;
+    private final RunEntries entries;
     private final RunPages pages;
+    private final Words words;
     private final ScpiMeter meter;
 
-    MeterReadingController(RunService runs, RunPages pages, ScpiMeter meter) {
+    MeterReadingController(RunService runs, RunEntries entries, RunPages pages, Words words, ScpiMeter meter) {
         this.runs = runs;
+        this.entries = entries;
         this.pages = pages;
+        this.words = words;
         this.meter = meter;
     }
 
@@ -64,15 +75,15 @@ class MeterReadingController {
             ScpiMeter.Asks asks = asks(where, sheet);
             double value = meter.read(sheet.meterLink(), asks);
             String unit = asks == ScpiMeter.Asks.DC_AMPS ? "A" : "V";
-            return runs.enter(id, "%s %s%s".formatted(where, new BigDecimal(value).round(new MathContext(7)).toPlainString(), unit).strip(), by, false);
+            return entries.enter(id, "%s %s%s".formatted(where, new BigDecimal(value).round(new MathContext(7)).toPlainString(), unit).strip(), by, false);
         } catch (MeterException e) {
             return new EntryOutcome.Refused(where, e.getMessage());
         }
     }
 
     private static ScpiMeter.Asks asks(String where, AmpSheet sheet) {
-        String word = where.toLowerCase(Locale.ROOT);
-        if (word.contains("mains") || word.contains("heater")) {
+        String[] said = where.toLowerCase(Locale.ROOT).split("\\s+");
+        if (Stream.of(said).anyMatch(ALTERNATING::contains)) {
             return ScpiMeter.Asks.AC_VOLTS;
         }
         boolean atTestPoint = where.isEmpty() || sheet.socket(where).isPresent() || sheet.testPoints().stream().anyMatch(where::equalsIgnoreCase);
@@ -100,13 +111,13 @@ class MeterReadingController {
 
     private String put(long id, String text, String where) {
         try {
-            MeterLog log = runs.parse(id, text);
+            MeterLog log = entries.parse(id, text);
             if (!log.faults().isEmpty()) {
-                return "Nothing was stored: " + String.join("; ", log.faults()) + ".";
+                return "Nothing was stored: " + String.join("; ", words.say(log.faults())) + ".";
             }
-            return runs.enterLog(id, log, where);
+            return entries.enterLog(id, log, where);
         } catch (BadEntryException e) {
-            return e.getMessage();
+            return words.say(e.fault());
         }
     }
 }

@@ -9,7 +9,9 @@ import yellowrail.core.move.CathodeAdvice;
 import yellowrail.core.move.Landing;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.supply.MainsRange;
+import yellowrail.web.words.Words;
 
 /**
  * The next move as it is shown.
@@ -35,22 +37,24 @@ record MoveView(String kind, String sentence, List<String> notes, String line, S
     record MainsRow(String mains, String watts, String percent, boolean over) {
     }
 
-    static MoveView of(NextMove move, StageIdle stage, List<TubeIdle> tubes, double mainsRatio, double span) {
+    static MoveView of(NextMove move, StageIdle stage, List<TubeIdle> tubes, double mainsRatio, double span, Words words) {
         AmpSheet sheet = stage.sheet();
         boolean turns = !move.steps().isEmpty();
         NextMove.Step step = turns ? move.steps().get(0) : null;
         MainsRange range = MainsRange.of(stage, tubes, mainsRatio, move.mains(), span);
-        return new MoveView(move.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'), move.sentence(), move.notes(), move.line().inWords(),
+        return new MoveView(move.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'), words.say(move.says()), words.say(move.notes()), words.say(move.line().finding()),
                 turns ? Figures.toTurnTo(sheet.current().shows(), step.mark().to()) : "", turns ? step.mark().testPoint() : "",
                 turns ? Figures.toTurnTo(sheet.current().shows(), step.mark().from()) : "",
                 move.cathode().map(MoveView::choices).orElse(List.of()),
                 move.landing().map(landing -> landing.tubes().stream().map(tube -> landed(tube, sheet)).toList()).orElse(List.of()),
                 range.rows().stream().map(row -> new MainsRow(Figures.volts(row.mains()), Figures.watts(row.watts()), Figures.percent(row.ratio()), row.ratio() > 1)).toList(),
-                (range.rows().isEmpty() ? "" : "%s, by %s".formatted(range.rows().get(0).label(), range.from())));
+                (range.rows().isEmpty() ? "" : "%s, by %s".formatted(range.rows().get(0).label(), words.say(range.from()))));
     }
 
     private static Landed landed(Landing.Tube tube, AmpSheet sheet) {
-        return new Landed(tube.socket().label(), Figures.toTurnTo(sheet.current().shows(), tube.reading()), Figures.milliamps(tube.cathode()),
+        Unit shows = sheet.current().shows();
+        String reading = Figures.toTurnTo(shows, tube.reading()).replace(" " + shows, "") + " \u00b1 " + Figures.plusMinus(tube.plusMinus(), shows) + " " + shows;
+        return new Landed(tube.socket().label(), reading, Figures.milliamps(tube.cathode()),
                 Figures.watts(tube.watts()), Figures.percent(tube.ratio()));
     }
 

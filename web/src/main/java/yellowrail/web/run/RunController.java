@@ -1,7 +1,6 @@
 package yellowrail.web.run;
 
 import java.time.Clock;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -14,11 +13,13 @@ import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.station.Station;
+import yellowrail.core.timeline.Snapshot;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.station.StationService;
+import yellowrail.web.words.Words;
 
 /** The run page, its entry line, and what can be opened from it. */
 @Controller
@@ -28,13 +29,17 @@ class RunController {
     private final AmpService amps;
     private final StationService stations;
     private final RunPages pages;
+    private final RunEntries entries;
+    private final Words words;
     private final Clock clock;
 
-    RunController(RunService runs, AmpService amps, StationService stations, RunPages pages, Clock clock) {
+    RunController(RunService runs, AmpService amps, StationService stations, RunPages pages, RunEntries entries, Words words, Clock clock) {
         this.runs = runs;
         this.amps = amps;
         this.stations = stations;
         this.pages = pages;
+        this.entries = entries;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -66,7 +71,7 @@ class RunController {
     @GetMapping("/amps/{ampId}/runs")
     ModelAndView history(@PathVariable long ampId) {
         return new ModelAndView("run/history :: runs").addObject("runs", runs.ofAmp(ampId).stream()
-                .map(run -> HistoryLine.of(run, runs, clock)).toList());
+                .map(run -> HistoryLine.of(run, runs, words, clock)).toList());
     }
 
     /**
@@ -87,27 +92,29 @@ class RunController {
     /**
      * @param instead   a line chosen in answer to a question about the typed one, which has been asked and counts
      * @param confirmed true where the typed one is to stand all the same
+     * @param form      the one-time number of the form it came with
      */
     @PostMapping("/runs/{id}/readings")
     ModelAndView enter(@PathVariable long id, @RequestParam(defaultValue = "") String line, @RequestParam(defaultValue = "") String by,
                        @RequestParam(defaultValue = "") String instead, @RequestParam(defaultValue = "") String confirmed,
-                       @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
-        EntryOutcome outcome = runs.enter(id, instead.isBlank() ? line : instead, by, !instead.isBlank() || confirmed.equals("true"));
+                       @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String form,
+                       @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        EntryOutcome outcome = entries.enter(id, instead.isBlank() ? line : instead, by, !instead.isBlank() || confirmed.equals("true"), null, form);
         if (htmx != null) {
             return pages.page(id, at, "", by, outcome, "run/page :: live");
         }
-        if (outcome instanceof EntryOutcome.Accepted) {
+        if (outcome instanceof EntryOutcome.Accepted taken && !taken.again()) {
             return pages.toStation(id, at);
         }
         ModelAndView again = pages.page(id, at, "", by, outcome, "run/page");
-        again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        again.setStatus(outcome instanceof EntryOutcome.Accepted ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
         return again;
     }
 
     @PostMapping("/runs/{id}/strike")
     ModelAndView strike(@PathVariable long id, @RequestParam("reading") long readingId, @RequestParam(defaultValue = "") String by,
                         @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
-        runs.strike(id, readingId);
+        entries.strike(id, readingId);
         return htmx != null ? pages.page(id, at, "", by, null, "run/page :: live") : pages.toStation(id, at);
     }
 
@@ -136,8 +143,10 @@ class RunController {
                 : pages.toStation(id, Station.values()[Math.min(station.ordinal() + 1, Station.values().length - 1)].token());
     }
 
+    /** @param line what was typed when it was held for this item; tried again once nothing more holds it */
     @PostMapping("/runs/{id}/ticks/{item}")
-    ModelAndView tick(@PathVariable long id, @PathVariable String item, @RequestParam(defaultValue = "false") boolean ticked,
+    ModelAndView tick(@PathVariable long id, @PathVariable String item, @RequestParam(defaultValue = "false") boolean ticked, @RequestParam(defaultValue = "") String line,
+                      @RequestParam(defaultValue = "") String by, @RequestParam(defaultValue = "") String form,
                       @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
         Run run = runs.run(id);
         var progress = stations.progress(id, runs.amp(run).sheet());
@@ -145,7 +154,11 @@ class RunController {
         if (run.isOpen()) {
             stations.tick(id, found, ticked);
         }
-        return htmx != null ? pages.page(id, at, "", null, null, "run/page :: live") : pages.toStation(id, at);
+        EntryOutcome outcome = line.isBlank() ? null : entries.enter(id, line, by, false, null, form);
+        if (htmx != null) {
+            return pages.page(id, at, "", line.isBlank() ? null : by, outcome, "run/page :: live");
+        }
+        return outcome == null || outcome instanceof EntryOutcome.Accepted ? pages.toStation(id, at) : pages.page(id, at, "", by, outcome, "run/page");
     }
 
     @PostMapping("/runs/{id}/close")
@@ -160,13 +173,13 @@ class RunController {
                             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
-        StageIdle stage = runs.stage(amp.sheet());
-        TubeIdle tube = stage.at(runs.moment(id, Long.MAX_VALUE)).stream()
-                .filter(each -> each.socket().label().toLowerCase(Locale.ROOT).equals(label.toLowerCase(Locale.ROOT))).findFirst()
+        Snapshot now = runs.timeline(run).present();
+        StageIdle stage = StageIdle.of(now);
+        TubeIdle tube = stage.at(now).stream().filter(each -> each.socket().label().equalsIgnoreCase(label)).findFirst()
                 .orElseThrow(() -> new NotFoundException("There is no such socket on this amp."));
         return new ModelAndView(htmx != null ? "run/arithmetic :: arithmetic" : "run/arithmetic")
                 .addObject("rail", rail(run, amp, Station.MEASURE)).addObject("runId", id)
-                .addObject("view", ArithmeticView.of(tube, stage, clock.getZone()));
+                .addObject("view", ArithmeticView.of(tube, stage, clock.getZone(), words));
     }
 
     @GetMapping("/runs/{id}/log")
@@ -185,7 +198,7 @@ class RunController {
         Amp amp = runs.amp(run);
         return new ModelAndView("run/compare").addObject("rail", rail(run, amp, Station.MEASURE))
                 .addObject("runId", id)
-                .addObject("view", CompareView.of(id, runs.stage(amp.sheet()), runs.log(id), a, b, clock).orElse(null));
+                .addObject("view", CompareView.of(id, runs.log(run, amp), a, b, words, clock).orElse(null));
     }
 
     private Rail rail(Run run, Amp amp, Station here) {

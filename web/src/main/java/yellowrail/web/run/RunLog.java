@@ -3,14 +3,20 @@ package yellowrail.web.run;
 import java.util.List;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
+import yellowrail.core.timeline.Log;
+import yellowrail.core.timeline.SheetVersion;
+import yellowrail.core.timeline.Timeline;
+import yellowrail.core.tube.TubeCatalogue;
 
 /**
  * The recent part of a log.
  *
- * @param before what counted before the first of the rows
- * @param rows   in the order of entry, struck ones among them
+ * @param catalogue the types it speaks of
+ * @param versions  of the sheet
+ * @param before    what counted before the first of the rows
+ * @param rows      in the order of entry, struck ones among them
  */
-record RunLog(Moment before, List<ReadingRow> rows) {
+record RunLog(TubeCatalogue catalogue, List<SheetVersion> versions, Moment before, List<ReadingRow> rows) {
 
     /** The readings that count, in the order of entry. */
     List<Reading> readings() {
@@ -27,12 +33,11 @@ record RunLog(Moment before, List<ReadingRow> rows) {
         return rows.isEmpty() ? "" : rows.get(rows.size() - 1).byWhom();
     }
 
-    Moment now() {
-        return at(Long.MAX_VALUE);
+    Log log() {
+        return new Log(catalogue, versions, before, readings());
     }
 
-    /** What counted when this row had been entered. */
-    Moment at(long upTo) {
-        return before.after(readings().stream().filter(reading -> reading.id() <= upTo).toList());
+    Timeline timeline() {
+        return log().timeline();
     }
 }

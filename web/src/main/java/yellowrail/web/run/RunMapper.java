@@ -10,6 +10,9 @@ interface RunMapper {
 
     Optional<Run> run(@Param("id") long id);
 
+    /** The same, held until the transaction ends: whoever writes to its log or closes it waits. */
+    Optional<Long> lock(@Param("id") long id);
+
     Optional<Run> newestOf(@Param("ampId") long ampId);
 
     List<Run> ofAmp(@Param("ampId") long ampId);
@@ -21,7 +24,13 @@ interface RunMapper {
 
     void setClock(@Param("id") long id, @Param("offset") double offset);
 
-    int add(NewReading reading);
+    /** @return the number of the row; empty if there was such a row already */
+    Optional<Long> add(NewReading reading);
+
+    boolean isFormTaken(@Param("form") String form);
+
+    /** @return 1, or 0 if the form was taken before */
+    int takeForm(@Param("form") String form, @Param("runId") long runId);
 
     Optional<ReadingRow> row(@Param("runId") long runId, @Param("id") long id);
 
@@ -30,4 +39,7 @@ interface RunMapper {
 
     /** Of each kind at each place the last one up to a row, struck ones left out. */
     List<ReadingRow> latestOfEach(@Param("runId") long runId, @Param("upTo") long upTo);
+
+    /** The tube put last into each socket of an amp in the runs before this one. */
+    List<ReadingRow> tubesBefore(@Param("ampId") long ampId, @Param("runId") long runId);
 }

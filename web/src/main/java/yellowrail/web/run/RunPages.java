@@ -1,6 +1,7 @@
 package yellowrail.web.run;
 
 import java.time.Clock;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.quantity.BadQuantityException;
@@ -12,6 +13,7 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
+import yellowrail.web.words.Words;
 
 /** Puts together the page of a run, whatever was asked of it. */
 @Component
@@ -20,12 +22,14 @@ class RunPages {
     private final RunService runs;
     private final StationService stations;
     private final SeatService seats;
+    private final Words words;
     private final Clock clock;
 
-    RunPages(RunService runs, StationService stations, SeatService seats, Clock clock) {
+    RunPages(RunService runs, StationService stations, SeatService seats, Words words, Clock clock) {
         this.runs = runs;
         this.stations = stations;
         this.seats = seats;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -37,15 +41,16 @@ class RunPages {
     ModelAndView page(long id, String at, String span, String by, EntryOutcome outcome, String view) {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
-        RunLog log = runs.log(id);
+        RunLog log = runs.log(run, amp);
         RunProgress progress = stations.progress(id, amp.sheet());
         Station here = Station.of(at).orElseGet(() -> run.isOpen() ? progress.next() : Station.MEASURE);
         return new ModelAndView(view).addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress))
                 .addObject("ampId", amp.id()).addObject("by", by != null ? by : log.lastBy())
                 .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
-                .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
+                .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null).addObject("held", outcome instanceof EntryOutcome.Held waits ? waits : null)
+                .addObject("again", outcome instanceof EntryOutcome.Accepted taken && taken.again() ? words.message("run.stored-again") : "").addObject("form", UUID.randomUUID().toString())
                 .addObject("span", percent(span)).addObject("practice", run.isPractice())
-                .addObject("view", RunView.of(run, amp, runs.stage(amp.sheet()), log, progress, here, percent(span) / 100, clock))
+                .addObject("view", RunView.of(run, log, progress, here, percent(span) / 100, words, clock))
                 .addObject("seated", seats.labels(amp.id()));
     }
 

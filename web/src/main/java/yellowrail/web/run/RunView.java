@@ -8,9 +8,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.balance.SideBalance;
 import yellowrail.core.balance.SwingTest;
+import yellowrail.core.idle.IdleFinding;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
@@ -21,19 +23,26 @@ import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
-import yellowrail.core.reading.Moment;
-import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
 import yellowrail.core.supply.Mains;
-import yellowrail.core.supply.ReadingSets;
-import yellowrail.web.amp.Amp;
+import yellowrail.core.supply.SupplyReadings;
+import yellowrail.core.timeline.Snapshot;
+import yellowrail.core.timeline.Timeline;
+import yellowrail.web.words.Words;
 
-/** A run as its page shows it. */
-record RunView(long id, boolean open, String sentence, String worstToken, String warmUp, List<TubeCard> tubes,
+/**
+ * A run as its page shows it.
+ *
+ * @param sentence what matters most, at every station
+ * @param next     what to do about it, in a sentence; blank where the first says all
+ * @param alarm    whether there is nothing to do but to switch off
+ * @param common   notes that hold for every tube, said once
+ */
+record RunView(long id, boolean open, String sentence, String next, boolean alarm, String worstToken, String warmUp, List<TubeCard> tubes, List<String> common,
                List<Balance> balances, MapView map, List<LogLine> log, boolean older, String hint, String total, StationView station, MoveView move,
-               String swing, boolean swings, String meter) {
+               List<String> swing, boolean swings, String meter) {
 
     private static final int LOG_LINES = 20;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
@@ -47,43 +56,60 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
     record LogLine(long id, String time, String typed, String what, String by, boolean struck) {
     }
 
-    static RunView of(Run run, Amp amp, StageIdle stage, RunLog log, RunProgress progress, Station at, double span, Clock wall) {
+    static RunView of(Run run, RunLog log, RunProgress progress, Station at, double span, Words words, Clock wall) {
         Clock clock = run.clock(wall);
-        AmpSheet sheet = amp.sheet();
-        List<Reading> readings = log.readings();
-        Moment now = log.now();
-        List<TubeIdle> tubes = stage.at(now);
-        StageSummary summary = new StageSummary(stage, tubes);
-        StationView station = StationView.of(at, stage, progress, now, clock.getZone());
-        List<Track> tracks = station.drawn() ? Track.of(stage, log.before(), readings) : List.of();
-        Optional<NextMove> move = station.drawn() ? new MoveFinder(stage, new ReadingSets(stage, log.before(), readings)).find() : Optional.empty();
-        double mains = ReadingSets.mainsRatio(now, sheet);
+        Timeline timeline = log.timeline();
+        Snapshot now = timeline.present();
+        AmpSheet sheet = now.sheet();
+        StageSummary summary = StageSummary.of(timeline);
+        StageIdle stage = summary.stage();
+        List<TubeIdle> tubes = summary.tubes();
+        StationView station = StationView.of(at, stage, progress, now.moment(), clock.getZone(), words);
+        boolean drawable = station.drawn() && stage.weakest().isPresent();
+        Optional<NextMove> move = drawable || !progress.missing().isEmpty() || !station.figures() ? MoveFinder.of(timeline).find() : Optional.empty();
+        double mains = SupplyReadings.mainsRatio(now.moment(), sheet);
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
         Collections.reverse(newestFirst);
-        return new RunView(run.id(), run.isOpen(), summary.sentence(), summary.worst().judgement().verdict().token(),
-                run.isOpen() ? new WarmUp(now, sheet.settleMinutes()).inWords(clock.instant()) : "",
-                cards(tubes, sheet.current().shows(), mains, move.map(NextMove::mains).orElse(Mains.customary(sheet.bias())), sheet.mainsVolts()),
-                SideBalance.of(sheet, tubes).stream().map(RunView::balance).toList(),
-                MapView.of(move.map(found -> OperatingMap.of(stage, tracks, found)).orElseGet(() -> OperatingMap.of(stage, tracks)), sheet),
+        List<String> common = common(tubes, words);
+        return new RunView(run.id(), run.isOpen(), words.say(summary.sentence()), next(summary, move, words), summary.alarm().isPresent(), summary.worst().judgement().verdict().token(),
+                run.isOpen() ? words.say(new WarmUp(now.moment(), sheet.settleMinutes()).clock(clock.instant())) : "",
+                cards(tubes, sheet.current().shows(), mains, move.map(NextMove::mains).orElse(Mains.customary(sheet.bias())), sheet.mainsVolts(), common, words), common,
+                SideBalance.of(sheet, tubes).stream().map(balance -> balance(balance, words)).toList(),
+                drawable ? map(stage, timeline, move, sheet) : null,
                 newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock)).toList(), log.rows().size() > LOG_LINES,
                 hint(stage), log.total(), station,
-                move.map(found -> MoveView.of(found, stage, tubes, mains, span)).orElse(null),
-                SwingTest.of(sheet, now).map(SwingTest::words).orElse(""),
-                sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE) || now.last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new)).isPresent(),
+                station.drawn() ? move.map(found -> MoveView.of(found, stage, tubes, mains, span, words)).orElse(null) : null,
+                SwingTest.of(sheet, now.moment()).stream().map(swing -> (swing.channel() == Channel.MONO ? "" : swing.channel().inWords() + ": ") + words.say(swing.says())).toList(),
+                sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE) || now.moment().last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new)).isPresent(),
                 sheet.meterLink().isSet() ? sheet.meterLink().toString() : "");
     }
 
-    /** The tubes in the order of the sheet; a note that stands at the tube before is not said again. */
-    private static List<TubeCard> cards(List<TubeIdle> tubes, Unit shows, double mainsRatio, Mains mains, double reference) {
-        List<TubeCard> cards = new ArrayList<>();
-        List<String> before = List.of();
-        for (TubeIdle tube : tubes) {
-            TubeCard card = TubeCard.of(tube, shows).withReference(converted(tube, mainsRatio, mains, reference));
-            boolean again = !before.isEmpty() && before.equals(card.notes());
-            before = card.notes();
-            cards.add(again ? card.withNotes(List.of("As %s.".formatted(cards.get(cards.size() - 1).label()))) : card);
+    private static MapView map(StageIdle stage, Timeline timeline, Optional<NextMove> move, AmpSheet sheet) {
+        List<Track> tracks = Track.of(stage, timeline);
+        return MapView.of(move.map(found -> OperatingMap.of(stage, tracks, found)).orElseGet(() -> OperatingMap.of(stage, tracks)), sheet);
+    }
+
+    /** The move, where there is one; what is missing says itself. */
+    private static String next(StageSummary summary, Optional<NextMove> move, Words words) {
+        return summary.alarm().isPresent() ? "" : move.map(NextMove::says).map(words::say).orElse("");
+    }
+
+    /** What is to be said of every tube alike. */
+    private static List<String> common(List<TubeIdle> tubes, Words words) {
+        if (tubes.size() < 2) {
+            return List.of();
         }
-        return cards;
+        List<IdleFinding> common = new ArrayList<>(tubes.get(0).judgement().notes());
+        tubes.forEach(tube -> common.retainAll(tube.judgement().notes()));
+        return words.say(common);
+    }
+
+    /** The tubes in the order of the sheet, each with what is to be said of it alone. */
+    private static List<TubeCard> cards(List<TubeIdle> tubes, Unit shows, double mainsRatio, Mains mains, double reference, List<String> common, Words words) {
+        return tubes.stream().map(tube -> {
+            TubeCard card = TubeCard.of(tube, shows, words).withReference(converted(tube, mainsRatio, mains, reference));
+            return card.withNotes(card.notes().stream().filter(note -> !common.contains(note)).toList());
+        }).toList();
     }
 
     static LogLine line(ReadingRow row, Clock clock) {
@@ -92,9 +118,9 @@ record RunView(long id, boolean open, String sentence, String worstToken, String
         return new LogLine(row.id(), (today ? TIME : DAY).format(taken), row.typed(), ReadingKind.valueOf(row.kind()).inWords(), row.byWhom(), row.struck());
     }
 
-    private static Balance balance(SideBalance balance) {
+    private static Balance balance(SideBalance balance, Words words) {
         String channel = balance.channel().inWords();
-        return balance.unseen().map(why -> new Balance(channel, "", "", "", why, true)).orElseGet(() -> new Balance(channel,
+        return balance.unseen().map(why -> new Balance(channel, "", "", "", words.say(why), true)).orElseGet(() -> new Balance(channel,
                 Figures.milliamps(balance.push()), Figures.milliamps(balance.pull()),
                 "%s \u00b1 %s mA, %s of the mean".formatted(Figures.milliamps(balance.imbalance()),
                         Figures.plusMinus(balance.plusMinus(), Unit.MILLIAMP), Figures.percent(balance.ratio())),

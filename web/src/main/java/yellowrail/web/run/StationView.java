@@ -18,7 +18,8 @@ import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.SafetyItem;
 import yellowrail.core.station.Station;
 import yellowrail.core.station.StationGuide;
-import yellowrail.core.supply.ReadingSets;
+import yellowrail.core.supply.SupplyReadings;
+import yellowrail.web.words.Words;
 
 /**
  * The station one stands at.
@@ -48,7 +49,7 @@ record StationView(String token, String name, int number, StationGuide guide, Li
         return figures && !gated;
     }
 
-    static StationView of(Station station, StageIdle stage, RunProgress progress, Moment now, ZoneId zone) {
+    static StationView of(Station station, StageIdle stage, RunProgress progress, Moment now, ZoneId zone, Words words) {
         AmpSheet sheet = stage.sheet();
         boolean live = station.compareTo(Station.MEASURE) >= 0 && station != Station.CLOSE;
         List<String> waits = progress.missing().stream().map(SafetyItem::text).toList();
@@ -56,23 +57,28 @@ record StationView(String token, String name, int number, StationGuide guide, Li
                 progress.items(station).stream().map(item -> new Tick(item.id(), item.text(), progress.tickedAt(item.id()).map(at -> TIME.format(at.atZone(zone))).orElse(""),
                         !item.gates())).toList(),
                 progress.status(station).name().toLowerCase(Locale.ROOT), progress.why(station), waits, live && !waits.isEmpty(),
-                station == Station.MEASURE || station == Station.SET || station == Station.SOAK, Quirks.at(station, sheet), checks(station, stage, now));
+                station == Station.MEASURE || station == Station.SET || station == Station.SOAK, Quirks.at(station, sheet), checks(station, stage, now, words));
     }
 
-    private static List<Check> checks(Station station, StageIdle stage, Moment now) {
+    private static List<Check> checks(Station station, StageIdle stage, Moment now, Words words) {
         List<Check> checks = new ArrayList<>();
         if (station == Station.POWER_UP) {
-            double mains = ReadingSets.mainsRatio(now, stage.sheet());
+            double mains = SupplyReadings.mainsRatio(now, stage.sheet());
             checks.add(now.last(ReadingKind.MAINS).map(reading -> new Check("Mains", Figures.volts(reading.value()),
                     Math.abs(mains - 1) < 0.02 ? "as on the sheet." : "the sheet says %s: readings are converted.".formatted(Figures.volts(stage.sheet().mainsVolts())), true))
                     .orElse(new Check("Mains", "not read", "Everything scales with it: type mains and the volts.", true)));
-            Optional<HeaterCheck> heater = HeaterCheck.of(stage.type(), stage.sheet().mainsVolts(), now);
+            Optional<HeaterCheck> heater = stage.mainType().flatMap(type -> HeaterCheck.of(type, stage.sheet().mainsVolts(), now));
             checks.add(heater.map(check -> new Check("Heaters", check.verdict().inWords(), check.words(),
                     check.verdict() != HeaterCheck.Verdict.TOO_HIGH && check.verdict() != HeaterCheck.Verdict.TOO_LOW))
                     .orElse(new Check("Heaters", "not read", "AC volts between the heater pins: type heater 6.9 bare without tubes, heater 6.4 with them.", true)));
-            checks.add(ColdStart.of(stage.sheet().supply(), mains).map(start -> new Check("B+ cold", start.over() ? "too high" : Double.isNaN(start.rating()) ? "not judged" : "within", start.words(), !start.over()))
-                    .orElse(new Check("B+ cold", "not judged", "For silicon diodes, with the winding\u2019s AC volts on the sheet, it is \u221a2 times those.", true)));
+            checks.add(ColdStart.of(stage.sheet(), mains).map(start -> new Check(words.message("station.cold-start"), coldStart(start, words),
+                    words.say(start.says()) + " " + words.say(start.when()), !start.over()))
+                    .orElse(new Check(words.message("station.cold-start"), words.message("station.not-judged"), words.message("station.cold-start-unknown"), true)));
         }
         return checks;
+    }
+
+    private static String coldStart(ColdStart start, Words words) {
+        return words.message(start.over() ? "station.too-high" : Double.isNaN(start.rating()) ? "station.not-judged" : "station.within");
     }
 }

@@ -7,22 +7,23 @@ import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
+import yellowrail.web.words.Words;
 
 /**
  * One tube on the socket plan. Figures carry their units; those that are not known are dashes.
  */
-record TubeCard(String label, String side, String channel, String verdict, String verdictToken, boolean early, String plateMilliamps,
+record TubeCard(String label, String side, String channel, String type, String verdict, String verdictToken, boolean early, String stale, String plateMilliamps,
                 String watts, String wattsPlusMinus, String percent, String plateVolts, String cathodeMilliamps, String screenMilliamps,
                 String screenWatts, String bias, String reading, boolean figures, List<String> notes, String atReference) {
 
     private static final String UNKNOWN = "\u2013";
 
-    static TubeCard of(TubeIdle tube, Unit shows) {
+    static TubeCard of(TubeIdle tube, Unit shows, Words words) {
         Judgement judgement = tube.judgement();
         IdleFigures figures = tube.figures().orElse(null);
         boolean known = figures != null;
         return new TubeCard(tube.socket().label(), tube.socket().side().inWords(), tube.socket().channel().inWords(),
-                judgement.verdict().inWords(), judgement.verdict().token(), judgement.early(),
+                tube.occupant().name(), judgement.verdict().inWords(), judgement.verdict().token(), judgement.early(), tube.freshness().why().map(words::say).orElse(""),
                 known ? Figures.milliamps(figures.plateCurrent().value()) : UNKNOWN,
                 known ? Figures.watts(figures.dissipation().value()) : UNKNOWN,
                 known ? "\u00b1 " + Figures.plusMinus(figures.dissipation().plusMinus(), Unit.WATT) + " W" : "",
@@ -33,16 +34,16 @@ record TubeCard(String label, String side, String channel, String verdict, Strin
                 known && figures.screenWatts().isPresent() ? withPlusMinus(figures.screenWatts().get(), Unit.WATT,
                         Figures.watts(figures.screenWatts().get().value())) : "",
                 tube.bias().map(bias -> Figures.volts(bias.value())).orElse(""),
-                tube.current().map(reading -> Figures.in(shows, reading.value())).orElse(UNKNOWN), known, judgement.notes(), "");
+                tube.current().map(reading -> Figures.in(shows, reading.value())).orElse(UNKNOWN), known, words.say(judgement.notes()), "");
     }
 
     TubeCard withNotes(List<String> others) {
-        return new TubeCard(label, side, channel, verdict, verdictToken, early, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
+        return new TubeCard(label, side, channel, type, verdict, verdictToken, early, stale, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
                 cathodeMilliamps, screenMilliamps, screenWatts, bias, reading, figures, others, atReference);
     }
 
     TubeCard withReference(String converted) {
-        return new TubeCard(label, side, channel, verdict, verdictToken, early, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
+        return new TubeCard(label, side, channel, type, verdict, verdictToken, early, stale, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
                 cathodeMilliamps, screenMilliamps, screenWatts, bias, reading, figures, notes, converted);
     }
 

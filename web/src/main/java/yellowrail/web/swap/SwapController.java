@@ -47,7 +47,7 @@ class SwapController {
         Amp amp = amps.newest(id);
         TubeCatalogue catalogue = tubes.catalogue();
         TubeType in = catalogue.find(amp.sheet().tubeType()).map(type -> type.with(List.of(amp.sheet().rating(type)))).orElseThrow();
-        SwapAmp met = SwapAmp.of(runs.stage(amp.sheet()), runs.newestOf(id).map(run -> runs.moment(run.id(), Long.MAX_VALUE)));
+        SwapAmp met = SwapAmp.of(runs.presentStage(amp), runs.present(id));
         SwapCheck check = new SwapCheck(met, in);
         Optional<TubeType> type = catalogue.find(wants);
         Optional<RectifierType> other = RectifierType.find(rectifier);

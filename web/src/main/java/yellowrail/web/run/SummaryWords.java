@@ -1,0 +1,29 @@
+package yellowrail.web.run;
+
+import yellowrail.core.idle.Judgement;
+import yellowrail.core.idle.StageSummary;
+import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.idle.Verdict;
+import yellowrail.core.quantity.Figures;
+import yellowrail.web.words.Words;
+
+/** The worst verdict of a stage with its percentage, for a list of amps or runs. */
+public final class SummaryWords {
+
+    private SummaryWords() {
+    }
+
+    public static String brief(StageSummary summary, Words words) {
+        if (summary.alarm().isPresent()) {
+            return words.message("summary.switch-off", summary.worst().socket().label(), Figures.percent(summary.worst().judgement().ratio()));
+        }
+        TubeIdle worst = summary.worst();
+        Judgement judgement = worst.judgement();
+        if (judgement.verdict() == Verdict.NOT_JUDGED) {
+            return words.message("summary.not-judged");
+        }
+        String said = words.message("summary.worst", worst.socket().label(), judgement.verdict().inWords(), Figures.percent(judgement.ratio()));
+        String early = judgement.early() ? said + words.message("summary.early") : said;
+        return worst.isFresh() ? early : early + words.message("summary.stale");
+    }
+}
