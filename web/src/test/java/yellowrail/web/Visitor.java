@@ -70,7 +70,7 @@ public final class Visitor {
         Matcher matcher = FIELD.matcher(form);
         while (matcher.find()) {
             Matcher name = NAME.matcher(matcher.group(2));
-            if (name.find() && !matcher.group(2).contains("checkbox")) {
+            if (name.find() && (!matcher.group(2).contains("checkbox") || matcher.group(2).contains("checked"))) {
                 fields.put(name.group(1), unescape(switch (matcher.group(1)) {
                     case "select" -> first(SELECTED, form.substring(matcher.end(), form.indexOf("</select>", matcher.end())));
                     case "textarea" -> matcher.group(3) == null ? "" : matcher.group(3);

@@ -15,13 +15,13 @@ class AmpFormDraftTest {
 
     private static AmpForm named(AmpForm form, String name) {
         return new AmpForm(form.version(), name, "notes", "quirks", form.stage(), form.sockets(), form.pots(), form.current(), form.plate(),
-                form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings());
+                form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings(), form.accepted(), form.drawn());
     }
 
     private static AmpForm with(AmpForm form, String topology, String type, String tubes, String stereo, String bias) {
         AmpForm.Stage stage = new AmpForm.Stage(topology, type, form.stage().ratingSystem(), "", tubes, stereo, bias);
         return new AmpForm(form.version(), form.name(), form.notes(), form.quirks(), stage, form.sockets(), form.pots(), form.current(),
-                form.plate(), form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings());
+                form.plate(), form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings(), form.accepted(), form.drawn());
     }
 
     @Test

@@ -12,6 +12,7 @@ import yellowrail.core.amp.Topology;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 
 /** Every action of a run has a key. */
@@ -26,7 +27,7 @@ class KeysTest extends BrowserTest {
                 TubeCatalogue.published().find("6L6GC").orElseThrow(), 2, false).sheet());
         long run = runs.begin(amp).id();
         for (String line : new String[]{"tick closed", "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5"}) {
-            runs.enter(run, line, "bench", true);
+            RunningApplication.bean(RunEntries.class).enter(run, line, "bench", true);
         }
         page = chromium.laptop(RunningApplication.url());
         page.navigate("/runs/" + run + "?at=set");

@@ -16,6 +16,7 @@ import yellowrail.web.Visitor;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.drawer.DrawerService;
+import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
@@ -30,7 +31,7 @@ class DemoDataTest {
     @BeforeAll
     static void fill() {
         AmpService amps = RunningApplication.bean(AmpService.class);
-        new DemoData(amps, RunningApplication.bean(RunService.class), RunningApplication.bean(TubeService.class),
+        new DemoData(amps, RunningApplication.bean(RunService.class), RunningApplication.bean(RunEntries.class), RunningApplication.bean(TubeService.class),
                 RunningApplication.bean(StationService.class), RunningApplication.bean(DrawerService.class), RunningApplication.bean(SeatService.class), Clock.systemDefaultZone()).fill();
         byName = amps.all().stream().filter(amp -> !amp.sheet().name().isBlank()).collect(Collectors.toMap(amp -> amp.sheet().name(), Function.identity(), (one, other) -> other));
     }

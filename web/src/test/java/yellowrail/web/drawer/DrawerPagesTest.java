@@ -22,6 +22,7 @@ import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 import yellowrail.web.seat.SeatService;
 
@@ -126,7 +127,7 @@ class DrawerPagesTest {
         long run = runs.begin(amp).id();
         String[] lines = {"tick closed", "on", "V1 30", "V2 30", "V1 31", "V2 30.1", "V1 32", "V2 30", "V1 33.5", "V2 30.1", "off"};
         for (int i = 0; i < lines.length; i++) {
-            runs.enter(run, lines[i], "bench", true, begun.plusMinutes(1 + i));
+            RunningApplication.bean(RunEntries.class).enter(run, lines[i], "bench", true, begun.plusMinutes(1 + i));
         }
         String page = body(visitor.get("/drawer?type=6550A"), 200);
         assertThat(page).contains("<b>suspect</b>").contains("crept by 11.7 % in 6 min while the others stood still").contains("V2 of ");

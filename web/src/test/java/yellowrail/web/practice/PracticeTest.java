@@ -25,6 +25,7 @@ import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 
 @ExtendWith(RunningApplication.class)
@@ -39,13 +40,13 @@ class PracticeTest {
     @BeforeEach
     void aWarmHealthyBench() {
         run = practice.start(Exercise.NOTHING_WRONG, OptionalDouble.of(3));
-        runs.enter(run, "tick closed", "", false);
+        RunningApplication.bean(RunEntries.class).enter(run, "tick closed", "", false);
         practice.power(run);
         practice.pass(run, 3);
     }
 
     private double last(ReadingKind kind, String place) {
-        return runs.moment(run, Long.MAX_VALUE).at(kind, place).orElseThrow().value();
+        return runs.timeline(runs.run(run)).present().moment().at(kind, place).orElseThrow().value();
     }
 
     @Test
@@ -54,7 +55,7 @@ class PracticeTest {
         double before = last(ReadingKind.SENSE_VOLTS, "V1");
         practice.turn(run, 0, 0.3);
         assertThat(last(ReadingKind.SENSE_VOLTS, "V1")).isGreaterThan(before * 1.1);
-        assertThat(runs.moment(run, Long.MAX_VALUE).at(ReadingKind.TURN, "").orElseThrow().entry().words()).isEqualTo("RANGE clockwise");
+        assertThat(runs.timeline(runs.run(run)).present().moment().at(ReadingKind.TURN, "RANGE").orElseThrow().entry().words()).isEqualTo("clockwise");
         assertThatThrownBy(() -> practice.place(run, "ceiling")).isInstanceOf(NotFoundException.class);
         assertThatThrownBy(() -> practice.turn(run, 3, 0.5)).isInstanceOf(NotFoundException.class);
         assertThatThrownBy(() -> practice.look(-1)).isInstanceOf(NotFoundException.class).hasMessageContaining("not on a practice amp");
@@ -134,12 +135,12 @@ class PracticeTest {
         long amp = amps.create(new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, TubeCatalogue.published().find("6L6GC").orElseThrow(), 2, false).sheet()
                 .with(new MeterLink("127.0.0.1", meter.port())));
         long mine = runs.begin(amp).id();
-        runs.enter(mine, "tick closed", "", false);
+        RunningApplication.bean(RunEntries.class).enter(mine, "tick closed", "", false);
         Visitor visitor = new Visitor(RunningApplication.url());
         Map<String, String> form = visitor.form("/runs/" + mine + "?at=measure", "/runs/" + mine + "/readings");
         form.put("line", "V1");
         assertThat(visitor.post("/runs/" + mine + "/meter", form).statusCode()).isEqualTo(302);
-        double read = runs.moment(mine, Long.MAX_VALUE).at(ReadingKind.SENSE_VOLTS, "V1").orElseThrow().value();
+        double read = runs.timeline(runs.run(mine)).present().moment().at(ReadingKind.SENSE_VOLTS, "V1").orElseThrow().value();
         assertThat(read).isBetween(0.001, 0.2);
         form.put("line", "V1 36");
         assertThat(visitor.post("/runs/" + mine + "/meter", form).body()).contains("There is a number in it already");

@@ -22,7 +22,7 @@ class MapViewTest {
     private static final AmpSheet SHEET = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, TYPE, 2, false).sheet();
 
     private static MapView map(Track... tracks) {
-        return MapView.of(OperatingMap.of(new StageIdle(SHEET, TYPE), List.of(tracks)), SHEET);
+        return MapView.of(OperatingMap.of(StageIdle.of(SHEET, TubeCatalogue.published()), List.of(tracks)), SHEET);
     }
 
     private static Track track(String label, double volts, double amps) {

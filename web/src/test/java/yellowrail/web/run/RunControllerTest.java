@@ -22,30 +22,33 @@ import yellowrail.web.layout.LayoutAdvice;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
+import yellowrail.web.words.Words;
 
 class RunControllerTest {
 
     private final RunService runs = mock(RunService.class);
+    private final RunEntries entries = mock(RunEntries.class);
+    private final Words words = mock(Words.class);
     private final StationService stations = mock(StationService.class);
     private final SeatService seats = mock(SeatService.class);
     private final MockMvc pages = MockMvcBuilders.standaloneSetup(new RunController(runs, mock(AmpService.class), stations,
-            new RunPages(runs, stations, seats, Clock.systemUTC()), Clock.systemUTC()))
+            new RunPages(runs, stations, seats, words, Clock.systemUTC()), entries, words, Clock.systemUTC()))
             .setControllerAdvice(new LayoutAdvice()).build();
 
     @Test
     void anAcceptedLineLeadsBackToTheRun() throws Exception {
-        when(runs.enter(anyLong(), any(), any(), anyBoolean())).thenReturn(new EntryOutcome.Accepted(1));
+        when(entries.enter(anyLong(), any(String.class), any(), anyBoolean(), any(), any())).thenReturn(new EntryOutcome.Accepted(1, false));
         pages.perform(post("/runs/7/readings").param("line", "V1 36.4").param("by", "me")).andExpect(redirectedUrl("/runs/7"));
-        verify(runs).enter(7, "V1 36.4", "me", false);
+        verify(entries).enter(7, "V1 36.4", "me", false, null, "");
     }
 
     @Test
     void theAnswerToAQuestionGoesInInsteadOfTheLine() throws Exception {
-        when(runs.enter(anyLong(), any(), any(), anyBoolean())).thenReturn(new EntryOutcome.Accepted(1));
+        when(entries.enter(anyLong(), any(String.class), any(), anyBoolean(), any(), any())).thenReturn(new EntryOutcome.Accepted(1, false));
         pages.perform(post("/runs/7/readings").param("line", "V1 38.2V").param("instead", "V1 38.2mV"));
-        verify(runs).enter(7, "V1 38.2mV", "", true);
+        verify(entries).enter(7, "V1 38.2mV", "", true, null, "");
         pages.perform(post("/runs/7/readings").param("line", "V1 38.2V").param("confirmed", "true"));
-        verify(runs).enter(7, "V1 38.2V", "", true);
+        verify(entries).enter(7, "V1 38.2V", "", true, null, "");
     }
 
     @Test

@@ -2,6 +2,15 @@ package yellowrail.web.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -11,6 +20,8 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.idle.Verdict;
+import yellowrail.core.reading.Moment;
+import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
@@ -22,6 +33,7 @@ class RunServiceTest {
 
     private final AmpService amps = RunningApplication.bean(AmpService.class);
     private final RunService runs = RunningApplication.bean(RunService.class);
+    private final RunEntries entries = RunningApplication.bean(RunEntries.class);
     private final AmpSheet pair = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE,
             TubeCatalogue.published().find("6L6GC").orElseThrow(), 2, false).sheet();
     private long amp;
@@ -35,11 +47,20 @@ class RunServiceTest {
     }
 
     private EntryOutcome enter(String line) {
-        return runs.enter(run, line, "bench", false);
+        return entries.enter(run, line, "bench", false);
+    }
+
+    private Moment moment() {
+        return runs.timeline(runs.run(run)).present().moment();
+    }
+
+    private RunLog log() {
+        Run of = runs.run(run);
+        return runs.log(of, runs.amp(of));
     }
 
     private double value(ReadingKind kind, String place) {
-        return runs.moment(run, Long.MAX_VALUE).at(kind, place).orElseThrow().value();
+        return moment().at(kind, place).orElseThrow().value();
     }
 
     @Test
@@ -49,8 +70,8 @@ class RunServiceTest {
 
     @Test
     void readingsAreStoredAndJudged() {
-        assertThat(enter("V1 36.4 V2 33.9 plate 452")).isEqualTo(new EntryOutcome.Accepted(3));
-        var tubes = runs.stage(pair).at(runs.moment(run, Long.MAX_VALUE));
+        assertThat(enter("V1 36.4 V2 33.9 plate 452")).isEqualTo(new EntryOutcome.Accepted(3, false));
+        var tubes = runs.stage(pair).at(moment());
         assertThat(tubes).extracting(tube -> tube.judgement().verdict()).containsExactly(Verdict.IN_WINDOW, Verdict.COLD);
     }
 
@@ -58,8 +79,8 @@ class RunServiceTest {
     void aQuestionedReadingIsNotStoredUntilAnswered() {
         EntryOutcome.Asked asked = (EntryOutcome.Asked) enter("mains 119; V1 38.2V");
         assertThat(asked.choices()).first().isEqualTo("mains 119V; V1 38.2mV");
-        assertThat(runs.moment(run, Long.MAX_VALUE).isEmpty()).isTrue();
-        assertThat(runs.enter(run, "V1 38.2V", "", true)).isEqualTo(new EntryOutcome.Accepted(1));
+        assertThat(moment().isEmpty()).isTrue();
+        assertThat(entries.enter(run, "V1 38.2V", "", true)).isEqualTo(new EntryOutcome.Accepted(1, false));
         assertThat(value(ReadingKind.SENSE_VOLTS, "V1")).isEqualTo(38.2);
     }
 
@@ -67,30 +88,30 @@ class RunServiceTest {
     void aBadLineStoresNothingOfItself() {
         assertThat(enter("V1 36.4; V9 30")).isInstanceOfSatisfying(EntryOutcome.Refused.class,
                 refused -> assertThat(refused.message()).contains("V9").contains("V1, V2"));
-        assertThat(runs.log(run).rows()).isEmpty();
+        assertThat(log().rows()).isEmpty();
     }
 
     @Test
     void strikingBringsBackTheReadingBefore() {
         enter("V1 30");
         enter("V1 36.4");
-        assertThat(enter("undo")).isEqualTo(new EntryOutcome.Accepted(0));
+        assertThat(enter("undo")).isEqualTo(new EntryOutcome.Accepted(0, false));
         assertThat(value(ReadingKind.SENSE_VOLTS, "V1")).isEqualTo(0.030);
         enter("undo");
-        assertThat(runs.moment(run, Long.MAX_VALUE).isEmpty()).isTrue();
+        assertThat(moment().isEmpty()).isTrue();
         assertThat(enter("undo")).isInstanceOf(EntryOutcome.Refused.class);
-        assertThat(runs.log(run).rows()).hasSize(2).allMatch(ReadingRow::struck);
+        assertThat(log().rows()).hasSize(2).allMatch(ReadingRow::struck);
     }
 
     @Test
     void strikingTwiceOrSomewhereElseChangesNothing() {
         enter("V1 30");
-        long id = runs.log(run).rows().get(0).id();
-        runs.strike(run, id);
-        runs.strike(run, id);
-        assertThat(runs.log(run).rows()).hasSize(1);
+        long id = log().rows().get(0).id();
+        entries.strike(run, id);
+        entries.strike(run, id);
+        assertThat(log().rows()).hasSize(1);
         long another = runs.begin(amps.create(pair)).id();
-        assertThatThrownBy(() -> runs.strike(another, id)).isInstanceOf(NotFoundException.class).hasMessageContaining("no reading " + id);
+        assertThatThrownBy(() -> entries.strike(another, id)).isInstanceOf(NotFoundException.class).hasMessageContaining("no reading " + id);
     }
 
     @Test
@@ -121,9 +142,88 @@ class RunServiceTest {
         for (int i = 0; i < RunService.RECENT + 20; i++) {
             enter("V1 " + (30 + i % 10));
         }
-        RunLog log = runs.log(run);
+        RunLog log = log();
         assertThat(log.rows()).hasSize(RunService.RECENT);
-        assertThat(log.now().at(ReadingKind.PLATE, "").orElseThrow().value()).isEqualTo(452);
+        assertThat(moment().at(ReadingKind.PLATE, "").orElseThrow().value()).isEqualTo(452);
         assertThat(log.total()).isEqualTo("200 and more");
+    }
+
+    @Test
+    void whatIsTypedOnOneLineKeepsItsLineItsSheetAndItsDigits() {
+        enter("V1 36.40 V2 33.9 plate 452");
+        enter("sheet pot RANGE clockwise; V1 37");
+        assertThat(log().rows()).extracting(ReadingRow::typed).startsWith("V1 36.40mV", "V2 33.9mV", "plate 452V");
+        assertThat(log().readings().stream().map(Reading::line).distinct().count()).isEqualTo(2);
+        assertThat(log().readings()).extracting(Reading::sheet).containsExactly(1, 1, 1, 2, 2);
+        assertThat(log().readings().get(0).entry().lastDigit()).isCloseTo(1e-5, within(1e-12));
+    }
+
+    /** The same form sent by a nervous finger. */
+    @Test
+    void theSameFormIsStoredOnce() {
+        String form = UUID.randomUUID().toString();
+        assertThat(entries.enter(run, "V1 36.4", "", false, null, form)).isEqualTo(new EntryOutcome.Accepted(1, false));
+        assertThat(entries.enter(run, "V1 36.4", "", false, null, form)).isEqualTo(new EntryOutcome.Accepted(0, true));
+        assertThat(entries.enter(run, "V1 36.4", "", false, null, UUID.randomUUID().toString())).isEqualTo(new EntryOutcome.Accepted(1, false));
+        assertThat(entries.enter(run, "V1 36.4", "", false, null, "no number at all")).isEqualTo(new EntryOutcome.Accepted(1, false));
+        assertThat(log().rows()).hasSize(3);
+    }
+
+    @Test
+    void aLineWithAFaultStoresNothingTicksIncluded() {
+        long another = runs.begin(amps.create(pair)).id();
+        assertThat(entries.enter(another, "tick load; V9 30", "", false)).isInstanceOf(EntryOutcome.Refused.class);
+        assertThat(entries.enter(another, "on", "", false)).as("the load is not ticked").isInstanceOf(EntryOutcome.Asked.class);
+        assertThat(entries.enter(another, "tick load; on", "", false)).isInstanceOf(EntryOutcome.Accepted.class);
+        assertThat(entries.enter(another, "V1 30; undo", "", false)).isInstanceOf(EntryOutcome.Refused.class);
+    }
+
+    /** Twelve post as fast as they can, and somebody closes: what was acknowledged stands, and nothing comes in after. */
+    @Test
+    void aClosedRunNeverGainsAReading() throws Exception {
+        ExecutorService clients = Executors.newFixedThreadPool(13);
+        AtomicInteger stored = new AtomicInteger();
+        CountDownLatch started = new CountDownLatch(12);
+        for (int client = 0; client < 12; client++) {
+            int number = client;
+            clients.submit(() -> {
+                started.countDown();
+                for (int i = 0; i < 40; i++) {
+                    if (entries.enter(run, "V%d %.1f".formatted(1 + number % 2, 36 + i / 100.0), "client " + number, true) instanceof EntryOutcome.Accepted) {
+                        stored.incrementAndGet();
+                    }
+                }
+            });
+        }
+        started.await();
+        while (stored.get() < 20) {
+            Thread.onSpinWait();
+        }
+        runs.close(run);
+        int whenClosed = runs.rowsBefore(run, Long.MAX_VALUE).size();
+        clients.shutdown();
+        assertThat(clients.awaitTermination(60, TimeUnit.SECONDS)).isTrue();
+        assertThat(runs.rowsBefore(run, Long.MAX_VALUE)).hasSize(whenClosed);
+        assertThat(stored.get()).as("whatever was acknowledged stands").isEqualTo(whenClosed);
+        assertThat(whenClosed).as("it was closed while they posted").isLessThan(12 * 40);
+    }
+
+    @Test
+    void twoUndosAtOnceStrikeTwoReadings() throws Exception {
+        enter("V1 30");
+        enter("V1 31");
+        enter("V1 32");
+        ExecutorService clients = Executors.newFixedThreadPool(2);
+        clients.invokeAll(List.of(() -> enter("undo"), () -> enter("undo")));
+        clients.shutdown();
+        assertThat(log().rows()).filteredOn(ReadingRow::struck).hasSize(2);
+    }
+
+    @Test
+    void theTubesOfAnAmpOutlastARun() {
+        enter("off; tube V1 5881 A7");
+        runs.close(run);
+        run = runs.begin(amp).id();
+        assertThat(runs.timeline(runs.run(run)).present().occupants()).extracting(each -> each.name()).containsExactly("5881", "6L6GC");
     }
 }

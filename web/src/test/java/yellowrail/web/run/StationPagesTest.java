@@ -58,7 +58,7 @@ class StationPagesTest {
     }
 
     private void safe() {
-        runs.enter(id, "tick closed", "", false);
+        RunningApplication.bean(RunEntries.class).enter(id, "tick closed", "", false);
     }
 
     private HttpResponse<String> type(String line) {
@@ -84,7 +84,7 @@ class StationPagesTest {
         assertThat(page("measure")).contains("Waits for safety.", "A load on the output: a speaker").doesNotContain("Operating map");
         HttpResponse<String> early = type("V1 36.4");
         assertThat(early.statusCode()).isEqualTo(422);
-        assertThat(early.body()).contains("Not before it is safe. Still to tick at make safe: A load on the output").contains("value=\"V1 36.4\"");
+        assertThat(early.body()).contains("Not before it is safe.", "is kept: see to each, tick it", "A load on the output", "value=\"V1 36.4\"");
         assertThat(type("mains 119.6").statusCode()).as("the mains is read at the wall").isEqualTo(302);
         for (String item : List.of("load", "quiet", "hands", "ground", "range", "hot", "quirks")) {
             Map<String, String> form = visitor.form(run + "?at=make-safe", run + "/ticks/" + item);
@@ -123,7 +123,7 @@ class StationPagesTest {
         assertThat(page("set")).contains("Rough: one setting only", "400 ohm as supplies with a silicon rectifier have");
         type("V1 35 V2 35 plate 451.5 bias -45.9");
         assertThat(page("set")).contains("Turn RANGE clockwise until V1 reads 44.2 mV; expect the plates at 442.7 V and about -42.6 V on the grids.")
-                .contains("494.5 \u00b1", "behind 477 \u00b1", "Last turn: the line said", "class=\"landing\"", "class=\"supply\"")
+                .contains("494.5 V \u00b1", "behind 477 ohm \u00b1", "Last turn: the line said", "class=\"landing\"", "class=\"supply\"")
                 .contains("The hottest tube, if the mains is low or high", "132.0 V");
         assertThat(visitor.get(run + "?at=set&span=5").body()).contains("126.0 V").doesNotContain("132.0 V");
     }
@@ -133,7 +133,8 @@ class StationPagesTest {
         on(sheet(BiasKind.CATHODE_SHARED, "EL84", 4, List.of(), CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 62, 0.05, Unit.VOLT)));
         safe();
         type("rk off 61.4");
-        type("vk 11.2 ; plate 318");
+        assertThat(type("vk 11.2 ; plate 318").body()).contains("If it is real: 13.05 W, 109 % of the rating: bring it down first.", "Rather TP 11.2V; sheet plate up to 330; plate 318V");
+        type("vk 11.2; sheet plate up to 330; plate 318");
         assertThat(page("set")).contains("Change the cathode resistor from about 61.4 ohm to ", "Standard values around it", "E24", "buy");
     }
 
@@ -145,7 +146,7 @@ class StationPagesTest {
         safe();
         type("V1 24 V2 24 plate 462 bias -50.2");
         type("V1 35 V2 35 plate 451.5 bias -45.9");
-        assertThat(page("set")).contains("This bias has no pot: bring the bias from -45.9 V to -42.6 V", "from 27000 ohm to 22000 ohm (E24)");
+        assertThat(page("set")).contains("This bias has no pot: bring the bias from -45.9 V to -42.6 V", "from 27 k to 22 k (E24)", "Both resistors stand after the diode");
     }
 
     @Test
@@ -176,9 +177,9 @@ class StationPagesTest {
         safe();
         assertThat(visitor.upload(run + "/csv", run, "log.csv", "time,value,unit\n0,36.4,mV\n10,36.6,mV\n20,oops,mV\n", Map.of("where", "V1")).body())
                 .contains("Nothing was stored: line 4: columns 2 and 3").contains("oops,mV");
-        assertThat(runs.log(id).rows()).isEmpty();
+        assertThat(runs.log(runs.run(id), runs.amp(runs.run(id))).rows()).isEmpty();
         assertThat(visitor.upload(run + "/csv", run, "log.csv", "time,value,unit\n0,36.4,mV\n10,36.6,mV\n20,36.7,mV\n", Map.of("where", "V1")).statusCode()).isEqualTo(302);
-        assertThat(runs.log(id).rows()).extracting(ReadingRow::typed).containsExactly("V1 36.4mV", "V1 36.6mV", "V1 36.7mV");
+        assertThat(runs.log(runs.run(id), runs.amp(runs.run(id))).rows()).extracting(ReadingRow::typed).containsExactly("V1 36.4mV", "V1 36.6mV", "V1 36.7mV");
         assertThat(visitor.upload(run + "/csv", run, "log.csv", "2026-03-01T12:00:00,36.4,V\n", Map.of("where", "V1")).body()).contains("line 1: 36.4 V at V1 would be 36.4 A");
         assertThat(visitor.upload(run + "/csv", run, "log.csv", "", Map.of("where", "V1")).body()).contains("No file was chosen");
         assertThat(visitor.upload(run + "/csv", run, "log.csv", "a\n\"b", Map.of("where", "V1")).statusCode()).isEqualTo(422);
