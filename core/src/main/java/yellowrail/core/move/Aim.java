@@ -29,10 +29,12 @@ final class Aim {
         return current(goal(tube).at(volts).high(), tube, volts, share);
     }
 
+    /** Never over the rating, neither at the mains as read nor at the sheet's. */
     private double current(double figure, int tube, double volts, double share) {
         Goal goal = goal(tube);
         Target window = goal.window();
-        double most = watts(goal, goal.mostRatio()) / (volts * (1 - share));
+        double rated = goal.mostRatio() * goal.rating().plateWatts();
+        double most = Math.min(rated, watts(goal, goal.mostRatio())) / (volts * (1 - share));
         double wanted = switch (window.school().basis()) {
             case PERCENT -> watts(goal, figure) / (volts * (1 - share));
             case MILLIAMPS -> mains.convertCurrent(figure, 1, newest.mainsRatio());

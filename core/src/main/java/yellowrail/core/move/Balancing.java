@@ -43,6 +43,17 @@ final class Balancing {
         sheet.pots().stream().filter(pot -> pot.action() == Pot.Action.BALANCE).forEach(this::take);
     }
 
+    /** The balance pots are left alone. */
+    static Balancing none(AmpSheet sheet, ReadingSet newest) {
+        return new Balancing(sheet.withPots(List.of()), newest);
+    }
+
+    /** Whether they bring no tube above its ceiling that stands below it, A. */
+    boolean keepsBelow(double[] ceilings) {
+        double[] then = currents();
+        return IntStream.range(0, then.length).allMatch(tube -> shift[tube] <= 0 || then[tube] <= ceilings[tube]);
+    }
+
     private void take(Pot pot) {
         List<Integer> push = side(pot, Side.PUSH);
         List<Integer> pull = side(pot, Side.PULL);

@@ -13,6 +13,9 @@ import java.util.List;
  */
 public record CathodeAdvice(double exact, List<String> points, int shared, double now, List<Choice> choices) {
 
+    /** Values nearer than this, as a ratio, are one value. */
+    private static final double SAME = 0.02;
+
     /**
      * A standard value.
      *
@@ -32,6 +35,11 @@ public record CathodeAdvice(double exact, List<String> points, int shared, doubl
     public CathodeAdvice {
         choices = List.copyOf(choices);
         points = List.copyOf(points);
+    }
+
+    /** Whether the best value is the one that is in. */
+    public boolean isToStay() {
+        return Math.abs(best().ohms() / now - 1) < SAME;
     }
 
     /** The allowed value nearest to the exact one; where none is allowed, the coldest. */

@@ -23,7 +23,7 @@ final class Family {
     private static final double TRUE_SPREAD = 0.05;
     /** What settling tubes and wandering mains add to the meter's digits between two readings, as a ratio of the current. */
     private static final double UNSTEADY = 0.003;
-    /** No tube falls below this part of its share while the others rise. */
+    /** No tube falls below this part of its share while the others rise, nor stays above its inverse while they fall. */
     private static final double LEAST = 0.2;
     private static final double WIDE = 1.96;
 
@@ -60,6 +60,7 @@ final class Family {
                 slope[i] = proportional + weight * (measured - proportional);
                 sigma[i] = tubes.size() == 1 ? 0 : spread * Math.sqrt(1 - weight);
             }
+            slope[i] = Math.max(LEAST * proportional, slope[i]);
             offset[i] = x - slope[i] * here;
         }
     }
@@ -91,13 +92,14 @@ final class Family {
 
     private double at(int place, double x) {
         double proportional = (offset[place] + slope[place] * here) / here * x;
-        return Math.max(LEAST * proportional, offset[place] + slope[place] * x);
+        return Math.max(LEAST * proportional, Math.min(proportional / LEAST, offset[place] + slope[place] * x));
     }
 
-    /** The mean of {@code Ik^(2/3)} at which one tube carries a current. */
+    /** The mean of {@code Ik^(2/3)} at which one tube carries a current: the other way round of {@link #at}. */
     double xFor(int place, double amps) {
-        double x = (BiasLaw.x(amps) - offset[place]) / slope[place];
-        return Math.max(x, 1e-6);
+        double wanted = BiasLaw.x(amps);
+        double proportional = wanted * here / (offset[place] + slope[place] * here);
+        return Math.max(LEAST * proportional, Math.min(proportional / LEAST, (wanted - offset[place]) / slope[place]));
     }
 
     /** Half width at 95 % of a tube's current beside the others', as a ratio, where their mean is {@code x}. */

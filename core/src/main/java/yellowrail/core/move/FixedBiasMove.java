@@ -81,6 +81,13 @@ final class FixedBiasMove {
         throw new NoLandingException(new MoveFinding.SagsTooFar(line.finding()));
     }
 
+    /** The most each tube may draw as it stands, A. */
+    double[] ceilings() {
+        Aim aim = new Aim(stage, newest, mains);
+        Share[] shares = shares();
+        return IntStream.range(0, shares.length).mapToDouble(tube -> aim.ceiling(tube, newest.plateVolts() - newest.lift(tube), shares[tube].at(newest.cathode(tube)))).toArray();
+    }
+
     /** The most each tube may draw where the stage lands, A. */
     double[] ceilings(Landing landing) {
         Aim aim = new Aim(stage, newest, mains);

@@ -155,7 +155,7 @@ public final class MoveFinder {
     private NextMove fixed(List<ReadingSet> sets, SupplyLine line, Mains mains) {
         List<PotGroup> groups = PotGroup.of(sheet);
         ReadingSet newest = sets.get(sets.size() - 1);
-        Balancing balancing = new Balancing(sheet, newest);
+        Balancing balancing = balancing(sets, line, mains);
         FixedBiasMove move = new FixedBiasMove(stage, sets, line, mains, balancing);
         Landing target = move.landing(groups);
         MoveTeller teller = new MoveTeller(sheet, newest, learned);
@@ -189,11 +189,28 @@ public final class MoveFinder {
                 teller.turn(steps, landing, oneByOne), notes.of(landing, groups, steps, check()), newest);
     }
 
+    /** Balance comes before level, but not where it would bring a tube over its window or over a limit. */
+    private Balancing balancing(List<ReadingSet> sets, SupplyLine line, Mains mains) {
+        ReadingSet newest = sets.get(sets.size() - 1);
+        Balancing balancing = new Balancing(sheet, newest);
+        boolean keepsBelow = limited().isEmpty() && balancing.keepsBelow(new FixedBiasMove(stage, sets, line, mains, balancing).ceilings());
+        return keepsBelow ? balancing : Balancing.none(sheet, newest);
+    }
+
+    /** The first tube that forbids to make anything hotter. */
+    private Optional<TubeIdle> limited() {
+        return tubes.stream().filter(tube -> tube.judgement().limits().blocksHotter()).findFirst();
+    }
+
     private NextMove cathode(List<ReadingSet> sets, SupplyLine line, Mains mains) {
         CathodeAdvice advice = new CathodeBiasMove(stage, sets, line, mains).advise();
         ReadingSet newest = sets.get(sets.size() - 1);
         MoveTeller teller = new MoveTeller(sheet, newest, learned);
         boolean inWindow = inWindow(newest.moment());
+        if (!inWindow && advice.isToStay()) {
+            return new NextMove(NextMove.Kind.OUT_OF_REACH, line, mains, Optional.empty(), List.of(), Optional.empty(), Optional.empty(), check(),
+                    new MoveFinding.ResistorStays(advice.points(), advice.now(), advice.exact()), List.of(), newest);
+        }
         Landing landing = advice.best().landing();
         List<Finding> notes = new MoveNotes(stage, readings, sets, line, mains, learned, teller).of(landing, List.of(), List.of(), check());
         return new NextMove(inWindow ? NextMove.Kind.STAY : NextMove.Kind.CHANGE_RESISTOR, line, mains, Optional.of(landing), List.of(),
@@ -202,7 +219,7 @@ public final class MoveFinder {
 
     /** A move as far as the limits allow it. */
     private NextMove guarded(NextMove move) {
-        Optional<TubeIdle> limited = tubes.stream().filter(tube -> tube.judgement().limits().blocksHotter()).findFirst();
+        Optional<TubeIdle> limited = limited();
         if (limited.isEmpty() || move.kind() == NextMove.Kind.STAY || move.kind() == NextMove.Kind.OUT_OF_REACH) {
             return move;
         }
@@ -219,8 +236,10 @@ public final class MoveFinder {
                 : with(move, NextMove.Kind.TURN, cooler, new MoveTeller(sheet, move.from(), learned).turn(cooler, move.landing().orElseThrow(), true));
     }
 
+    /** As read last, or in the setting the move starts from: the lower of them. */
     private double cathodeNow(NextMove move, Landing.Tube tube) {
-        return IntStream.range(0, sheet.sockets().size()).filter(i -> sheet.sockets().get(i).equals(tube.socket())).mapToDouble(move.from()::cathode).findFirst().orElseThrow();
+        int place = sheet.sockets().indexOf(tube.socket());
+        return tubes.get(place).figures().map(figures -> Math.min(figures.cathode().value(), move.from().cathode(place))).orElse(move.from().cathode(place));
     }
 
     private static NextMove nothing(NextMove move, TubeIdle limited) {

@@ -64,6 +64,10 @@ public sealed interface MoveFinding extends Finding {
     record NoResistorBringsThem(@In(Unit.MILLIAMP) double wanted, @In(Unit.MILLIAMP) double now, @In(Unit.VOLT) double cathode) implements MoveFinding {
     }
 
+    /** @param exact what would be exactly right */
+    record ResistorStays(List<String> points, @In(Unit.OHM) double now, @In(Unit.OHM) double exact) implements MoveFinding {
+    }
+
     record NoPot() implements MoveFinding {
     }
 

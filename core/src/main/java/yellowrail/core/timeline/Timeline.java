@@ -236,9 +236,12 @@ public final class Timeline {
 
     private void edit(int to, long after) {
         AmpSheet before = sheet;
+        Set<Hardware> parts = corrections.contains(to) ? Set.of() : Hardware.changed(before, sheet(to));
+        if (!parts.isEmpty()) {
+            finish();
+        }
         version = to;
         sheet = sheet(to);
-        Set<Hardware> parts = corrections.contains(to) ? Set.of() : Hardware.changed(before, sheet);
         boolean sockets = !before.sockets().equals(sheet.sockets());
         if (parts.isEmpty()) {
             staleness = same(before);
@@ -248,7 +251,6 @@ public final class Timeline {
             states.add(new State(same.begunBy(), sheet, occupants, hardware, on));
             return;
         }
-        finish();
         running.remove(reading -> parts.stream().anyMatch(part -> part.voids(reading.kind()))).forEach(reading -> {
             if (reading.entry().isCurrent() || reading.kind() == ReadingKind.PLATE) {
                 gone.put(reading.kind() == ReadingKind.PLATE ? Setting.PLATES : reading.entry().target(), new TimelineFinding.HardwareChangedSince());

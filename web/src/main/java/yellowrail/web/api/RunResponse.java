@@ -88,7 +88,7 @@ record RunResponse(
         return new Tube(tube.socket().label(), tube.occupant().name(), tube.judgement().verdict().token(),
                 judged ? (Double) round(tube.figures().get().dissipation().value()) : null,
                 judged ? (Double) round(tube.figures().get().dissipation().plusMinus()) : null,
-                judged ? (Double) round(100 * tube.judgement().ratio()) : null, tube.isFresh());
+                Double.isFinite(tube.judgement().ratio()) ? (Double) round(100 * tube.judgement().ratio()) : null, tube.isFresh());
     }
 
     private static Move move(NextMove move, AmpSheet sheet) {

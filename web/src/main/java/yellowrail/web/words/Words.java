@@ -67,7 +67,7 @@ public class Words {
             return say(inner);
         }
         if (value instanceof Shown shown) {
-            return shown.toTurnTo() ? Figures.toTurnTo(shown.unit(), shown.si()) : Figures.in(shown.unit(), shown.si());
+            return shown.toTurnTo() ? Figures.toTurnTo(shown.unit(), shown.si()) : number(shown.si(), shown.unit());
         }
         if (value instanceof List<?> list) {
             String between = !list.isEmpty() && list.get(0) instanceof Finding ? message("words.then") : ", ";
@@ -89,9 +89,10 @@ public class Words {
         if (in.plusMinus()) {
             return Figures.plusMinus(si, unit) + " " + unit;
         }
-        if (in.decimals() >= 0) {
-            return Figures.fixed(unit.fromSi(si), in.decimals()) + " " + unit;
-        }
+        return in.decimals() >= 0 ? Figures.fixed(unit.fromSi(si), in.decimals()) + " " + unit : number(si, unit);
+    }
+
+    private static String number(double si, Unit unit) {
         return switch (unit) {
             case VOLT -> Figures.volts(si);
             case MILLIAMP -> Figures.milliamps(si);

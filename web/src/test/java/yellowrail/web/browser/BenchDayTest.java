@@ -112,9 +112,14 @@ class BenchDayTest extends BrowserTest {
         page.getByText("Save the sheet").tap();
         page.getByText("To the run").tap();
         measuring(page);
-        for (String line : new String[]{"rk off 61.4", "vk 9.85", "plate 311"}) {
+        for (String line : new String[]{"rk off 61.4", "vk 9.85"}) {
             enter(page, line);
         }
+        page.locator("#line").fill("plate 311");
+        page.locator("#line").press("Enter");
+        assertThat(page.locator("#line-answer")).containsText("Is this one built so?");
+        page.getByText("Rather sheet plate up to").tap();
+        assertThat(page.locator("#line-answer")).not().isVisible();
         assertThat(tube(page, "V3")).containsText("11.23 W");
         assertThat(tube(page, "V3")).containsText("93.5 %");
         assertThat(tube(page, "V3")).containsText("40.11");
