@@ -10,6 +10,10 @@ public interface Finding {
 
     /** The record's name as it stands in message keys and in JSON: {@code PlateOverLimit} is {@code plate-over-limit}. */
     default String code() {
-        return getClass().getSimpleName().replaceAll("(?<=[a-z])(?=[A-Z])|(?<=[A-Z])(?=[A-Z][a-z])", "-").toLowerCase(Locale.ROOT);
+        return code(getClass());
+    }
+
+    static String code(Class<?> finding) {
+        return finding.getSimpleName().replaceAll("(?<=[a-z])(?=[A-Z])|(?<=[A-Z])(?=[A-Z][a-z])", "-").toLowerCase(Locale.ROOT);
     }
 }
