@@ -62,6 +62,11 @@ public final class RunProgress {
         return items.stream().filter(item -> item.id().equals(id)).findFirst();
     }
 
+    /** What is ticked by a name: one item, or all that are missing. */
+    public List<SafetyItem> called(String name) {
+        return name.equals(Safety.ALL) ? missing() : item(name).map(List::of).orElse(List.of());
+    }
+
     public boolean isTicked(String item) {
         return tickedAt(item).isPresent();
     }

@@ -15,6 +15,9 @@ public final class Safety {
     /** A load on the output. */
     public static final String LOAD = "load";
 
+    /** What all items that are missing are called together, by somebody who has gone through them. */
+    public static final String ALL = "all";
+
     private Safety() {
     }
 

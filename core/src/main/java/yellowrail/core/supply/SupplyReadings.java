@@ -139,7 +139,7 @@ public final class SupplyReadings {
 
     /** The source resistance that was read before the tubes were exchanged, ohm; empty where the supply itself is another. */
     public OptionalDouble ohmsBefore() {
-        List<Setting> earlier = timeline.settings().stream().filter(setting -> !timeline.presentSettings().contains(setting) && setting.lacks().isEmpty()
+        List<Setting> earlier = timeline.earlierSettings().stream().filter(setting -> setting.lacks().isEmpty()
                 && !Hardware.changed(setting.sheet(), sheet).contains(Hardware.SUPPLY)).toList();
         int hardware = earlier.stream().mapToInt(Setting::hardware).max().orElse(-1);
         List<SupplyPoint> points = new ArrayList<>();

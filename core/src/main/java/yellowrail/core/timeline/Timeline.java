@@ -313,6 +313,11 @@ public final class Timeline {
         return settings.stream().filter(setting -> setting.hardware() == hardware).toList();
     }
 
+    /** The settings of hardware that is gone. */
+    public List<Setting> earlierSettings() {
+        return settings.stream().filter(setting -> setting.hardware() != hardware).toList();
+    }
+
     /** Whether a pot was turned, by the log, after the last reading of the last setting. */
     public boolean turnedSince() {
         return turned;

@@ -3,6 +3,7 @@ package yellowrail.core.speed;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -16,7 +17,9 @@ import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.TimeValue;
 import yellowrail.core.Amps;
+import yellowrail.core.finding.Finding;
 import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.StageSummary;
 import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Track;
 import yellowrail.core.move.NextMove;
@@ -33,6 +36,7 @@ public class ComputationBenchmark {
 
     private final StageIdle stage = Amps.stage(Amps.pair());
     private List<Reading> readings;
+    private List<Reading> tenThousand;
     private Bench bench;
 
     @Setup
@@ -44,9 +48,16 @@ public class ComputationBenchmark {
             lines.add("V1 %.1f V2 %.1f plate %.1f bias %.1f mains %.1f".formatted(milliamps, milliamps * 0.97, volts, -51 + 0.2 * i, 120 + 0.6 * Math.cos(i)));
         }
         readings = Amps.readings(Amps.pair(), lines.toArray(String[]::new));
+        tenThousand = IntStream.range(0, 10_000 / readings.size()).boxed().flatMap(round -> readings.stream().map(reading -> new Reading(reading.id() + (long) round * readings.size(),
+                reading.entry(), reading.takenAt().plusSeconds(3600L * round), reading.line() + (long) round * readings.size(), 1))).toList();
         bench = new Workshop(Exercise.MISMATCHED_PAIR, 7).bench();
         bench.power(true);
         bench.advance(60);
+    }
+
+    @Benchmark
+    public Finding timelineOfTenThousandReadingsAndItsVerdict() {
+        return StageSummary.of(Amps.timeline(Amps.pair(), tenThousand)).sentence();
     }
 
     @Benchmark

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.station.Safety;
 import yellowrail.core.station.Station;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.web.amp.Amp;
@@ -150,9 +151,11 @@ class RunController {
                       @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
         Run run = runs.run(id);
         var progress = stations.progress(id, runs.amp(run).sheet());
-        var found = progress.item(item).orElseThrow(() -> new NotFoundException("There is no item " + item + "."));
+        if (progress.item(item).isEmpty() && !item.equals(Safety.ALL)) {
+            throw new NotFoundException("There is no item " + item + ".");
+        }
         if (run.isOpen()) {
-            stations.tick(id, found, ticked);
+            progress.called(item).forEach(each -> stations.tick(id, each, ticked));
         }
         EntryOutcome outcome = line.isBlank() ? null : entries.enter(id, line, by, false, null, form);
         if (htmx != null) {

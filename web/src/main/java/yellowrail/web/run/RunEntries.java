@@ -187,7 +187,11 @@ public class RunEntries {
                 throw new BadEntryException(new EntryFault.UndoAlone());
             }
             if (entry.kind() == ReadingKind.TICK) {
-                items.add(progress.item(entry.words()).orElseThrow(() -> new BadEntryException(new EntryFault.NothingToTick(Quantity.quote(entry.words())))));
+                List<SafetyItem> called = progress.called(entry.words());
+                if (called.isEmpty() && !entry.words().equals(Safety.ALL)) {
+                    throw new BadEntryException(new EntryFault.NothingToTick(Quantity.quote(entry.words())));
+                }
+                items.addAll(called);
             }
         }
         return items;

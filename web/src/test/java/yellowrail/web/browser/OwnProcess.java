@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import yellowrail.web.Visitor;
@@ -34,18 +35,19 @@ final class OwnProcess {
     }
 
     /** Starts it and does not wait. */
-    static OwnProcess launch(Path data, int port) throws IOException {
+    static OwnProcess launch(Path data, int port, String... more) throws IOException {
         String classes = System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
         Path output = Files.createTempFile("yellow-rail-process", ".log");
         output.toFile().deleteOnExit();
-        Process process = new ProcessBuilder(List.of(System.getProperty("java.home") + "/bin/java", "-cp", classes,
-                YellowRail.class.getName(), "--data=" + data, "--port=" + port)).redirectErrorStream(true).redirectOutput(output.toFile()).start();
+        List<String> command = new ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java", "-cp", classes, YellowRail.class.getName(), "--data=" + data, "--port=" + port));
+        command.addAll(List.of(more));
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(output.toFile()).start();
         return new OwnProcess(process, output, "http://127.0.0.1:" + port);
     }
 
     /** Starts it and waits until it answers. */
-    static OwnProcess start(Path data, int port) throws IOException, InterruptedException {
-        OwnProcess started = launch(data, port);
+    static OwnProcess start(Path data, int port, String... more) throws IOException, InterruptedException {
+        OwnProcess started = launch(data, port, more);
         for (long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS); System.nanoTime() < until; Thread.sleep(200)) {
             if (!started.process.isAlive()) {
                 break;

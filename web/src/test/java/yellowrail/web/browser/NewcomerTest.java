@@ -1,0 +1,63 @@
+package yellowrail.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import org.junit.jupiter.api.Test;
+import yellowrail.web.RunningApplication;
+
+/** A first amp, by somebody who has read nothing: things are tried in the order in which they stand. */
+class NewcomerTest extends BrowserTest {
+
+    private int actions;
+
+    private void act(Runnable action) {
+        action.run();
+        actions++;
+    }
+
+    @Test
+    void fromANewAmpToTheFirstVerdictInNineActions() {
+        Page page = chromium.laptop(RunningApplication.url());
+        page.navigate("/");
+        act(() -> page.getByText("Put a new amp on the bench").first().click());
+        act(() -> page.getByLabel("Name").first().fill("Marsh gentian"));
+        act(() -> page.getByLabel("Tube type").selectOption("6L6GC"));
+        act(() -> page.getByText("Save the sheet").click());
+        act(() -> page.getByText("To the run").click());
+        act(() -> {
+            page.locator("#line").fill("V1 36.4 V2 33.9 plate 430");
+            page.locator("#line").press("Enter");
+        });
+        assertThat(page.locator(".held")).containsText("A load on the output");
+        assertThat(page.locator("#line")).hasValue("V1 36.4 V2 33.9 plate 430");
+        act(() -> page.getByText("Each of these is seen to").click());
+        assertThat(page.locator(".glance")).containsText("V2 is cold");
+        assertThat(page.locator(".log .typed")).hasCount(3);
+        assertThat(actions).isLessThanOrEqualTo(9);
+        page.context().close();
+    }
+
+    @Test
+    void oneItemAfterTheOtherLeadsThereTooAndTheLineIsKept() {
+        Page page = chromium.phone(RunningApplication.url());
+        page.navigate("/amps/new");
+        page.getByLabel("Name").first().fill("Round-leaved");
+        page.getByText("Save the sheet").tap();
+        page.getByText("To the run").tap();
+        page.locator("#line").fill("V1 36.4 V2 33.9 plate 430");
+        page.locator("#line").press("Enter");
+        assertThat(page.locator(".held")).isVisible();
+        int items = page.locator(".held [data-item]").count();
+        assertThat(items).isGreaterThan(3);
+        for (int left = items; left > 0; left--) {
+            assertThat(page.locator(".held [data-item]")).hasCount(left);
+            assertThat(page.locator("#line")).hasValue("V1 36.4 V2 33.9 plate 430");
+            page.locator(".held [data-item]").first().tap();
+        }
+        assertThat(page.locator(".held")).hasCount(0);
+        assertThat(page.locator(".log .typed")).hasCount(3);
+        page.context().close();
+    }
+}
