@@ -2,6 +2,7 @@ package yellowrail.core.swap;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import yellowrail.core.amp.BiasKind;
 import yellowrail.core.move.StandardValues;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
@@ -39,32 +40,33 @@ final class BiasQuestions {
         String question = "grid volts";
         OptionalDouble needed = there.needed();
         if (needed.isEmpty()) {
-            return new Line(question, Outcome.UNKNOWN, amp.plateVolts().isEmpty() ? "Read the plates first." : "No published points to compute it from: begin at the coldest end and read.", "", source());
+            return new Line(question, Outcome.UNKNOWN, amp.plateVolts().isEmpty() ? "Read the plates first." : "No published points to compute it from. Coldest end first, then set by the meter.", "", source());
         }
         double volts = needed.getAsDouble();
         double plate = amp.plateVolts().getAsDouble();
         OptionalDouble before = new TypeInAmp(amp, in).needed();
         String about = "about %s \u00b1 %s V".formatted(Figures.volts(volts), Figures.plain(spread));
         String where = before.isPresent() ? ", where %s wants %s for its own".formatted(in.name(), Figures.volts(before.getAsDouble())) : "";
-        String arithmetic = "%s at %s plate, %s screen: model gives %s.%s".formatted(Figures.milliamps(amp.aim(wants, plate)), Figures.volts(plate), Figures.volts(amp.screenOr(plate)), Figures.volts(volts), left(plate));
+        String arithmetic = "%s at %s plate, %s screen: model gives %s.".formatted(Figures.milliamps(amp.aim(wants, plate)), Figures.volts(plate), Figures.volts(amp.screenOr(plate)), Figures.volts(volts));
         if (amp.bias().isCathode()) {
             return new Line(question, Outcome.HOLDS, "%s%s: made by the cathode resistor.".formatted(about, where), arithmetic, source());
         }
         OptionalDouble cold = amp.fittings().biasColdest();
         OptionalDouble hot = amp.fittings().biasHottest();
         if (cold.isEmpty() || hot.isEmpty()) {
-            return new Line(question, Outcome.UNKNOWN, "%s%s: read the bias at both stops of the pot to know whether it reaches.".formatted(about, where), arithmetic, source());
+            return new Line(question, Outcome.UNKNOWN, "%s%s: read the bias at both stops of the pot to know whether it reaches. %s".formatted(about, where, setting(plate)), arithmetic, source());
         }
         String range = "the bias gives %s to %s".formatted(Figures.volts(cold.getAsDouble()), Figures.volts(hot.getAsDouble()));
         boolean reaches = volts - spread >= cold.getAsDouble() && volts + spread <= hot.getAsDouble();
-        return new Line(question, reaches ? Outcome.HOLDS : Outcome.CHANGE, "%s%s; %s%s.".formatted(about, where, range, reaches ? "" : ": move its range until it spans %s to %s".formatted(
-                Figures.volts(volts - spread), Figures.volts(volts + spread))), arithmetic, source());
+        return new Line(question, reaches ? Outcome.HOLDS : Outcome.CHANGE, "%s%s; %s%s. %s".formatted(about, where, range, reaches ? "" : ": move its range until it spans %s to %s".formatted(
+                Figures.volts(volts - spread), Figures.volts(volts + spread)), setting(plate)), arithmetic, source());
     }
 
-    /** What the new tube would draw at the bias the old one left: the reason for the coldest end first. */
-    private String left(double plate) {
+    /** Whatever the old tube drew, a new one is set from cold; what it would draw at the bias the old one left is the reason. */
+    private String setting(double plate) {
         OptionalDouble amps = there.atPresentGrid();
-        return amps.isEmpty() ? "" : " Left at the present %s it would draw about %s, %s of its rating: the coldest end first.".formatted(Figures.volts(amp.biasVolts().getAsDouble()),
+        String set = amp.bias() == BiasKind.FIXED ? "This bias is not adjustable: change its resistor before it is in" : "Coldest end first, then set: %s".formatted(amp.each(amp.aim(wants, plate)));
+        return amps.isEmpty() ? set + "." : "%s. Left at the present %s it would draw about %s, %s of its rating.".formatted(set, Figures.volts(amp.biasVolts().getAsDouble()),
                 Figures.milliamps(amps.getAsDouble()), Figures.percent(plate * amps.getAsDouble() * (1 - wants.screenShare()) / wants.customaryRating().plateWatts()));
     }
 

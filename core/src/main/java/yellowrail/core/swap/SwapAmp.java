@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense;
@@ -13,6 +14,7 @@ import yellowrail.core.amp.Topology;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.tube.TubeType;
 
@@ -32,10 +34,35 @@ import yellowrail.core.tube.TubeType;
  * @param mostAmps    DC the transformer or choke is rated for, A
  * @param target      the school's window
  * @param fittings    what else it meets
+ * @param testPoint   where its current is read; empty where that is not known
  */
 public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection connection, int tubes, int channels, OptionalDouble plateVolts, OptionalDouble screenVolts,
                       OptionalDouble cathodeAmps, OptionalDouble biasVolts, OptionalDouble cathodeOhms, int sharedBy, OptionalDouble partWatts, OptionalDouble otherAmps,
-                      OptionalDouble mostAmps, Target target, Fittings fittings) {
+                      OptionalDouble mostAmps, Target target, Fittings fittings, Optional<TestPoint> testPoint) {
+
+    /**
+     * Where a current is read.
+     *
+     * @param name  of the first of them
+     * @param tubes that share it
+     * @param sense how
+     */
+    public record TestPoint(String name, int tubes, CurrentSense sense) {
+
+        /** A current as the builder's meter shows it: {@code 44.2 mA each = 1.38 V at L}. */
+        String inWords(double each) {
+            double total = tubes * each;
+            boolean ohms = sense.shows().dimension() == Unit.Dimension.VOLTAGE && sense.ohms().isPresent();
+            return "%s each = %s at %s".formatted(Figures.milliamps(each), Figures.toTurnTo(sense.shows(), ohms ? total * sense.ohms().getAsDouble() : total), name);
+        }
+    }
+
+    /** An amp of which nothing is known but its data. */
+    public SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection connection, int tubes, int channels, OptionalDouble plateVolts, OptionalDouble screenVolts,
+                   OptionalDouble cathodeAmps, OptionalDouble biasVolts, OptionalDouble cathodeOhms, int sharedBy, OptionalDouble partWatts, OptionalDouble otherAmps,
+                   OptionalDouble mostAmps, Target target, Fittings fittings) {
+        this(topology, bias, connection, tubes, channels, plateVolts, screenVolts, cathodeAmps, biasVolts, cathodeOhms, sharedBy, partWatts, otherAmps, mostAmps, target, fittings, Optional.empty());
+    }
 
     /** @param now what is on the bench; empty where nothing was ever read */
     public static SwapAmp of(StageIdle stage, Optional<Snapshot> now) {
@@ -44,7 +71,19 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
         boolean byResistor = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR;
         return new SwapAmp(sheet.topology(), sheet.bias(), sheet.screen().connection(), sheet.sockets().size(), sheet.channels(), read.plateVolts(), read.screenVolts(), read.cathodeAmps(),
                 read.biasVolts(), byResistor ? sheet.current().ohms() : OptionalDouble.empty(), sheet.bias() == BiasKind.CATHODE_SHARED ? sheet.sockets().size() / Math.max(1, sheet.testPoints().size()) : 1,
-                sheet.supply().resistorWatts(), sheet.supply().otherAmps(), sheet.mostRailAmps(), sheet.target(), sheet.fittings());
+                sheet.supply().resistorWatts(), sheet.supply().otherAmps(), sheet.mostRailAmps(), sheet.target(), sheet.fittings(), testPoint(sheet));
+    }
+
+    /** Where a cathode current is what is read, and its resistance is known. */
+    private static Optional<TestPoint> testPoint(AmpSheet sheet) {
+        boolean shown = sheet.current().method().yields() == CurrentMethod.Yields.CATHODE && (!sheet.current().method().acrossResistance() || sheet.current().ohms().isPresent());
+        String first = sheet.testPoints().get(0);
+        return shown ? Optional.of(new TestPoint(first, sheet.socketsAt(first).size(), sheet.current())) : Optional.empty();
+    }
+
+    /** A current of each tube, as its meter shows it where that is known. */
+    String each(double amps) {
+        return testPoint.map(point -> point.inWords(amps)).orElseGet(() -> Figures.milliamps(amps) + " each");
     }
 
     /** Tubes on one end of an output transformer. */

@@ -7,6 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
@@ -73,7 +76,8 @@ class SwapCheckTest {
         assertThat(line(report, "heater winding").arithmetic()).startsWith("2 \u00d7 1.5 A");
         Line grid = line(report, "grid volts");
         assertThat(grid.says()).matches("about -(3\\d|40)\\.\\d V \u00b1 6 V, where 6L6GC wants -4\\d\\.\\d V for its own; the bias gives -56.0 V to -34.0 V.*");
-        assertThat(grid.arithmetic()).contains("model gives").contains("Left at the present -46.8 V it would draw about");
+        assertThat(grid.arithmetic()).contains("model gives");
+        assertThat(grid.says()).contains("Coldest end first, then set: ").contains("Left at the present -46.8 V it would draw about");
         assertThat(grid.source()).contains("Tube model fitted to published points: EL34 2 published points").contains("\u00b1 6 V");
     }
 
@@ -166,5 +170,10 @@ class SwapCheckTest {
         assertThat(line(new RectifierSwap(amp, silicon, RectifierType.find("5R4GYB").orElseThrow()).report(), "first capacitor").says()).isEqualTo("40 \u00b5F of at most 4 \u00b5F: a smaller one first.");
         assertThat(new RectifierSwap(amp, better, RectifierType.find("EZ81").orElseThrow()).report().verdict()).as("another heater").isEqualTo(SwapReport.Verdict.DO_NOT);
         assertThat(line(new RectifierSwap(amp, better, silicon).report(), "rectifier heater").says()).isEqualTo("Silicon needs none.");
+    }
+
+    @Test
+    void whatToSetIsToldInTheMetersUnits() {
+        assertThat(new SwapAmp.TestPoint("L", 2, CurrentSense.across(CurrentMethod.SENSE_SHARED, 15.6, 0.01, Unit.VOLT)).inWords(0.0442)).isEqualTo("44.20 mA each = 1.379 V at L");
     }
 }
