@@ -20,10 +20,10 @@ import yellowrail.core.timeline.Snapshot;
  * @param plateAmps    of one tube, A
  * @param cathodeVolts cathodes to ground, V; 0 where nothing was read
  * @param biasVolts    grid to cathode, V, negative: as read, with cathode bias from the cathodes
- * @param unusableScreen a screen voltage that was read and cannot be one, V
+ * @param unusable     what of it cannot be used
  */
 public record LastRead(OptionalDouble plateVolts, OptionalDouble screenVolts, OptionalDouble cathodeAmps, OptionalDouble plateAmps, double cathodeVolts, OptionalDouble biasVolts,
-                       OptionalDouble unusableScreen) {
+                       Optional<IdleFinding> unusable) {
 
     /** Screens stand between these, V; a reading outside was kept against all sense and is not used. */
     private static final double LEAST_SCREEN = 30;
@@ -39,7 +39,7 @@ public record LastRead(OptionalDouble plateVolts, OptionalDouble screenVolts, Op
         Optional<Reading> screen = moment.flatMap(at -> at.last(ReadingKind.SCREEN_VOLTS, labels(sheet)));
         return new LastRead(plate, screen(sheet, screen, plate, lift), figures.stream().mapToDouble(tube -> tube.cathode().value()).average(),
                 figures.stream().mapToDouble(tube -> tube.plateCurrent().value()).average(), lift, bias(sheet, moment, lift, figures.isEmpty()),
-                screen.filter(reading -> !isScreen(reading)).map(reading -> OptionalDouble.of(reading.value())).orElse(OptionalDouble.empty()));
+                screen.filter(reading -> !isScreen(reading)).map(reading -> new IdleFinding.ScreenUnusable(reading.value())));
     }
 
     /** Whether a screen can stand at what was read. */

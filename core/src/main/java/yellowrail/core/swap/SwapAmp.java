@@ -12,10 +12,8 @@ import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.idle.LastRead;
-import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
-import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.tube.TubeType;
 
 /**
@@ -64,10 +62,8 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
         this(topology, bias, connection, tubes, channels, plateVolts, screenVolts, cathodeAmps, biasVolts, cathodeOhms, sharedBy, partWatts, otherAmps, mostAmps, target, fittings, Optional.empty());
     }
 
-    /** @param now what is on the bench; empty where nothing was ever read */
-    public static SwapAmp of(StageIdle stage, Optional<Snapshot> now) {
-        AmpSheet sheet = stage.sheet();
-        LastRead read = LastRead.of(stage, now);
+    /** @param read what was read in the amp last */
+    public static SwapAmp of(AmpSheet sheet, LastRead read) {
         boolean byResistor = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR;
         return new SwapAmp(sheet.topology(), sheet.bias(), sheet.screen().connection(), sheet.sockets().size(), sheet.channels(), read.plateVolts(), read.screenVolts(), read.cathodeAmps(),
                 read.biasVolts(), byResistor ? sheet.current().ohms() : OptionalDouble.empty(), sheet.bias() == BiasKind.CATHODE_SHARED ? sheet.sockets().size() / Math.max(1, sheet.testPoints().size()) : 1,

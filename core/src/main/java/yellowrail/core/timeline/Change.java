@@ -29,6 +29,11 @@ public record Change(What what, long after, Instant at, String place, String way
         return new Change(what, after, at, place, way, Set.of());
     }
 
+    /** Whether the bench stood still until it: the mains drift, and what was not said is not known to be a change. */
+    boolean endsAStretch() {
+        return what != What.MAINS && what != What.UNSAID;
+    }
+
     /** Whether a new supply line begins with it. */
     public boolean isHardware() {
         return what == What.TUBE || !parts.isEmpty();

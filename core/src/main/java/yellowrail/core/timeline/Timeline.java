@@ -303,6 +303,23 @@ public final class Timeline {
         return List.copyOf(states);
     }
 
+    /** Every while in which nothing was turned, switched or changed, oldest first; each ends with the reading that ended it. */
+    public List<Stretch> stretches() {
+        List<State> begun = states.stream().filter(state -> state.begunBy().map(Change::endsAStretch).orElse(true)).toList();
+        List<Stretch> stretches = new ArrayList<>();
+        int from = 0;
+        for (int i = 0; i < begun.size(); i++) {
+            long end = i + 1 < begun.size() ? begun.get(i + 1).begunBy().orElseThrow().after() : Long.MAX_VALUE;
+            int to = from;
+            while (to < readings.size() && readings.get(to).id() <= end) {
+                to++;
+            }
+            stretches.add(new Stretch(begun.get(i), readings.subList(from, Math.min(to + 1, readings.size()))));
+            from = to;
+        }
+        return stretches;
+    }
+
     /** Every setting, complete or not, oldest first. */
     public List<Setting> settings() {
         return List.copyOf(settings);

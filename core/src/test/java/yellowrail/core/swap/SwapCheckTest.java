@@ -7,18 +7,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
-import yellowrail.core.quantity.Unit;
-import yellowrail.core.amp.CurrentSense;
-import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Fittings.PinOne;
 import yellowrail.core.amp.Iron;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.idle.IdleFinding;
+import yellowrail.core.idle.LastRead;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.RectifierType;
 import yellowrail.core.tube.model.TubeModels;
 
@@ -149,13 +151,25 @@ class SwapCheckTest {
     @Test
     void theAmpIsTakenFromItsSheetAndLastReadings() {
         AmpSheet sheet = Amps.pair().with(Fittings.UNKNOWN.withHeaters(4, 0.9));
-        SwapAmp amp = SwapAmp.of(Amps.stage(sheet), Optional.of(Amps.timeline(sheet, "V1 36.4", "V2 33.9", "plate 452", "bias -46.8", "screen 440").present()));
+        SwapAmp amp = SwapAmp.of(sheet, read(sheet, "V1 36.4", "V2 33.9", "plate 452", "bias -46.8", "screen 440"));
         assertThat(amp.plateVolts().getAsDouble()).isCloseTo(452, within(0.1));
         assertThat(amp.screenVolts().getAsDouble()).isCloseTo(440, within(0.1));
         assertThat(amp.biasVolts()).hasValue(-46.8);
         assertThat(amp.cathodeAmps().getAsDouble()).isCloseTo(0.03515, within(1e-6));
         assertThat(amp.fittings().heaterAmps()).hasValue(4);
-        assertThat(SwapAmp.of(Amps.stage(sheet), Optional.empty()).plateVolts()).isEmpty();
+        assertThat(SwapAmp.of(sheet, LastRead.of(Amps.stage(sheet), Optional.empty())).plateVolts()).isEmpty();
+    }
+
+    private static LastRead read(AmpSheet sheet, String... lines) {
+        return LastRead.of(Amps.stage(sheet), Optional.of(Amps.timeline(sheet, lines).present()));
+    }
+
+    @Test
+    void aScreenThatCannotBeOneIsSaidAndNotUsed() {
+        LastRead read = read(Amps.pair(), "V1 36.4", "V2 33.9", "plate 452", "screen 5");
+        assertThat(read.screenVolts()).isEmpty();
+        assertThat(read.unusable()).contains(new IdleFinding.ScreenUnusable(5));
+        assertThat(read(Amps.pair(), "V1 36.4", "plate 452", "screen 440").unusable()).isEmpty();
     }
 
     /** 27 V less drop on 400 V: 36 mA x 400 / 427 = 33.72 mA. */

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.drawer.DrawerCsv;
 import yellowrail.core.drawer.DrawerRow;
 import yellowrail.core.drawer.DrawerTube;
@@ -124,14 +123,9 @@ public class DrawerService {
     List<Stay> stays(long tubeId) {
         List<Stay> stays = new ArrayList<>();
         for (Seat seat : seats.ofTube(tubeId)) {
-            AmpSheet sheet = amps.newest(seat.ampId()).sheet();
+            String amp = amps.newest(seat.ampId()).sheet().name();
             for (Run run : runs.ofAmp(seat.ampId())) {
-                sheet.socket(seat.socket()).ifPresent(socket -> {
-                    var during = runs.readings(run.id()).stream().filter(reading -> isDuring(seat, reading.takenAt().atOffset(seat.since().getOffset()))).toList();
-                    if (!during.isEmpty()) {
-                        stays.add(0, new Stay(seat, sheet.name(), Sitting.of(sheet, socket, during)));
-                    }
-                });
+                Sitting.of(runs.timeline(run), seat.socket(), at -> isDuring(seat, at.atOffset(seat.since().getOffset()))).ifPresent(sitting -> stays.add(0, new Stay(seat, amp, sitting)));
             }
         }
         return stays;

@@ -25,6 +25,7 @@ import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FieldReader;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.words.Words;
 
 /** The output transformer and what hangs on it: ratio bench, taps against speakers, the speaker over frequency. */
 @Controller
@@ -33,9 +34,11 @@ class IronController {
     private static final double MILLIHENRY = 1e-3;
 
     private final IronService iron;
+    private final Words words;
 
-    IronController(IronService iron) {
+    IronController(IronService iron, Words words) {
         this.iron = iron;
+        this.words = words;
     }
 
     @GetMapping("/amps/{id}/iron")
@@ -50,7 +53,7 @@ class IronController {
         AmpSheet sheet = amp.amp().sheet();
         Rating rating = amp.other() ? amp.type().customaryRating() : sheet.rating(amp.type());
         ModelAndView page = new ModelAndView("iron/page").addObject("rail", Rail.ofAmp(id, sheet.name(), null)).addObject("id", id).addObject("title", sheet.inWords()).addObject("typed", typed)
-                .addObject("faults", faults).addObject("taps", TapsView.of(sheet, amp.own().stage(), rating)).addObject("assumed", amp.own().assumed()).addObject("other", amp.other() ? sheet.tubeType() : "")
+                .addObject("faults", faults).addObject("taps", TapsView.of(sheet, amp.own().stage(), rating)).addObject("assumed", amp.own().assumed()).addObject("unusable", amp.unusable(words)).addObject("other", amp.other() ? sheet.tubeType() : "")
                 .addObject("tapRows", RatioForm.TAPS).addObject("feeds", List.of(new Choice("secondary", "the secondary: steps up"), new Choice("primary", "the primary")));
         page.setStatus(faults.any() ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
         return page;

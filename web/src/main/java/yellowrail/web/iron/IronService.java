@@ -22,6 +22,7 @@ import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.JsonColumn;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.words.Words;
 
 /** What the iron\u2019s pages know of an amp, and the settings kept for it. */
 @Service
@@ -53,6 +54,11 @@ class IronService {
      * @param other whether that is another type than the amp\u2019s, which has no model
      */
     record AmpWithStage(Amp amp, TubeType type, KnownModel model, LastRead read, AmpStage own, boolean other) {
+
+        /** What was read and cannot be used, in words. */
+        String unusable(Words words) {
+            return read.unusable().map(words::say).orElse("");
+        }
 
         /** Where the model puts the grids for the idle that was read, if that is not where they were read. */
         String gridsInWords() {

@@ -35,6 +35,7 @@ import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FieldReader;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.words.Words;
 
 /** The load line of an amp: drawn, swept, kept, taken away as a file. */
 @Controller
@@ -43,9 +44,11 @@ class LoadLineController {
     private static final int SWEPT = 60;
 
     private final IronService iron;
+    private final Words words;
 
-    LoadLineController(IronService iron) {
+    LoadLineController(IronService iron, Words words) {
         this.iron = iron;
+        this.words = words;
     }
 
     /** A stage as asked for, with what it takes to judge it. */
@@ -73,7 +76,7 @@ class LoadLineController {
         Asked asked = asked(id, typed);
         ModelAndView page = drawn("iron/loadline", asked, typed).addObject("rail", Rail.ofAmp(id, asked.sheet().name(), null)).addObject("title", asked.sheet().inWords())
                 .addObject("types", TubeModels.published().all().stream().map(known -> new Choice(known.type(), known.type())).toList())
-                .addObject("assumed", asked.amp().own().assumed()).addObject("grids", asked.amp().gridsInWords()).addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
+                .addObject("assumed", asked.amp().own().assumed()).addObject("unusable", asked.amp().unusable(words)).addObject("grids", asked.amp().gridsInWords()).addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
         return page;
     }
 

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.Rectifier;
+import yellowrail.core.idle.LastRead;
 import yellowrail.core.quantity.Quantity;
 import yellowrail.core.station.Station;
 import yellowrail.core.swap.RectifierSwap;
@@ -23,6 +24,7 @@ import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.words.Words;
 
 /** What another tube, or another rectifier, would meet in this amp. */
 @Controller
@@ -31,11 +33,13 @@ class SwapController {
     private final AmpService amps;
     private final RunService runs;
     private final TubeService tubes;
+    private final Words words;
 
-    SwapController(AmpService amps, RunService runs, TubeService tubes) {
+    SwapController(AmpService amps, RunService runs, TubeService tubes, Words words) {
         this.amps = amps;
         this.runs = runs;
         this.tubes = tubes;
+        this.words = words;
     }
 
     /**
@@ -47,7 +51,8 @@ class SwapController {
         Amp amp = amps.newest(id);
         TubeCatalogue catalogue = tubes.catalogue();
         TubeType in = catalogue.find(amp.sheet().tubeType()).map(type -> type.with(List.of(amp.sheet().rating(type)))).orElseThrow();
-        SwapAmp met = SwapAmp.of(runs.presentStage(amp), runs.present(id));
+        LastRead read = LastRead.of(runs.presentStage(amp), runs.present(id));
+        SwapAmp met = SwapAmp.of(amp.sheet(), read);
         SwapCheck check = new SwapCheck(met, in);
         Optional<TubeType> type = catalogue.find(wants);
         Optional<RectifierType> other = RectifierType.find(rectifier);
@@ -58,7 +63,7 @@ class SwapController {
                 .addObject("types", catalogue.types().stream().map(TubeType::name).filter(name -> !name.equals(in.name())).toList())
                 .addObject("rectifiers", RectifierType.published().stream().map(RectifierType::name).toList()).addObject("rectifier", rectifier).addObject("presentRectifier", present)
                 .addObject("fault", unknown ? "%s is in no catalogue here.".formatted(Quantity.quote(wants.isBlank() ? rectifier : wants)) : "")
-                .addObject("basis", SwapView.basis(met)).addObject("report", type.map(check::of).map(SwapView::of).orElse(null))
+                .addObject("basis", SwapView.basis(met)).addObject("unusable", read.unusable().map(words::say).orElse("")).addObject("report", type.map(check::of).map(SwapView::of).orElse(null))
                 .addObject("rectifierReport", changed.map(SwapView::of).orElse(null)).addObject("table", check.all(catalogue).stream().map(SwapView.Row::of).toList());
         page.setStatus(unknown ? HttpStatus.NOT_FOUND : HttpStatus.OK);
         return page;

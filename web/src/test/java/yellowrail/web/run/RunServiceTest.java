@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
@@ -11,10 +12,11 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
-
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
@@ -25,6 +27,7 @@ import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
+import yellowrail.web.Visitor;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
 
@@ -225,5 +228,16 @@ class RunServiceTest {
         runs.close(run);
         run = runs.begin(amp).id();
         assertThat(runs.timeline(runs.run(run)).present().occupants()).extracting(each -> each.name()).containsExactly("5881", "6L6GC");
+    }
+
+    /** A screen that reads 5 V with 452 V on the plate was kept: no page fails by it, and those that would use it say that they do not. */
+    @ParameterizedTest
+    @ValueSource(strings = {"/iron", "/load-line", "/swap", "/swap?wants=EL34"})
+    void aScreenThatCannotBeOneIsSaidWhereItWouldBeUsed(String page) {
+        entries.enter(run, "on 20", "bench", true);
+        entries.enter(run, "V1 36.4; V2 33.9; plate 452; screen 5", "bench", true);
+        HttpResponse<String> response = new Visitor(RunningApplication.url()).get("/amps/" + amp + page);
+        assertThat(response.statusCode()).isEqualTo(200);
+        assertThat(response.body()).contains("The screen reading of 5.0 V cannot be one and is not used.");
     }
 }
