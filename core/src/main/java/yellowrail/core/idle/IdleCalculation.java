@@ -11,7 +11,6 @@ import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.quantity.ErrorBudget;
 import yellowrail.core.quantity.ErrorBudget.Input;
 import yellowrail.core.quantity.Estimate;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeType;
 
@@ -45,6 +44,9 @@ public final class IdleCalculation {
     private static final double COPPER_MEASURED = 5;
     /** Half-primary resistance as an ohmmeter gives it on a warm or cold winding. */
     private static final double WINDING_SPREAD = 0.10;
+    /** What else a supply feeds, as a builder reckons it. */
+    private static final double OTHER_SPREAD = 0.20;
+    private static final Input UNUSED = new Input("", 0, 0, Unit.VOLT);
 
     private final IdleProblem problem;
     private final List<Input> inputs;
@@ -166,54 +168,34 @@ public final class IdleCalculation {
         CurrentSense sense = problem.sense();
         Unit shows = problem.senseIsVolts() ? (sense.shows() == Unit.MILLIVOLT ? Unit.MILLIVOLT : Unit.VOLT) : Unit.MILLIAMP;
         List<Input> list = new ArrayList<>();
-        list.add(new Input("Vread", "plate voltage as read", problem.plateReading(), problem.meter().ofVolts(problem.plateReading(), problem.plateDigit()),
-                Unit.VOLT, "read " + problem.plate().point().inWords() + " " + problem.plate().reference().inWords()));
-        list.add(new Input(problem.senseIsVolts() ? "V" : "I", "reading at the test point", problem.senseReading(),
-                problem.meter().ofSense(problem.senseReading(), problem.senseDigit()), shows, sense.method().inWords()));
-        list.add(problem.senseIsVolts()
-                ? new Input("R", "resistance at the test point", sense.ohms().getAsDouble(), sense.tolerance() * sense.ohms().getAsDouble(),
-                Unit.OHM, "tolerance " + Figures.percent(sense.tolerance()))
-                : unused());
-        list.add(isCopper() && problem.senseIsVolts() ? copper(sense) : unused());
-        list.add(optional("Vk", "cathode voltage", problem.cathodeVolts(), Unit.VOLT, "read to ground"));
+        list.add(new Input("Vread", problem.plateReading(), problem.meter().ofVolts(problem.plateReading(), problem.plateDigit()), Unit.VOLT));
+        list.add(new Input(problem.senseIsVolts() ? "V" : "I", problem.senseReading(), problem.meter().ofSense(problem.senseReading(), problem.senseDigit()), shows));
+        list.add(problem.senseIsVolts() ? new Input("R", sense.ohms().getAsDouble(), sense.tolerance() * sense.ohms().getAsDouble(), Unit.OHM) : UNUSED);
+        list.add(isCopper() && problem.senseIsVolts() ? copper(sense) : UNUSED);
+        list.add(optional("Vk", problem.cathodeVolts()));
         list.add(problem.way() == ScreenSense.Way.TYPICAL && problem.screenShare() > 0
-                ? new Input("s", "screen share of cathode current", problem.screenShare(),
-                problem.screenShare() * TubeType.SCREEN_SHARE_SPREAD, Unit.PERCENT, "typical for the type, tubes differ by 30 % of it")
-                : unused());
-        list.add(problem.way() == ScreenSense.Way.MEASURED
-                ? new Input("Ig2", "screen current", problem.screenAmps().getAsDouble(), problem.screenAmpsPlusMinus(), Unit.MILLIAMP, "measured")
-                : unused());
+                ? new Input("s", problem.screenShare(), problem.screenShare() * TubeType.SCREEN_SHARE_SPREAD, Unit.PERCENT) : UNUSED);
+        list.add(problem.way() == ScreenSense.Way.MEASURED ? new Input("Ig2", problem.screenAmps().getAsDouble(), problem.screenAmpsPlusMinus(), Unit.MILLIAMP) : UNUSED);
         list.add(halfPrimary());
         list.add(sense.otherAmps().isPresent() && sense.method() == CurrentMethod.SUPPLY_DROP
-                ? new Input("Iother", "other current on the supply", sense.otherAmps().getAsDouble(), 0.2 * sense.otherAmps().getAsDouble(),
-                Unit.MILLIAMP, "amp sheet, taken as good to 20 %")
-                : unused());
-        list.add(optional("Vg2", "screen voltage as read", problem.screenVolts(), Unit.VOLT, "read " + problem.plate().reference().inWords()));
+                ? new Input("Iother", sense.otherAmps().getAsDouble(), OTHER_SPREAD * sense.otherAmps().getAsDouble(), Unit.MILLIAMP) : UNUSED);
+        list.add(optional("Vg2", problem.screenVolts()));
         return list;
     }
 
     private Input halfPrimary() {
         OptionalDouble ohms = problem.plate().halfPrimaryOhms();
         if (problem.plate().point() != PlateSense.Point.B_PLUS || ohms.isEmpty() || isCopper()) {
-            return unused();
+            return UNUSED;
         }
-        return new Input("Rhalf", "half-primary resistance", ohms.getAsDouble(), WINDING_SPREAD * ohms.getAsDouble(), Unit.OHM,
-                "amp sheet, taken as good to 10 %");
+        return new Input("Rhalf", ohms.getAsDouble(), WINDING_SPREAD * ohms.getAsDouble(), Unit.OHM);
     }
 
     private static Input copper(CurrentSense sense) {
-        boolean known = sense.copperHot().isPresent();
-        return new Input("T", "temperature of the winding", sense.copperHot().orElse(sense.copperCold()),
-                known ? COPPER_MEASURED : COPPER_SPREAD, Unit.CELSIUS,
-                known ? "amp sheet" : "not known: taken as when its resistance was measured");
+        return new Input("T", sense.copperHot().orElse(sense.copperCold()), sense.copperHot().isPresent() ? COPPER_MEASURED : COPPER_SPREAD, Unit.CELSIUS);
     }
 
-    private Input optional(String symbol, String name, OptionalDouble volts, Unit unit, String source) {
-        return volts.isEmpty() ? unused()
-                : new Input(symbol, name, volts.getAsDouble(), problem.meter().ofVolts(volts.getAsDouble()), unit, source);
-    }
-
-    private static Input unused() {
-        return new Input("", "", 0, 0, Unit.VOLT, "");
+    private Input optional(String symbol, OptionalDouble volts) {
+        return volts.isEmpty() ? UNUSED : new Input(symbol, volts.getAsDouble(), problem.meter().ofVolts(volts.getAsDouble()), Unit.VOLT);
     }
 }

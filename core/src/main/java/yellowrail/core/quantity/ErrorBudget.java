@@ -22,13 +22,11 @@ public final class ErrorBudget {
      * A number put into a formula.
      *
      * @param symbol    as in the formula, for instance {@code Va}
-     * @param name      in words
      * @param value     SI
      * @param plusMinus half width of the 95 % interval, SI, &gt;= 0; zero if exact
      * @param unit      the unit to show it in
-     * @param source    where value and plus-minus come from
      */
-    public record Input(String symbol, String name, double value, double plusMinus, Unit unit, String source) {
+    public record Input(String symbol, double value, double plusMinus, Unit unit) {
 
         public Input {
             if (!Double.isFinite(value)) {

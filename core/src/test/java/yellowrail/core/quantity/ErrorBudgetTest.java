@@ -11,7 +11,7 @@ import yellowrail.core.quantity.ErrorBudget.Input;
 class ErrorBudgetTest {
 
     private static Input input(String symbol, double value, double plusMinus) {
-        return new Input(symbol, symbol, value, plusMinus, Unit.VOLT, "test");
+        return new Input(symbol, value, plusMinus, Unit.VOLT);
     }
 
     @Test

@@ -9,8 +9,10 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.IdleFigures;
+import yellowrail.core.idle.Slot;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.quantity.ErrorBudget;
 import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
@@ -40,16 +42,19 @@ record ArithmeticView(TubeCard card, String window, String rating, List<Derivati
             return new ArithmeticView(card, window, limit, List.of(), List.of(), "", "", restsOn);
         }
         IdleFigures figures = tube.figures().get();
-        Derivation derivation = new Derivation(figures, known.orElseThrow());
+        Derivation derivation = new Derivation(figures, known.orElseThrow(), new InputWords(figures, words));
         Estimate watts = figures.dissipation();
         return new ArithmeticView(card, window, limit, derivation.steps(),
-                figures.inputs().stream().filter(input -> !input.symbol().isEmpty()).map(input -> {
-                    var part = watts.contributions().stream().filter(each -> each.input() == input).findFirst();
-                    return new Input(input.symbol(), input.name(), Figures.in(input.unit(), input.value()),
-                            "\u00b1 " + Figures.plusMinus(input.plusMinus(), input.unit()) + " " + input.unit(), input.source(),
-                            part.map(each -> Figures.fixed(100 * each.share(), 0) + " %").orElse("0 %"),
-                            part.map(each -> "\u00b1 " + Figures.plusMinus(each.plusMinus(), Unit.WATT) + " W").orElse("none"));
-                }).toList(),
+                Stream.of(Slot.values()).filter(slot -> !figures.input(slot).symbol().isEmpty()).map(slot -> input(slot, figures, new InputWords(figures, words))).toList(),
                 "\u00b1 " + Figures.plusMinus(watts.plusMinus(), Unit.WATT) + " W", derivation.improvement().orElse(""), restsOn);
+    }
+
+    private static Input input(Slot slot, IdleFigures figures, InputWords words) {
+        ErrorBudget.Input input = figures.input(slot);
+        Optional<Estimate.Contribution> part = figures.dissipation().contributions().stream().filter(each -> each.input() == input).findFirst();
+        return new Input(input.symbol(), words.name(slot), Figures.in(input.unit(), input.value()),
+                "\u00b1 " + Figures.plusMinus(input.plusMinus(), input.unit()) + " " + input.unit(), words.from(slot),
+                part.map(each -> Figures.fixed(100 * each.share(), 0) + " %").orElse("0 %"),
+                part.map(each -> "\u00b1 " + Figures.plusMinus(each.plusMinus(), Unit.WATT) + " W").orElse("none"));
     }
 }

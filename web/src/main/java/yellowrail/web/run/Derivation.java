@@ -3,6 +3,7 @@ package yellowrail.web.run;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.ScreenSense;
@@ -25,6 +26,7 @@ final class Derivation {
 
     private final IdleFigures figures;
     private final Rating rating;
+    private final InputWords inputs;
 
     /**
      * One line of arithmetic.
@@ -37,9 +39,10 @@ final class Derivation {
     record Step(String what, String formula, String numbers, String result) {
     }
 
-    Derivation(IdleFigures figures, Rating rating) {
+    Derivation(IdleFigures figures, Rating rating, InputWords inputs) {
         this.figures = figures;
         this.rating = rating;
+        this.inputs = inputs;
     }
 
     List<Step> steps() {
@@ -140,6 +143,6 @@ final class Derivation {
                     .formatted(Figures.percent(figures.problem().sense().tolerance()),
                             Figures.plusMinus(Math.hypot(rest, worst.plusMinus() * scale), Unit.WATT), Figures.plusMinus(total, Unit.WATT)));
         }
-        return Optional.of("Most of the uncertainty comes from the %s.".formatted(worst.input().name()));
+        return Stream.of(Slot.values()).filter(slot -> figures.input(slot) == worst.input()).findFirst().map(slot -> "Most of the uncertainty comes from the %s.".formatted(inputs.name(slot)));
     }
 }

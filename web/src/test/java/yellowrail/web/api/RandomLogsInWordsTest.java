@@ -9,10 +9,10 @@ import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import org.springframework.context.support.ResourceBundleMessageSource;
 import tools.jackson.databind.json.JsonMapper;
 import yellowrail.core.replay.RandomLog;
 import yellowrail.core.replay.Replay;
+import yellowrail.web.words.BundledWords;
 import yellowrail.web.words.Words;
 
 /** The same logs as in the core, as they are answered: in words, and every number one. */
@@ -23,10 +23,7 @@ class RandomLogsInWordsTest {
 
     @Test
     void everyAnswerIsWordsAndNumbers() {
-        ResourceBundleMessageSource source = new ResourceBundleMessageSource();
-        source.setBasename("messages");
-        source.setDefaultEncoding("UTF-8");
-        Words words = new Words(source);
+        Words words = BundledWords.read();
         JsonMapper mapper = JsonMapper.builder().build();
         List<String> wrong = Collections.synchronizedList(new ArrayList<>());
         IntStream.range(LOGS, 2 * LOGS).parallel().forEach(seed -> {

@@ -23,6 +23,7 @@ import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
+import yellowrail.web.words.BundledWords;
 
 class DerivationTest {
 
@@ -41,7 +42,7 @@ class DerivationTest {
             new EntryLine(sheet).parse(line).forEach(entry -> readings.add(new Reading(readings.size() + 1L, entry, Instant.EPOCH)));
         }
         IdleFigures figures = StageIdle.of(sheet, CATALOGUE).at(new Moment(readings)).get(0).figures().orElseThrow();
-        return new Derivation(figures, sheet.rating(type(sheet.tubeType())));
+        return new Derivation(figures, sheet.rating(type(sheet.tubeType())), new InputWords(figures, BundledWords.read()));
     }
 
     private static List<Derivation.Step> steps(AmpSheet sheet, String... lines) {

@@ -15,7 +15,6 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.springframework.context.support.ResourceBundleMessageSource;
 import yellowrail.core.balance.BalanceFinding;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.Shown;
@@ -41,10 +40,7 @@ class WordsTest {
     @BeforeAll
     static void read() {
         bundle = ResourceBundle.getBundle("messages", Locale.ROOT);
-        ResourceBundleMessageSource source = new ResourceBundleMessageSource();
-        source.setBasename("messages");
-        source.setDefaultEncoding("UTF-8");
-        words = new Words(source);
+        words = BundledWords.read();
     }
 
     private static Stream<Class<?>> findings() {
