@@ -4,11 +4,13 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.move.Landing;
+import yellowrail.core.move.MoveFinding;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.reading.Reading;
 
@@ -41,10 +43,14 @@ class NextMoveStudy {
         }
     }
 
-    /** The first of the amps drawn from this seed that can be set at all. */
     private static RandomAmp settable(long seed, boolean perfect, boolean screenMeasured) {
+        return settable(seed, perfect, screenMeasured, OptionalDouble.empty());
+    }
+
+    /** The first of the amps drawn from this seed that can be set at all. */
+    private static RandomAmp settable(long seed, boolean perfect, boolean screenMeasured, OptionalDouble apart) {
         for (int attempt = 0; ; attempt++) {
-            RandomAmp amp = new RandomAmp(seed + 10_000L * attempt, perfect, screenMeasured);
+            RandomAmp amp = new RandomAmp(seed + 10_000L * attempt, perfect, screenMeasured, apart);
             if (amp.isSettable()) {
                 return amp;
             }
@@ -140,6 +146,18 @@ class NextMoveStudy {
         return Math.max(0, Math.min(1, pot + feel * (wanted - amp.shownAt(0, pot, mains)) / slope));
     }
 
+    /** The part of pairs that are called mismatched after two settings, the second 5 to 8 % above the first. */
+    static double calledMismatched(double leastApart, double mostApart, int pairs) {
+        return IntStream.range(0, pairs).filter(seed -> {
+            Random chance = new Random(seed + 55);
+            RandomAmp amp = settable(seed, false, false, OptionalDouble.of(leastApart + (mostApart - leastApart) * chance.nextDouble()));
+            double first = 0.4 + 0.2 * chance.nextDouble();
+            List<Reading> readings = new ArrayList<>(amp.read(amp.potFor(first), mains(chance, 0.01), 1));
+            readings.addAll(amp.read(amp.potFor(first * (1.05 + 0.03 * chance.nextDouble())), mains(chance, 0.01), 101));
+            return move(amp, readings).notes().stream().anyMatch(MoveFinding.DrawsMore.class::isInstance);
+        }).count() / (double) pairs;
+    }
+
     static double percentile(double[] sorted, double at) {
         return sorted[(int) Math.min(sorted.length - 1, Math.floor(at * sorted.length))];
     }
@@ -164,6 +182,10 @@ class NextMoveStudy {
             counts(who + ", unmarked pot, not watched", readingsNeeded(builder, Turning.BLIND, 0.01, AMPS));
         }
         say("Not watched, the application's builder sets the grid volts it names; the other turns by feel.");
+        say("%nPairs on one pot called mismatched (a tube beyond 10 %% of their mean), two settings 5 to 8 %% apart, %d pairs", AMPS);
+        say("%-68s %7.1f%%", "  alike within 2 %", 100 * calledMismatched(0, 0.02, AMPS));
+        say("%-68s %7.1f%%", "  5 to 8 % apart: matched", 100 * calledMismatched(0.05, 0.08, AMPS));
+        say("%-68s %7.1f%%", "  25 to 35 % apart: mismatched", 100 * calledMismatched(0.25, 0.35, AMPS));
     }
 
     private static void line(String what, double[] errors) {

@@ -31,9 +31,14 @@ final class RandomAmp {
     private final int tubes;
 
     RandomAmp(long seed, boolean perfect, boolean screenMeasured) {
+        this(seed, perfect, screenMeasured, OptionalDouble.empty());
+    }
+
+    /** @param apart how far the tubes of a pair draw apart, as a ratio of their mean; empty for two or four tubes by chance */
+    RandomAmp(long seed, boolean perfect, boolean screenMeasured, OptionalDouble apart) {
         chance = new Random(seed);
         String type = TYPES.get(chance.nextInt(TYPES.size()));
-        tubes = chance.nextBoolean() ? 2 : 4;
+        tubes = chance.nextBoolean() || apart.isPresent() ? 2 : 4;
         AmpSheet usual = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type(type), tubes, false).sheet()
                 .withPots(List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)));
         AmpSheet counted = Amps.with(usual, screenMeasured ? ScreenSense.Way.MEASURED : ScreenSense.Way.TYPICAL);
@@ -43,7 +48,8 @@ final class RandomAmp {
                 .withScreen(shareFactor(typical, Amps.type(type).screenShare()) * Math.exp((screenMeasured ? 0.15 : 0.12) * chance.nextGaussian()));
         List<Circuit.Tube> in = new ArrayList<>();
         for (int i = 0; i < tubes; i++) {
-            in.add(new Circuit.Tube(batch.scaled(Math.exp(0.02 * chance.nextGaussian())), 0, i < tubes / 2, 0));
+            double drawn = Math.exp(0.02 * chance.nextGaussian());
+            in.add(new Circuit.Tube(batch.scaled(apart.isEmpty() ? drawn : 1 + (i == 0 ? 0.5 : -0.5) * apart.getAsDouble()), 0, i < tubes / 2, 0));
         }
         double source = 400 + 120 * chance.nextDouble();
         Circuit.Supply supply = new Circuit.Supply(source, (150 + 500 * chance.nextDouble()) * 2 / tubes, 150 * chance.nextDouble(), 0.01 + 0.02 * chance.nextDouble(),
