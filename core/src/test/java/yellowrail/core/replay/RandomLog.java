@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.function.Consumer;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.Accepted;
 import yellowrail.core.amp.AmpDefaults;
@@ -45,21 +46,32 @@ public final class RandomLog {
         return sheet;
     }
 
-    /** Plays all of it. */
+    /** Takes a line as it is typed. */
+    public interface Typed {
+
+        void line(int index, Instant at, String line, boolean confirmed);
+    }
+
+    /** Plays all of it; once. */
     public Replay play() {
         Replay replay = new Replay(Amps.CATALOGUE, sheet);
+        play(replay::sheet, replay::line);
+        return replay;
+    }
+
+    /** Plays all of it somewhere else; once. */
+    public void play(Consumer<AmpSheet> changed, Typed typed) {
         Instant now = Amps.NOON;
         int lines = 2 + random.nextInt(14);
         for (int i = 0; i < lines; i++) {
             now = now.plusSeconds(random.nextInt(8) == 0 ? 4000 : 5 + random.nextInt(120));
             if (random.nextInt(20) == 0) {
                 sheet = random.nextBoolean() ? amp() : sheet.with(sheet.supply().with(one(Rectifier.values())));
-                replay.sheet(sheet);
+                changed.accept(sheet);
             } else {
-                replay.line(i, now, line(), random.nextInt(3) > 0);
+                typed.line(i, now, line(), random.nextInt(3) > 0);
             }
         }
-        return replay;
     }
 
     private AmpSheet amp() {

@@ -27,7 +27,7 @@ import yellowrail.core.timeline.Timeline;
 /** Whatever is typed, advice keeps to the limits and every number is one. */
 class RandomLogsTest {
 
-    private static final int LOGS = 5_000;
+    private static final int LOGS = Integer.getInteger("random.logs", 5_000);
     private static final double ROUNDING = 1e-6;
 
     @Test
@@ -46,7 +46,7 @@ class RandomLogsTest {
             }
         });
         assertThat(wrong).isEmpty();
-        System.out.println("5,000 random logs: " + moves);
+        System.out.println("%,d random logs: %s".formatted(LOGS, moves));
         assertThat(moves).as("every kind of advice came up").containsKeys("TURN", "STAY", "CHANGE_RESISTOR", "OFF", "NOTHING", "OUT_OF_REACH", "switch off", "none yet");
     }
 

@@ -16,6 +16,7 @@ import yellowrail.core.idle.IdleFinding;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.idle.Verdict;
 import yellowrail.core.idle.WarmUp;
 import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Track;
@@ -129,7 +130,7 @@ record RunView(long id, boolean open, String sentence, String next, boolean alar
 
     /** A figure read at another mains, converted to the reference and marked so; blank where there is nothing to convert. */
     private static String converted(TubeIdle tube, double mainsRatio, Mains mains, double reference) {
-        if (tube.figures().isEmpty() || Math.abs(mainsRatio - 1) <= Mains.SAME) {
+        if (tube.judgement().verdict() == Verdict.NOT_JUDGED || Math.abs(mainsRatio - 1) <= Mains.SAME) {
             return "";
         }
         double watts = tube.figures().get().dissipation().value();

@@ -18,7 +18,7 @@ import yellowrail.web.words.Words;
 /** The same logs as in the core, as they are answered: in words, and every number one. */
 class RandomLogsInWordsTest {
 
-    private static final int LOGS = 5_000;
+    private static final int LOGS = Integer.getInteger("random.logs", 5_000);
     private static final Pattern NO_WORDS = Pattern.compile("NaN|Infinity|\\bnull\\b(?!,|})|Optional|\\{\\d|@[0-9a-f]{5,}");
 
     @Test
