@@ -10,15 +10,15 @@ import org.junit.jupiter.api.Test;
 
 class ArchitectureTest {
 
-    private final JavaClasses core = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail.core");
+    private static final JavaClasses CORE = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail.core");
 
     @Test
     void coreStandsOnItsOwn() {
-        classes().should().onlyDependOnClassesThat().resideInAnyPackage("yellowrail.core..", "java..", "org.apache.commons.csv..", "org.hipparchus..", "org.jgrapht..").check(core);
+        classes().should().onlyDependOnClassesThat().resideInAnyPackage("yellowrail.core..", "java..", "org.apache.commons.csv..", "org.hipparchus..", "org.jgrapht..").check(CORE);
     }
 
     @Test
     void noPackageDependsInACircle() {
-        slices().matching("yellowrail.core.(*)..").should().beFreeOfCycles().check(core);
+        slices().matching("yellowrail.core.(*)..").should().beFreeOfCycles().check(CORE);
     }
 }

@@ -11,23 +11,23 @@ import org.junit.jupiter.api.Test;
 
 class ArchitectureTest {
 
-    private final JavaClasses web = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail.web");
+    private static final JavaClasses WEB = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail.web");
 
     @Test
     void noFeatureDependsInACircle() {
-        slices().matching("yellowrail.web.(*)..").should().beFreeOfCycles().check(web);
+        slices().matching("yellowrail.web.(*)..").should().beFreeOfCycles().check(WEB);
     }
 
     @Test
     void aRequestGoesOneWayIn() {
-        noClasses().that().haveSimpleNameEndingWith("Controller").should().dependOnClassesThat().haveSimpleNameEndingWith("Mapper").check(web);
-        classes().that().haveSimpleNameEndingWith("Mapper").should().bePackagePrivate().check(web);
-        classes().that().haveSimpleNameEndingWith("Controller").should().bePackagePrivate().check(web);
+        noClasses().that().haveSimpleNameEndingWith("Controller").should().dependOnClassesThat().haveSimpleNameEndingWith("Mapper").check(WEB);
+        classes().that().haveSimpleNameEndingWith("Mapper").should().bePackagePrivate().check(WEB);
+        classes().that().haveSimpleNameEndingWith("Controller").should().bePackagePrivate().check(WEB);
     }
 
     @Test
     void theJsonInterfaceNeedsNoPages() {
         noClasses().that().resideInAPackage("..api..").should().dependOnClassesThat()
-                .resideInAnyPackage("yellowrail.web.run..", "yellowrail.web.amp..", "yellowrail.web.layout..", "yellowrail.web.bench..").check(web);
+                .resideInAnyPackage("yellowrail.web.run..", "yellowrail.web.amp..", "yellowrail.web.layout..", "yellowrail.web.bench..").check(WEB);
     }
 }

@@ -11,6 +11,7 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import yellowrail.core.Thorough;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
@@ -74,7 +75,7 @@ class PlacingTest {
 
     @Test
     void placingEqualsBruteForceOnFiveHundredSets() {
-        for (int seed = 0; seed < 500; seed++) {
+        for (int seed = 0; seed < Thorough.of(500, 100); seed++) {
             Random chance = new Random(seed);
             List<Socket> sockets = seed % 2 == 0 ? QUAD : STEREO;
             List<Candidate> tubes = tubes(chance.doubles(sockets.size(), 25, 45).toArray());

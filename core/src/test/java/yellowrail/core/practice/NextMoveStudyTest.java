@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
 import org.junit.jupiter.api.Test;
+import yellowrail.core.Thorough;
 import yellowrail.core.practice.NextMoveStudy.Builder;
 import yellowrail.core.practice.NextMoveStudy.Conditions;
 import yellowrail.core.practice.NextMoveStudy.Second;
@@ -12,7 +13,7 @@ import yellowrail.core.practice.NextMoveStudy.Turning;
 /** The study in small: the predicted setting, simulated, lands on the target. */
 class NextMoveStudyTest {
 
-    private static final int AMPS = 60;
+    private static final int AMPS = Thorough.of(60, 20);
 
     @Test
     void perfectReadingsLandOnTheTarget() {

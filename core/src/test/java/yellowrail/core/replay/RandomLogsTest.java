@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import yellowrail.core.Thorough;
 import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
@@ -27,7 +28,7 @@ import yellowrail.core.timeline.Timeline;
 /** Whatever is typed, advice keeps to the limits and every number is one. */
 class RandomLogsTest {
 
-    private static final int LOGS = Integer.getInteger("random.logs", 5_000);
+    private static final int LOGS = Thorough.of(5_000, 500);
     private static final double ROUNDING = 1e-6;
 
     @Test

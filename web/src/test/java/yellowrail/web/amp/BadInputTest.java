@@ -13,6 +13,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import yellowrail.core.Thorough;
+import yellowrail.web.Nonsense;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 
@@ -40,8 +42,13 @@ class BadInputTest {
         Map<String, String> good = visitor.form(form.getKey(), form.getValue());
         good.put("name", "Bog fern");
         assertThat(good).hasSizeGreaterThan(12);
+        int every = Thorough.of(1, 9);
+        int at = 0;
         for (String field : good.keySet()) {
             for (String typed : TIRED) {
+                if (at++ % every != 0) {
+                    continue;
+                }
                 Map<String, String> fields = new HashMap<>(good);
                 fields.put(field, typed);
                 HttpResponse<String> response = visitor.post(form.getValue(), fields);
@@ -137,13 +144,13 @@ class BadInputTest {
         visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", "tick closed"));
         for (String line : List.of("V1 36", "plate 450", "V1 rk off 1", "V1 -1e9", "V1 1e9", "V1 0", "plate 0", "plate 1", "plate -4",
                 "plate 1e9", "vk 1e6", "vk -1", "screen 1e9", "V1 ig2 1e6mA", "mains 0", "bias 1e9", "on 1440", "plate 450", "V2 1e-9", "V1 36 V2 1e9 plate 452",
-                "V1 36 V2 36 plate 452 bias -40", "V1 1e9 V2 1 plate 1e9", "heater 1e9", "swing a V1 1e9 V2 0", "swing b V1 0 V2 0", "mains 1e9", "V1 36 V2 36 plate 452")) {
+                "V1 36 V2 36 plate 452 bias -40", "V1 1e9 V2 1 plate 1e9", "heater 1e9", "swing a V1 1e9 V2 0", "swing b V1 0 V2 0", "mains 1e9", "V1 36 V2 36 plate 452").subList(Thorough.of(0, 20), 27)) {
             HttpResponse<String> kept = visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", line, "confirmed", "true"));
             assertThat(kept.statusCode()).as(line).isEqualTo(302);
             for (String page : List.of(run, run + "?at=measure", run + "?at=set&span=nonsense", run + "?at=power-up", run + "/compare", run + "/tubes/V1", "/", amp)) {
                 HttpResponse<String> shown = visitor.get(page);
                 assertThat(shown.statusCode()).as("%s after %s", page, line).isEqualTo(200);
-                assertThat(shown.body()).as("%s after %s", page, line).doesNotContain("NaN").doesNotContain("Infinity");
+                assertThat(Nonsense.in(shown.body())).as("%s after %s", page, line).isEmpty();
             }
         }
     }
