@@ -34,6 +34,8 @@ public final class StageIdle {
     private final AmpSheet sheet;
     private final List<Occupant> occupants;
     private final List<Optional<Goal>> goals;
+    private final int[] sharedBy;
+    private final int[] beside;
 
     /**
      * @param sheet     the amp
@@ -43,6 +45,8 @@ public final class StageIdle {
         this.sheet = sheet;
         this.occupants = List.copyOf(occupants);
         this.goals = occupants.stream().map(each -> each.rating().map(rating -> new Goal(sheet, rating, isOfTheSheet(each)))).toList();
+        this.sharedBy = occupants.stream().mapToInt(each -> sheet.socketsAt(each.socket().testPoint()).size()).toArray();
+        this.beside = occupants.stream().mapToInt(each -> sheet.tubesBeside(each.socket())).toArray();
     }
 
     /** The stage as a sheet alone tells it. */
@@ -238,7 +242,7 @@ public final class StageIdle {
         Optional<ScreenReading> measured = sheet.screen().way() == ScreenSense.Way.MEASURED ? screenAmps(socket, moment) : Optional.empty();
         boolean read = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR && volts;
         return new IdleProblem(ResistorInUse.with(sheet, moment.last(ReadingKind.RESISTOR_COLD, socket.testPoint(), socket.label())), current.value(), volts,
-                sheet.socketsAt(socket.testPoint()).size(), sheet.plate(), plate.value(), sheet.tubesBeside(socket),
+                sharedBy[at], sheet.plate(), plate.value(), beside[at],
                 read ? OptionalDouble.empty() : cathodeVolts(socket, moment),
                 sheet.screen().way(), type(at).orElseThrow().screenShare(),
                 measured.map(screen -> OptionalDouble.of(screen.amps())).orElse(OptionalDouble.empty()), measured.map(ScreenReading::plusMinus).orElse(0.0),

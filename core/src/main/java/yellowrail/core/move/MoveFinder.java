@@ -112,7 +112,7 @@ public final class MoveFinder {
     }
 
     private static SupplyPoint point(ReadingSet set) {
-        return new SupplyPoint("", set.plateVolts(), set.totalAmps(), set.mainsRatio(), Math.max(0.1, 1e-4 * set.plateVolts()), false);
+        return new SupplyPoint(List.of(), set.plateVolts(), set.totalAmps(), set.mainsRatio(), Math.max(0.1, 1e-4 * set.plateVolts()), false);
     }
 
     /** With several pots, what was read since the last whole setting is taken as done. */

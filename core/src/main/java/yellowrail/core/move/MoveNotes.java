@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Pot;
@@ -14,6 +15,7 @@ import yellowrail.core.finding.Finding;
 import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeValues;
+import yellowrail.core.reading.EntryWriter;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.supply.Mains;
@@ -74,12 +76,16 @@ final class MoveNotes {
         landing.biasFrom().ifPresent(notes::add);
         check.ifPresent(after -> notes.add(new MoveFinding.LastTurn(after.predicted(), Math.max(after.plusMinus(), LEAST_PLUS_MINUS), after.read())));
         if (!line.outliers().isEmpty()) {
-            notes.add(new MoveFinding.LeftOut(line.outliers().stream().map(SupplyPoint::name).toList()));
+            notes.add(new MoveFinding.LeftOut(line.outliers().stream().map(this::typed).toList()));
         }
         if (Math.abs(newest.mainsRatio() - 1) > Mains.SAME) {
             notes.add(new MoveFinding.ForMainsAsRead(newest.mainsRatio() * sheet.mainsVolts(), sheet.mainsVolts(), mains.from()));
         }
         return notes;
+    }
+
+    private String typed(SupplyPoint point) {
+        return point.from().stream().map(reading -> EntryWriter.line(reading.entry(), sheet)).collect(Collectors.joining(", "));
     }
 
     /** Of which setting it speaks, and what one reading would tell. */

@@ -104,7 +104,7 @@ public final class SupplyFit {
     private static Optional<SupplyPoint> worst(List<SupplyPoint> used) {
         SupplyLine line = leastSquares(used);
         double squares = squares(used, line.source(), line.resistance());
-        double widened = widen(used, line.source(), line.resistance());
+        double widened = widen(used, squares);
         SupplyPoint worst = null;
         double most = 1;
         for (SupplyPoint point : used) {
@@ -128,14 +128,19 @@ public final class SupplyFit {
 
     /** The residuals of a line in sigmas, squared and summed. */
     private static double squares(List<SupplyPoint> used, double source, double resistance) {
-        return used.stream().mapToDouble(point -> (point.volts() - source * point.mainsRatio() + resistance * point.amps()) / sigma(point, used))
-                .map(residual -> residual * residual).sum();
+        double sum = 0;
+        for (SupplyPoint point : used) {
+            double residual = (point.volts() - source * point.mainsRatio() + resistance * point.amps()) / sigma(point, used);
+            sum += residual * residual;
+        }
+        return sum;
     }
 
     private static double sigma(SupplyPoint point, List<SupplyPoint> all) {
         double present = all.get(all.size() - 1).amps();
         double away = Math.abs(point.amps() - present) / Math.max(present, point.amps());
-        return Math.hypot(point.noise(), CURVATURE * point.volts() * away * away);
+        double bend = CURVATURE * point.volts() * away * away;
+        return Math.sqrt(point.noise() * point.noise() + bend * bend);
     }
 
     private static SupplyLine leastSquares(List<SupplyPoint> used) {
@@ -166,13 +171,13 @@ public final class SupplyFit {
         double determinant = mm * ii - mi * mi;
         double source = (mv * ii - mi * iv) / determinant;
         double resistance = (mv * mi - mm * iv) / determinant;
-        double widen = widen(used, source, resistance);
+        double widen = widen(used, squares(used, source, resistance));
         return new SupplyLine(source, resistance, new SupplyLine.Covariance(widen * ii / determinant, widen * mi / determinant,
                 widen * mm / determinant), used, List.of(), Optional.empty(), Optional.empty());
     }
 
     /** Chi square per degree of freedom where there are any, never below one. */
-    private static double widen(List<SupplyPoint> used, double source, double resistance) {
-        return used.size() < 3 ? 1 : Math.max(1, squares(used, source, resistance) / (used.size() - 2));
+    private static double widen(List<SupplyPoint> used, double squares) {
+        return used.size() < 3 ? 1 : Math.max(1, squares / (used.size() - 2));
     }
 }

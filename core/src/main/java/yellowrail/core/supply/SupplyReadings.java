@@ -10,7 +10,6 @@ import yellowrail.core.idle.IdleProblem;
 import yellowrail.core.idle.IdleValues;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeValues;
-import yellowrail.core.reading.EntryWriter;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
@@ -57,13 +56,13 @@ public final class SupplyReadings {
     private void addUnloaded(Reading reading) {
         if (reading.value() > LEAST_VOLTS && reading.value() < MOST_VOLTS) {
             Moment now = timeline.present().moment();
-            unloaded.add(new SupplyPoint(EntryWriter.line(reading.entry(), sheet), reading.value(), other(), mainsRatio(now, sheet), noise(reading.value()), true));
+            unloaded.add(new SupplyPoint(List.of(reading), reading.value(), other(), mainsRatio(now, sheet), noise(reading.value()), true));
         }
     }
 
     private void add(ReadingSet set) {
         sets.add(set);
-        loaded.add(new SupplyPoint(name(set), set.plateVolts(), set.totalAmps(), set.mainsRatio(), noise(set.plateVolts()), false));
+        loaded.add(new SupplyPoint(set.own(), set.plateVolts(), set.totalAmps(), set.mainsRatio(), noise(set.plateVolts()), false));
     }
 
     private List<Optional<TubeValues>> values(Setting setting) {
@@ -148,7 +147,7 @@ public final class SupplyReadings {
                     .filter(tube -> isUsable(tube.values())).toList();
             if (setting.hardware() == hardware && tubes.size() == setting.sheet().sockets().size()) {
                 ReadingSet set = set(setting, tubes);
-                points.add(new SupplyPoint(name(set), set.plateVolts(), set.totalAmps(), set.mainsRatio(), noise(set.plateVolts()), false));
+                points.add(new SupplyPoint(set.own(), set.plateVolts(), set.totalAmps(), set.mainsRatio(), noise(set.plateVolts()), false));
             }
         }
         SupplyLine line = points.size() < 2 ? null : new SupplyFit(points, sheet.supply().rectifier().usualOhms(), new SupplyFinding.GuessedAsUsual(0)).fit();
@@ -202,9 +201,5 @@ public final class SupplyReadings {
         List<SupplyPoint> points = new ArrayList<>(unloaded);
         points.addAll(loaded.subList(0, settings));
         return points;
-    }
-
-    private String name(ReadingSet set) {
-        return set.own().stream().map(reading -> EntryWriter.line(reading.entry(), sheet)).reduce((one, other) -> one + ", " + other).orElseThrow();
     }
 }

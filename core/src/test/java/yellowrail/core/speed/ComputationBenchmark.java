@@ -22,11 +22,13 @@ import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Track;
+import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.practice.Bench;
 import yellowrail.core.practice.Exercise;
 import yellowrail.core.practice.Workshop;
 import yellowrail.core.reading.Reading;
+import yellowrail.core.timeline.Timeline;
 
 /** Prints what the computation costs: {@code ./yellow-rail bench}. */
 @State(Scope.Benchmark)
@@ -67,8 +69,9 @@ public class ComputationBenchmark {
 
     @Benchmark
     public OperatingMap fitNextMoveAndMap() {
-        NextMove move = fitAndNextMove();
-        return OperatingMap.of(stage, Track.of(stage, Amps.timeline(Amps.pair(), readings)), move);
+        Timeline timeline = Amps.timeline(Amps.pair(), readings);
+        NextMove move = MoveFinder.of(timeline).find().orElseThrow();
+        return OperatingMap.of(stage, Track.of(stage, timeline), move);
     }
 
     @Benchmark
@@ -83,7 +86,7 @@ public class ComputationBenchmark {
     }
 
     static void runAll(Class<?> benchmarks) throws RunnerException {
-        new Runner(new OptionsBuilder().include(benchmarks.getName()).forks(1).warmupIterations(3).warmupTime(TimeValue.seconds(1))
+        new Runner(new OptionsBuilder().include(benchmarks.getName()).forks(1).warmupIterations(6).warmupTime(TimeValue.seconds(1))
                 .measurementIterations(5).measurementTime(TimeValue.seconds(1)).build()).run();
     }
 }
