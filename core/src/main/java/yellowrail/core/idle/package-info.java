@@ -1,7 +1,8 @@
 /**
- * From meter readings to a verdict. {@link yellowrail.core.idle.StageIdle} takes an amp and a moment of its log and
- * gives every tube's idle; {@link yellowrail.core.idle.IdleCalculation} is the arithmetic for one tube,
- * {@link yellowrail.core.idle.Judge} holds the result against rating and target, and
- * {@link yellowrail.core.idle.Derivation} tells how each figure came about.
+ * From meter readings to a verdict. {@link yellowrail.core.idle.StageIdle} takes what is on the bench and gives every
+ * tube's idle; {@link yellowrail.core.idle.IdleCalculation} is the arithmetic for one tube. Where it should idle is asked of
+ * {@link yellowrail.core.idle.Goal}, what it stands of {@link yellowrail.core.idle.Limits};
+ * {@link yellowrail.core.idle.Judge} holds the one against the others, and {@link yellowrail.core.idle.StageSummary} tells
+ * what matters most, or raises the {@link yellowrail.core.idle.Alarm}.
  */
 package yellowrail.core.idle;

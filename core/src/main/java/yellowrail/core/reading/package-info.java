@@ -1,6 +1,7 @@
 /**
  * Readings as they are taken. {@link yellowrail.core.reading.EntryLine} turns what people type at the bench into
- * readings, {@link yellowrail.core.reading.Plausibility} questions those that cannot be meant, and
+ * entries, {@link yellowrail.core.reading.EntryWriter} writes them again, a
+ * {@link yellowrail.core.reading.Question} stands for one that may not be meant, and
  * {@link yellowrail.core.reading.Moment} says which reading of each kind counts at a given time.
  */
 package yellowrail.core.reading;
