@@ -134,7 +134,7 @@ class BenchAsItIsTest {
         AmpSheet pair = Amps.with(amp("6L6GC", 2, BiasKind.FIXED_ADJUSTABLE), CurrentSense.direct(CurrentMethod.SOCKET_ADAPTER));
         Amps.Typed typed = new Amps.Typed(pair).lines("on 15", "V1 35 plate 451");
         NextMove half = typed.move().orElseThrow();
-        assertThat(half.notes()).contains(new MoveFinding.TakenAsAlike(List.of("V1"), List.of("V2")), new MoveFinding.ProbeNext("V2"));
+        assertThat(half.notes()).contains(new MoveFinding.TakenAsAlike(List.of("V1"), List.of("V2")), new MoveFinding.ProbeNext("V2"), new MoveFinding.AdapterMovesWhileOff());
         typed.lines("off", "on 12", "V2 34");
         assertThat(typed.move().orElseThrow().notes()).noneMatch(MoveFinding.TakenAsAlike.class::isInstance);
         assertThat(typed.timeline().settings()).hasSize(1);

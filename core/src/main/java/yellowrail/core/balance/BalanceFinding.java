@@ -11,6 +11,9 @@ public sealed interface BalanceFinding extends Finding {
     record ReadTogether(String point) implements BalanceFinding {
     }
 
+    record WaitsForFreshReadings(String testPoint) implements BalanceFinding {
+    }
+
     record WaitsForEveryTube() implements BalanceFinding {
     }
 

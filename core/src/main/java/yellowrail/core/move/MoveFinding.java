@@ -111,6 +111,9 @@ public sealed interface MoveFinding extends Finding {
     record TakenAsAlike(List<String> read, List<String> wanted) implements MoveFinding {
     }
 
+    record AdapterMovesWhileOff() implements MoveFinding {
+    }
+
     record ProbeNext(String place) implements MoveFinding {
     }
 

@@ -95,6 +95,9 @@ final class MoveNotes {
             List<String> read = newest.tubes().stream().filter(tube -> !tube.assumed()).map(tube -> tube.socket().testPoint()).distinct().toList();
             notes.add(new MoveFinding.TakenAsAlike(read, wanted));
             wanted.stream().findFirst().ifPresent(place -> notes.add(new MoveFinding.ProbeNext(place)));
+            if (sheet.current().method() == CurrentMethod.SOCKET_ADAPTER || sheet.current().method() == CurrentMethod.PLATE_ADAPTER) {
+                notes.add(new MoveFinding.AdapterMovesWhileOff());
+            }
         } else if (!newest.isAssumed() && !wanted.isEmpty()) {
             notes.add(new MoveFinding.ToldFromBefore(wanted));
         }

@@ -50,6 +50,12 @@ public record SheetCorrection(String words, AmpSheet sheet) {
         };
     }
 
+    /** How far over a published limit an entry takes its volts on, V; empty for anything else. */
+    public static OptionalDouble takesOn(Entry entry) {
+        Matcher upTo = UP_TO.matcher(entry.kind() == ReadingKind.SHEET ? entry.words() : "");
+        return upTo.matches() ? OptionalDouble.of(Quantity.parse(upTo.group(2)).si(Unit.VOLT)) : OptionalDouble.empty();
+    }
+
     /** A sheet with everything corrected that a line says of it. */
     public static AmpSheet all(List<Entry> said, AmpSheet sheet) {
         AmpSheet corrected = sheet;

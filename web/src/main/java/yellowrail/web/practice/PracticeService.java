@@ -231,7 +231,7 @@ class PracticeService {
         if (outcome instanceof EntryOutcome.Held held) {
             return entries.heldInWords(held.items());
         }
-        return outcome instanceof EntryOutcome.Asked asked ? asked.says() + (asked.choices().isEmpty() ? "" : " Type: " + asked.choices().get(0)) : "";
+        return outcome instanceof EntryOutcome.Asked asked ? asked.says() + (asked.choices().isEmpty() ? "" : " Type: " + asked.choices().get(0).line()) : "";
     }
 
     private PracticeRow row(long runId) {

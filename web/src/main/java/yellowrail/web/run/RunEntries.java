@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -16,7 +17,9 @@ import yellowrail.core.mistake.Mistakes;
 import yellowrail.core.mistake.Situation;
 import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Quantity;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.EntryFault;
@@ -214,7 +217,7 @@ public class RunEntries {
         }
         boolean on = entries.stream().anyMatch(entry -> entry.kind() == ReadingKind.POWER_ON);
         boolean loaded = progress.isTicked(Safety.LOAD) || progress.isTicked(Safety.CLOSED) || seenTo.contains(Safety.LOAD) || seenTo.contains(Safety.CLOSED);
-        return on && !loaded ? Optional.of(new EntryOutcome.Asked(typed, "", words.message("run.no-load"), List.of("tick load; " + typed))) : Optional.empty();
+        return on && !loaded ? Optional.of(new EntryOutcome.Asked(typed, "", words.message("run.no-load"), List.of(choice("tick load; " + typed)))) : Optional.empty();
     }
 
     /** The amp with the corrections of this line, saved if there are any. */
@@ -252,8 +255,17 @@ public class RunEntries {
         return Optional.empty();
     }
 
+    private EntryOutcome.Asked.Choice choice(String line) {
+        return new EntryOutcome.Asked.Choice(line, words.message(line.contains(";") ? "run.choice-line" : "run.choice-instead", line), false);
+    }
+
+    private EntryOutcome.Asked.Choice choice(List<Entry> suggestion, String line) {
+        OptionalDouble upTo = suggestion.stream().map(SheetCorrection::takesOn).filter(OptionalDouble::isPresent).findFirst().orElse(OptionalDouble.empty());
+        return upTo.isEmpty() ? choice(line) : new EntryOutcome.Asked.Choice(line, words.message("run.choice-built-so", Figures.in(Unit.VOLT, upTo.getAsDouble())), true);
+    }
+
     private EntryOutcome asked(Question question, List<Entry> entries, int at, AmpSheet sheet, String typed) {
-        List<String> choices = question.suggestions().stream().map(suggestion -> EntryWriter.line(Replay.instead(entries, at, suggestion), sheet)).toList();
+        List<EntryOutcome.Asked.Choice> choices = question.suggestions().stream().map(suggestion -> choice(suggestion, EntryWriter.line(Replay.instead(entries, at, suggestion), sheet))).toList();
         return new EntryOutcome.Asked(typed, question.ifReal().map(words::say).orElse(""), words.say(question.asks()), choices);
     }
 

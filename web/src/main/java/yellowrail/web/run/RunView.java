@@ -145,6 +145,6 @@ record RunView(long id, boolean open, String sentence, String next, boolean alar
             case VOLT -> "9.85";
             default -> "36.4";
         };
-        return "%s %s   plate 452   mains 120%s".formatted(point, example, stage.sheet().bias().isCathode() ? "" : "   bias -46.8");
+        return "%s %s   plate 452".formatted(point, example);
     }
 }

@@ -118,7 +118,7 @@ class BenchDayTest extends BrowserTest {
         page.locator("#line").fill("plate 311");
         page.locator("#line").press("Enter");
         assertThat(page.locator("#line-answer")).containsText("Is this one built so?");
-        page.getByText("Rather sheet plate up to").tap();
+        page.getByText("It is built so, up to").tap();
         assertThat(page.locator("#line-answer")).not().isVisible();
         assertThat(tube(page, "V3")).containsText("11.23 W");
         assertThat(tube(page, "V3")).containsText("93.5 %");

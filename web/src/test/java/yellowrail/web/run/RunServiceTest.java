@@ -81,7 +81,7 @@ class RunServiceTest {
     @Test
     void aQuestionedReadingIsNotStoredUntilAnswered() {
         EntryOutcome.Asked asked = (EntryOutcome.Asked) enter("mains 119; V1 38.2V");
-        assertThat(asked.choices()).first().isEqualTo("mains 119V; V1 38.2mV");
+        assertThat(asked.choices()).first().isEqualTo(new EntryOutcome.Asked.Choice("mains 119V; V1 38.2mV", "Rather mains 119V; V1 38.2mV", false));
         assertThat(moment().isEmpty()).isTrue();
         assertThat(entries.enter(run, "V1 38.2V", "", true)).isEqualTo(new EntryOutcome.Accepted(1, false));
         assertThat(value(ReadingKind.SENSE_VOLTS, "V1")).isEqualTo(38.2);

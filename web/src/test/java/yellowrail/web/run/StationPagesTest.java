@@ -133,7 +133,7 @@ class StationPagesTest {
         on(sheet(BiasKind.CATHODE_SHARED, "EL84", 4, List.of(), CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 62, 0.05, Unit.VOLT)));
         safe();
         type("rk off 61.4");
-        assertThat(type("vk 11.2 ; plate 318").body()).contains("If it is real: 13.05 W, 109 % of the rating: bring it down first.", "Rather TP 11.2V; sheet plate up to 330; plate 318V");
+        assertThat(type("vk 11.2 ; plate 318").body()).contains("If it is real: 13.05 W, 109 % of the rating: bring it down first.", "Keep vk 11.2 ; plate 318", "value=\"TP 11.2V; sheet plate up to 330; plate 318V\"", "It is built so, up to 330 V");
         type("vk 11.2; sheet plate up to 330; plate 318");
         assertThat(page("set")).contains("Change the cathode resistor from about 61.4 ohm to ", "Standard values around it", "E24", "buy");
     }
