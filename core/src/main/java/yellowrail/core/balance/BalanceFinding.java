@@ -11,7 +11,7 @@ public sealed interface BalanceFinding extends Finding {
     record ReadTogether(String point) implements BalanceFinding {
     }
 
-    record WaitsForFreshReadings(String testPoint) implements BalanceFinding {
+    record WaitsForFreshReadings() implements BalanceFinding {
     }
 
     record WaitsForEveryTube() implements BalanceFinding {

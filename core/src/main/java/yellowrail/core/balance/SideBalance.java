@@ -46,9 +46,8 @@ public record SideBalance(Channel channel, double push, double pull, double plus
         if (here.stream().anyMatch(tube -> tube.figures().isEmpty())) {
             return unseen(channel, new BalanceFinding.WaitsForEveryTube());
         }
-        Optional<TubeIdle> stale = here.stream().filter(tube -> !tube.isFresh()).findFirst();
-        if (stale.isPresent()) {
-            return unseen(channel, new BalanceFinding.WaitsForFreshReadings(stale.get().socket().testPoint()));
+        if (here.stream().anyMatch(tube -> !tube.isFresh())) {
+            return unseen(channel, new BalanceFinding.WaitsForFreshReadings());
         }
         double squares = here.stream().map(tube -> plate(tube).plusMinus()).mapToDouble(half -> half * half).sum();
         return new SideBalance(channel, sum(here, Side.PUSH), sum(here, Side.PULL), Math.sqrt(squares), Optional.empty());

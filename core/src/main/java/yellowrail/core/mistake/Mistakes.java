@@ -35,6 +35,9 @@ public final class Mistakes {
     /** A reading this near to what was asked for is what was asked for. */
     private static final double AS_ASKED = 0.05;
 
+    /** What a tube that runs away may take, over its rating; beyond this nothing lasts long enough to be read. */
+    private static final double CREDIBLE = 5;
+
     private Mistakes() {
     }
 
@@ -53,6 +56,11 @@ public final class Mistakes {
     /** Only whether a number can be what it is said to be, as a row of a meter's file is asked. */
     public static Optional<Question> implausible(Entry entry, Situation situation) {
         return new Plausibility(situation).question(entry);
+    }
+
+    /** Whether what was typed may be true and terrible: then a habitual Enter must not make it harmless. */
+    public static boolean mayBeReal(Question question) {
+        return question.ifReal().filter(finding -> !(finding instanceof MistakeFinding.IfRealSwitchOff off) || off.ratio() <= CREDIBLE).isPresent();
     }
 
     private static Optional<Question> first(List<BiFunction<Entry, Situation, Optional<Question>>> rules, Entry entry, Situation situation) {

@@ -32,8 +32,9 @@ public sealed interface EntryOutcome {
      * @param ifReal  what it means if it is real, told before anything else; blank where it means nothing more
      * @param asks    what is odd
      * @param choices what to store instead, most likely first
+     * @param keepFirst whether keeping what was typed is the careful answer, and the first key’s
      */
-    record Asked(String typed, String ifReal, String asks, List<Choice> choices) implements EntryOutcome {
+    record Asked(String typed, String ifReal, String asks, List<Choice> choices, boolean keepFirst) implements EntryOutcome {
 
         /**
          * One of them.
@@ -43,11 +44,6 @@ public sealed interface EntryOutcome {
          * @param takesOn whether it takes volts over a limit on, and is not to be chosen by a second press of Enter
          */
         public record Choice(String line, String label, boolean takesOn) {
-        }
-
-        /** Whether keeping what was typed is the careful answer. */
-        public boolean isKeepFirst() {
-            return !choices.isEmpty() && choices.get(0).takesOn();
         }
 
         /** All of it in one. */

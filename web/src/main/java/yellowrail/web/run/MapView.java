@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.map.OperatingMap;
@@ -27,6 +28,8 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
     static final int BOTTOM = 44;
     /** Tubes nearer than this on the picture share one label, px. */
     private static final double CLOSE = 20;
+    /** A word this far from a tube's mark does not touch its label, px. */
+    private static final double FREE = 90;
 
     /** Where a word is written. */
     record Place(String x, String y) {
@@ -59,13 +62,21 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
         List<Point> back = new ArrayList<>(map.low());
         Collections.reverse(back);
         String window = scale.line(map.high()) + " " + scale.line(back).replaceFirst("M", "L") + " Z";
-        Point labelled = map.rating().get(map.rating().size() / 3);
+        Point labelled = labelled(map, scale);
         Point aimed = map.aim().get(map.aim().size() - 1);
         return new MapView(beyond, rating, window, scale.line(map.aim()), scale.across(6, 1), scale.up(6, 1e3), marks(map, scale, sheet),
                 new Place(px(scale.x(labelled.volts()) + 6), px(scale.y(labelled.amps()) - 8)),
                 new Place(px(scale.x(aimed.volts()) - 4), px(scale.y(aimed.amps()) - 5)),
                 map.forecast().line().isEmpty() ? "" : scale.line(map.forecast().line()),
                 map.forecast().landings().stream().map(point -> new Place(px(scale.x(point.volts())), px(scale.y(point.amps())))).toList(), inWords(map));
+    }
+
+    /** Where on the rating its name stands freest of the tubes. */
+    private static Point labelled(OperatingMap map, Plot scale) {
+        List<Point> rating = map.rating();
+        Point usual = rating.get(rating.size() / 3);
+        return Stream.of(usual, rating.get(rating.size() / 10), rating.get(rating.size() * 2 / 3))
+                .filter(point -> map.tracks().stream().allMatch(track -> scale.distance(track.last(), point) > FREE)).findFirst().orElse(usual);
     }
 
     private static List<Mark> marks(OperatingMap map, Plot scale, AmpSheet sheet) {

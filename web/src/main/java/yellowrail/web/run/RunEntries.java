@@ -217,7 +217,7 @@ public class RunEntries {
         }
         boolean on = entries.stream().anyMatch(entry -> entry.kind() == ReadingKind.POWER_ON);
         boolean loaded = progress.isTicked(Safety.LOAD) || progress.isTicked(Safety.CLOSED) || seenTo.contains(Safety.LOAD) || seenTo.contains(Safety.CLOSED);
-        return on && !loaded ? Optional.of(new EntryOutcome.Asked(typed, "", words.message("run.no-load"), List.of(choice("tick load; " + typed)))) : Optional.empty();
+        return on && !loaded ? Optional.of(new EntryOutcome.Asked(typed, "", words.message("run.no-load"), List.of(choice("tick load; " + typed)), false)) : Optional.empty();
     }
 
     /** The amp with the corrections of this line, saved if there are any. */
@@ -266,7 +266,8 @@ public class RunEntries {
 
     private EntryOutcome asked(Question question, List<Entry> entries, int at, AmpSheet sheet, String typed) {
         List<EntryOutcome.Asked.Choice> choices = question.suggestions().stream().map(suggestion -> choice(suggestion, EntryWriter.line(Replay.instead(entries, at, suggestion), sheet))).toList();
-        return new EntryOutcome.Asked(typed, question.ifReal().map(words::say).orElse(""), words.say(question.asks()), choices);
+        return new EntryOutcome.Asked(typed, question.ifReal().map(words::say).orElse(""), words.say(question.asks()), choices,
+                Mistakes.mayBeReal(question) || choices.stream().anyMatch(EntryOutcome.Asked.Choice::takesOn));
     }
 
     /** What the page asks to be turned to now. */

@@ -81,6 +81,7 @@ class RunServiceTest {
     @Test
     void aQuestionedReadingIsNotStoredUntilAnswered() {
         EntryOutcome.Asked asked = (EntryOutcome.Asked) enter("mains 119; V1 38.2V");
+        assertThat(asked.keepFirst()).as("38.2 A are no runaway").isFalse();
         assertThat(asked.choices()).first().isEqualTo(new EntryOutcome.Asked.Choice("mains 119V; V1 38.2mV", "Rather mains 119V; V1 38.2mV", false));
         assertThat(moment().isEmpty()).isTrue();
         assertThat(entries.enter(run, "V1 38.2V", "", true)).isEqualTo(new EntryOutcome.Accepted(1, false));
@@ -228,6 +229,19 @@ class RunServiceTest {
         runs.close(run);
         run = runs.begin(amp).id();
         assertThat(runs.timeline(runs.run(run)).present().occupants()).extracting(each -> each.name()).containsExactly("5881", "6L6GC");
+    }
+
+    /** True and terrible, or a slip: a second Enter never makes it harmless, and never takes volts on. */
+    @Test
+    void whatMayBeRealIsKeptByTheFirstKey() {
+        enter("on 20");
+        enter("V1 36.4 V2 33.9 plate 452");
+        EntryOutcome.Asked runaway = (EntryOutcome.Asked) enter("V1 145");
+        assertThat(runaway.ifReal()).isEqualTo("If it is real: 62.24 W, 207 % of the rating: switch off now.");
+        assertThat(runaway.keepFirst()).isTrue();
+        EntryOutcome.Asked volts = (EntryOutcome.Asked) enter("plate 540");
+        assertThat(volts.choices()).filteredOn(EntryOutcome.Asked.Choice::takesOn).singleElement().satisfies(choice -> assertThat(choice.label()).startsWith("It is built so, up to "));
+        assertThat(volts.keepFirst()).isTrue();
     }
 
     /** A screen that reads 5 V with 452 V on the plate was kept: no page fails by it, and those that would use it say that they do not. */
