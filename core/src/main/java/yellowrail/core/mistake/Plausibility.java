@@ -90,7 +90,7 @@ final class Plausibility {
         Unit shows = sheet.current().shows();
         List<List<Entry>> offers = new ArrayList<>();
         double slipped = shows.toSi(Unit.MILLIAMP.fromSi(entry.value()));
-        offers.add(List.of(new Entry(ReadingKind.SENSE_VOLTS, entry.target(), slipped, "")));
+        offers.add(List.of(entry.as(ReadingKind.SENSE_VOLTS).slippedTo(slipped)));
         if (Math.abs(entry.value() * ohms / slipped - 1) > 1e-6) {
             offers.add(List.of(new Entry(ReadingKind.SENSE_VOLTS, entry.target(), entry.value() * ohms, "")));
         }
@@ -183,6 +183,6 @@ final class Plausibility {
 
     private static Question ask(Entry entry, DoublePredicate plausible, MistakeFinding asks) {
         return new Question(entry, asks, Stream.concat(Stream.of(-entry.value()), DoubleStream.of(FACTORS).mapToObj(factor -> factor * entry.value()))
-                .filter(plausible::test).limit(2).map(value -> List.of(entry.withValue(value))).toList());
+                .filter(plausible::test).limit(2).map(value -> List.of(entry.slippedTo(value))).toList());
     }
 }

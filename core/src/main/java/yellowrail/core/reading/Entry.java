@@ -29,6 +29,11 @@ public record Entry(ReadingKind kind, String target, double value, String words,
         return new Entry(kind, target, other, words);
     }
 
+    /** The same digits, with another unit or the point elsewhere. */
+    public Entry slippedTo(double other) {
+        return new Entry(kind, target, other, words, value == 0 ? 0 : Math.abs(lastDigit * other / value));
+    }
+
     /** The same reading of another kind. */
     public Entry as(ReadingKind other) {
         return new Entry(other, target, value, words, lastDigit);

@@ -47,9 +47,10 @@ public final class EntryWriter {
         return Figures.in(unit == Unit.MILLIVOLT && Math.abs(entry.value()) >= 1 ? Unit.VOLT : unit, entry.value());
     }
 
-    /** With the digits that were typed: 1.50 stays 1.50. */
+    /** With the digits that were typed: 1.50 stays 1.50, and 1.50 that was meant in V is not written as 1500 mV. */
     private static String value(Entry entry, AmpSheet sheet) {
-        Unit unit = unit(entry, sheet);
+        Unit usual = unit(entry, sheet);
+        Unit unit = usual == Unit.MILLIVOLT && usual.fromSi(entry.lastDigit()) > 1.5 ? Unit.VOLT : usual;
         String plain = Figures.plain(unit.fromSi(entry.value()));
         int decimals = entry.lastDigit() > 0 ? (int) Math.round(-Math.log10(unit.fromSi(entry.lastDigit()))) : 0;
         boolean cut = decimals > 0 && decimals <= MOST_DECIMALS && new BigDecimal(plain).scale() < decimals;

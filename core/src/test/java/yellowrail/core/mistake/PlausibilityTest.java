@@ -1,6 +1,7 @@
 package yellowrail.core.mistake;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.EntryLine;
 import yellowrail.core.reading.EntryWriter;
 import yellowrail.core.reading.Question;
@@ -45,6 +47,14 @@ class PlausibilityTest {
         Question question = ask(line).orElseThrow();
         assertThat(question.asks().code()).isEqualTo(code);
         assertThat(offered(question, PAIR)).contains(offered);
+    }
+
+    @Test
+    void aSlippedUnitKeepsTheDigitsThatWereTyped() {
+        AmpSheet shared = Amps.with(PAIR, CurrentSense.across(CurrentMethod.SENSE_SHARED, 24.8, 0.01, Unit.MILLIVOLT));
+        Entry meant = ask(shared, "V1 1.50").orElseThrow().suggestions().get(0).get(0);
+        assertThat(meant.lastDigit()).isCloseTo(0.01, within(1e-9));
+        assertThat(EntryWriter.line(meant, shared)).isEqualTo("V1 1.50V");
     }
 
     /** 1 ohm, 1 %: with leads and the last digit 1.3 can be it, 0.6 can not. */
