@@ -48,6 +48,7 @@ class RunPages {
                 .addObject("ampId", amp.id()).addObject("by", by != null ? by : log.lastBy())
                 .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
                 .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null).addObject("held", outcome instanceof EntryOutcome.Held waits ? waits : null)
+                .addObject("entered", outcome != null).addObject("swapped", view.contains("::"))
                 .addObject("again", outcome instanceof EntryOutcome.Accepted taken && taken.again() ? words.message("run.stored-again") : "").addObject("form", UUID.randomUUID().toString())
                 .addObject("span", percent(span)).addObject("practice", run.isPractice())
                 .addObject("view", RunView.of(run, log, progress, here, percent(span) / 100, words, clock))

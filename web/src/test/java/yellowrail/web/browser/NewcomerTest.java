@@ -32,8 +32,10 @@ class NewcomerTest extends BrowserTest {
         });
         assertThat(page.locator(".held")).containsText("A load on the output");
         assertThat(page.locator("#line")).hasValue("V1 36.4 V2 33.9 plate 430");
+        assertThat(page.locator(".held [data-item]").first()).isFocused();
         act(() -> page.getByText("Each of these is seen to").click());
         assertThat(page.locator(".glance")).containsText("V2 is cold");
+        assertThat(page.locator("#line")).isFocused();
         assertThat(page.locator(".log .typed")).hasCount(3);
         assertThat(actions).isLessThanOrEqualTo(9);
         page.context().close();
