@@ -3,6 +3,11 @@
 
 const opened = document.getElementById("opened");
 
+// On a phone the line lies below what is to be read first: the cursor may stand in it, but the page begins at its top.
+if (matchMedia("(max-width: 700px)").matches && !location.hash) {
+  addEventListener("load", () => requestAnimationFrame(() => requestAnimationFrame(() => scrollTo(0, 0))));
+}
+
 document.querySelectorAll("[data-here]").forEach(field => { field.value = location.pathname; });
 
 // Until a theme is chosen the system's counts: offer the other one.

@@ -35,7 +35,7 @@ final class DemoAmps {
         return sheet(usual, "Bogbean pair", "Rebuilt supply, new reservoir capacitors.",
                 "The jack must be in before the tubes conduct. The RANGE pot hides under the tag board.", usual.sockets(),
                 List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)), usual.current(), usual.plate())
-                .with(new Supply(Rectifier.SILICON, true, OptionalDouble.of(352), OptionalDouble.of(500), OptionalDouble.of(0.020), OptionalDouble.empty(),
+                .with(new Supply(Rectifier.SILICON, true, OptionalDouble.of(352), OptionalDouble.of(550), OptionalDouble.of(0.020), OptionalDouble.empty(),
                         OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty()))
                 .with(DemoFittings.COLD_PAIR);
     }
