@@ -99,6 +99,9 @@ class BenchAsItIsTest {
         });
         assertThat(typed.move()).isEmpty();
         assertThat(typed.lines("turn RANGE anticlockwise").move()).as("nobody has seen it come down").isEmpty();
+        assertThat(typed.lines("off").summary().sentence()).isInstanceOf(IdleFinding.TookTooMuch.class);
+        assertThat(typed.move()).isEmpty();
+        assertThat(typed.lines("on").summary().sentence()).isInstanceOf(IdleFinding.SwitchOffNow.class);
     }
 
     @Test

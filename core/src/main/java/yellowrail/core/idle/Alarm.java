@@ -13,8 +13,9 @@ import yellowrail.core.timeline.Timeline;
  *
  * @param tube   which
  * @param rising what it read before, where it rises
+ * @param off    whether it was switched off since, by the log: then it stays off until the cause is found
  */
-public record Alarm(TubeIdle tube, Optional<Reading> rising) {
+public record Alarm(TubeIdle tube, Optional<Reading> rising, boolean off) {
 
     /** So far over the rating, as a ratio, nothing is turned any more. */
     public static final double SWITCH_OFF = 1.20;
@@ -29,10 +30,14 @@ public record Alarm(TubeIdle tube, Optional<Reading> rising) {
 
     private static Optional<Alarm> of(Timeline timeline, TubeIdle tube) {
         if (tube.judgement().ratio() > SWITCH_OFF) {
-            return Optional.of(new Alarm(tube, Optional.empty()));
+            return Optional.of(new Alarm(tube, Optional.empty(), isOff(timeline)));
         }
         Optional<Reading> before = before(timeline, tube.current().orElseThrow());
-        return before.isPresent() && tube.judgement().ratio() > 1 && rises(before.get(), tube) ? Optional.of(new Alarm(tube, before)) : Optional.empty();
+        return before.isPresent() && tube.judgement().ratio() > 1 && rises(before.get(), tube) ? Optional.of(new Alarm(tube, before, isOff(timeline))) : Optional.empty();
+    }
+
+    private static boolean isOff(Timeline timeline) {
+        return timeline.present().state().on().map(on -> !on).orElse(false);
     }
 
     private static boolean rises(Reading before, TubeIdle tube) {
@@ -64,6 +69,9 @@ public record Alarm(TubeIdle tube, Optional<Reading> rising) {
     public IdleFinding finding(Unit shows) {
         String label = tube.socket().label();
         double watts = tube.figures().orElseThrow().dissipation().value();
+        if (off) {
+            return new IdleFinding.TookTooMuch(label, watts, tube.judgement().ratio());
+        }
         return rising.<IdleFinding>map(before -> new IdleFinding.SwitchOffRising(label, watts, tube.judgement().ratio(), Shown.toTurnTo(shows, before.value()),
                 Shown.toTurnTo(shows, tube.current().orElseThrow().value()))).orElseGet(() -> new IdleFinding.SwitchOffNow(label, watts, tube.judgement().ratio()));
     }

@@ -183,6 +183,9 @@ public sealed interface IdleFinding extends Finding {
     record SwitchOffNow(String socket, @In(Unit.WATT) double watts, @In(Unit.PERCENT) double ratio) implements IdleFinding {
     }
 
+    record TookTooMuch(String socket, @In(Unit.WATT) double watts, @In(Unit.PERCENT) double ratio) implements IdleFinding {
+    }
+
     record SwitchOffRising(String socket, @In(Unit.WATT) double watts, @In(Unit.PERCENT) double ratio, Shown from, Shown to) implements IdleFinding {
     }
 

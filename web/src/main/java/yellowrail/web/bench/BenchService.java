@@ -60,7 +60,7 @@ class BenchService {
         Judgement judgement = worst.judgement();
         String open = run.isOpen() ? "run open since " + DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())) : "";
         if (summary.alarm().isPresent()) {
-            return "switch off now";
+            return summary.alarm().get().off() ? "find the cause before it is on again" : "switch off now";
         }
         if (judgement.verdict() == Verdict.OVER_RATING) {
             return "bring it down before anything else";

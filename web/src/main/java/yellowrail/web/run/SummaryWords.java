@@ -15,7 +15,7 @@ public final class SummaryWords {
 
     public static String brief(StageSummary summary, Words words) {
         if (summary.alarm().isPresent()) {
-            return words.message("summary.switch-off", summary.worst().socket().label(), Figures.percent(summary.worst().judgement().ratio()));
+            return words.message(summary.alarm().get().off() ? "summary.stays-off" : "summary.switch-off", summary.worst().socket().label(), Figures.percent(summary.worst().judgement().ratio()));
         }
         TubeIdle worst = summary.worst();
         Judgement judgement = worst.judgement();
