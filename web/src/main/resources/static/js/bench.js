@@ -46,6 +46,20 @@ document.body.addEventListener("change", event => {
 });
 document.body.addEventListener("htmx:afterRequest", () => save()?.removeAttribute("disabled"));
 
+// An answer that was overtaken, because something else was chosen or typed while it was on its way, is not drawn: it would
+// take that back. It is asked for again.
+document.body.addEventListener("htmx:beforeSwap", event => {
+  const sent = event.detail.requestConfig;
+  if (sent?.path !== "/amps/form") {
+    return;
+  }
+  const now = [...new FormData(document.querySelector("form.sheet"))];
+  if (now.some(([name, value]) => name !== "changed" && !sent.formData.getAll(name).includes(value))) {
+    event.detail.shouldSwap = false;
+    htmx.trigger(sent.elt, sent.triggeringEvent?.type ?? "change");
+  }
+});
+
 document.body.addEventListener("click", event => {
   if (event.target.closest("dialog [data-close]")) {
     event.preventDefault();

@@ -62,4 +62,33 @@ class NewcomerTest extends BrowserTest {
         assertThat(page.locator(".log .typed")).hasCount(3);
         page.context().close();
     }
+
+    /** What is chosen or typed while an answer is on its way is not taken back by it. */
+    @Test
+    void whatIsChosenWhileAnAnswerIsOnItsWayStays() {
+        Page page = chromium.laptop(RunningApplication.url());
+        page.navigate("/amps/new");
+        page.evaluate("""
+                () => {
+                  const send = XMLHttpRequest.prototype.send;
+                  window.waiting = [];
+                  XMLHttpRequest.prototype.send = function (body) { window.waiting.push(() => send.call(this, body)); };
+                  window.letGo = () => { XMLHttpRequest.prototype.send = send; window.waiting.forEach(go => go()); };
+                }""");
+        page.getByLabel("Tube type").selectOption("EL84");
+        page.waitForFunction("() => window.waiting.length === 1");
+        page.getByLabel("Name").first().fill("Wood sorrel");
+        page.evaluate("""
+                () => {
+                  const topology = document.querySelector("[name='stage.topology']");
+                  topology.value = "SINGLE_ENDED";
+                  topology.dispatchEvent(new Event("change", {bubbles: true}));
+                  window.letGo();
+                }""");
+        assertThat(page.getByLabel("Power tubes")).hasValue("1");
+        assertThat(page.getByLabel("Topology")).hasValue("SINGLE_ENDED");
+        assertThat(page.getByLabel("Tube type")).hasValue("EL84");
+        assertThat(page.getByLabel("Name").first()).hasValue("Wood sorrel");
+        page.context().close();
+    }
 }
