@@ -32,7 +32,7 @@ import yellowrail.web.words.Words;
 class RandomLogPagesTest {
 
     private static final int LOGS = Thorough.of(5_000, 500);
-    private static final int WHOLE_PAGES = Thorough.of(25, 4);
+    private static final int WHOLE_PAGES = Thorough.of(15, 4);
     private static final Clock NOON = Clock.fixed(Instant.parse("2026-03-03T12:00:00Z"), ZoneOffset.UTC);
 
     @Test
@@ -46,8 +46,8 @@ class RandomLogPagesTest {
                 Log log = random.play().log();
                 RunLog rows = new RunLog(log.catalogue(), log.versions(), log.before(), log.readings().stream().map(RandomLogPagesTest::row).toList());
                 Station at = Station.values()[seed % Station.values().length];
-                Stream.of(at, Station.MEASURE).map(station -> RunView.of(run, rows, new RunProgress(log.newest().sheet(), List.of()), station, 0.1, words, NOON).toString())
-                        .forEach(view -> Nonsense.in(view).ifPresent(each -> wrong.add("%s at %s: %s".formatted(random, at, each))));
+                Nonsense.in(RunView.of(run, rows, new RunProgress(log.newest().sheet(), List.of()), at, 0.1, words, NOON).toString())
+                        .ifPresent(each -> wrong.add("%s at %s: %s".formatted(random, at, each)));
             } catch (RuntimeException e) {
                 wrong.add("%s: %s at %s".formatted(random, e, e.getStackTrace()[0]));
             }
