@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yellowrail.core.Amps;
@@ -12,6 +14,7 @@ import yellowrail.core.amp.Topology;
 import yellowrail.core.tube.model.TubeModels;
 
 /** The exported netlist in a general circuit simulator, against our own solution of the same circuit. */
+@Execution(ExecutionMode.CONCURRENT)
 class NetlistTest {
 
     static OutputStage stage(String type, Topology topology, int perSide, double plate, double screen, Connection connection, double bias, double load, double copper) {
