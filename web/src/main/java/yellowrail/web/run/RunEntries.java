@@ -175,8 +175,12 @@ public class RunEntries {
         if (held.isPresent()) {
             return held.get();
         }
+        Optional<Amp> saved = corrected(amp, entries);
+        if (saved.isEmpty()) {
+            return new EntryOutcome.Refused(typed, words.message("run.sheet-saved"));
+        }
         ticked.forEach(item -> stations.tick(run.id(), item, true));
-        Amp corrected = corrected(amp, entries);
+        Amp corrected = saved.get();
         List<Entry> meant = corrected.sheet().equals(amp.sheet()) ? entries
                 : new EntryLine(corrected.sheet()).parse(typed).stream().filter(entry -> entry.kind() != ReadingKind.TICK).toList();
         store(run.id(), corrected, meant, byWhom, taken);
@@ -220,14 +224,10 @@ public class RunEntries {
         return on && !loaded ? Optional.of(new EntryOutcome.Asked(typed, "", words.message("run.no-load"), List.of(choice("tick load; " + typed)), false)) : Optional.empty();
     }
 
-    /** The amp with the corrections of this line, saved if there are any. */
-    private Amp corrected(Amp amp, List<Entry> entries) {
+    /** The amp with the corrections of this line, saved if there are any; empty where somebody else saved its sheet just now. */
+    private Optional<Amp> corrected(Amp amp, List<Entry> entries) {
         AmpSheet sheet = SheetCorrection.all(entries, amp.sheet());
-        if (sheet.equals(amp.sheet())) {
-            return amp;
-        }
-        amps.save(amp.id(), amp.version(), sheet).orElseThrow(() -> new IllegalStateException("the sheet of amp %d was saved by somebody else at this moment".formatted(amp.id())));
-        return amps.newest(amp.id());
+        return sheet.equals(amp.sheet()) ? Optional.of(amp) : amps.save(amp.id(), amp.version(), sheet).map(version -> amps.newest(amp.id()));
     }
 
     private NewReading row(long runId, Amp amp, Entry entry, String byWhom, OffsetDateTime taken) {

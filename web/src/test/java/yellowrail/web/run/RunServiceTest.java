@@ -12,6 +12,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -28,6 +29,7 @@ import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
+import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
 
@@ -221,6 +223,22 @@ class RunServiceTest {
         clients.invokeAll(List.of(() -> enter("undo"), () -> enter("undo")));
         clients.shutdown();
         assertThat(log().rows()).filteredOn(ReadingRow::struck).hasSize(2);
+    }
+
+    /** A line that corrects the sheet, while somebody else saves it: stored whole or told, never a failure. */
+    @Test
+    void aCorrectionAndAnEditedSheetAtTheSameMoment() throws Exception {
+        ExecutorService clients = Executors.newFixedThreadPool(2);
+        var edits = clients.submit(() -> IntStream.range(0, 60).filter(i -> {
+            Amp newest = amps.newest(amp);
+            return amps.save(amp, newest.version(), newest.sheet().at(110 + i % 20, 10)).isPresent();
+        }).count());
+        var lines = clients.submit(() -> IntStream.range(0, 60).mapToObj(i -> enter("sheet plate up to %d".formatted(510 + i))).toList());
+        long stored = lines.get().stream().filter(EntryOutcome.Accepted.class::isInstance).count();
+        assertThat(lines.get()).allMatch(outcome -> outcome instanceof EntryOutcome.Accepted || outcome instanceof EntryOutcome.Refused refused && refused.message().startsWith("Nothing was stored"));
+        assertThat(stored).isPositive().isEqualTo(log().readings().stream().filter(reading -> reading.kind() == ReadingKind.SHEET).count());
+        assertThat(amps.newest(amp).version()).isEqualTo(1 + (int) (stored + edits.get()));
+        clients.shutdown();
     }
 
     @Test
