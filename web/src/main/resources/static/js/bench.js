@@ -46,6 +46,9 @@ document.body.addEventListener("change", event => {
 });
 document.body.addEventListener("htmx:afterRequest", () => save()?.removeAttribute("disabled"));
 
+// A box that is no longer ticked is missing among them: only the whole tells.
+const choices = form => [...new Set([...form].filter(([name]) => name !== "changed").map(([name, value]) => `${name}=${value}`))].sort().join("\n");
+
 // An answer that was overtaken, because something else was chosen or typed while it was on its way, is not drawn: it would
 // take that back. It is asked for again.
 document.body.addEventListener("htmx:beforeSwap", event => {
@@ -53,8 +56,7 @@ document.body.addEventListener("htmx:beforeSwap", event => {
   if (sent?.path !== "/amps/form") {
     return;
   }
-  const now = [...new FormData(document.querySelector("form.sheet"))];
-  if (now.some(([name, value]) => name !== "changed" && !sent.formData.getAll(name).includes(value))) {
+  if (choices(new FormData(document.querySelector("form.sheet"))) !== choices(sent.formData)) {
     event.detail.shouldSwap = false;
     htmx.trigger(sent.elt, sent.triggeringEvent?.type ?? "change");
   }

@@ -37,7 +37,7 @@ public record Alarm(TubeIdle tube, Optional<Reading> rising, boolean off) {
     }
 
     private static boolean isOff(Timeline timeline) {
-        return timeline.present().state().on().map(on -> !on).orElse(false);
+        return new WarmUp(timeline.present().moment(), timeline.present().sheet().settleMinutes()).isOff();
     }
 
     private static boolean rises(Reading before, TubeIdle tube) {

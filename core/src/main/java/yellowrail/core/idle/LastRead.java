@@ -39,7 +39,12 @@ public record LastRead(OptionalDouble plateVolts, OptionalDouble screenVolts, Op
         Optional<Reading> screen = moment.flatMap(at -> at.last(ReadingKind.SCREEN_VOLTS, labels(sheet)));
         return new LastRead(plate, screen(sheet, screen, plate, lift), figures.stream().mapToDouble(tube -> tube.cathode().value()).average(),
                 figures.stream().mapToDouble(tube -> tube.plateCurrent().value()).average(), lift, bias(sheet, moment, lift, figures.isEmpty()),
-                screen.filter(reading -> !isScreen(reading)).map(reading -> new IdleFinding.ScreenUnusable(reading.value())));
+                unusable(screen));
+    }
+
+    /** What is to be said of a screen reading that cannot be one. */
+    static Optional<IdleFinding> unusable(Optional<Reading> screen) {
+        return screen.filter(reading -> !isScreen(reading)).map(reading -> new IdleFinding.ScreenUnusable(reading.value()));
     }
 
     /** Whether a screen can stand at what was read. */

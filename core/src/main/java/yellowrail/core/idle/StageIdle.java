@@ -256,8 +256,7 @@ public final class StageIdle {
     }
 
     private static Optional<IdleFinding> screenUnusable(Socket socket, Moment moment) {
-        return moment.last(ReadingKind.SCREEN_VOLTS, socket.label(), socket.testPoint()).filter(reading -> !LastRead.isScreen(reading))
-                .map(reading -> new IdleFinding.ScreenUnusable(reading.value()));
+        return LastRead.unusable(moment.last(ReadingKind.SCREEN_VOLTS, socket.label(), socket.testPoint()));
     }
 
     private Optional<IdleFinding> bias(Socket socket, Moment moment) {

@@ -75,9 +75,11 @@ class NewcomerTest extends BrowserTest {
                   XMLHttpRequest.prototype.send = function (body) { window.waiting.push(() => send.call(this, body)); };
                   window.letGo = () => { XMLHttpRequest.prototype.send = send; window.waiting.forEach(go => go()); };
                 }""");
+        page.getByLabel("Stereo: left and right channel").evaluate("box => { box.checked = true; }");
         page.getByLabel("Tube type").selectOption("EL84");
         page.waitForFunction("() => window.waiting.length === 1");
         page.getByLabel("Name").first().fill("Wood sorrel");
+        page.getByLabel("Stereo: left and right channel").evaluate("box => { box.checked = false; }");
         page.evaluate("""
                 () => {
                   const topology = document.querySelector("[name='stage.topology']");
@@ -87,6 +89,7 @@ class NewcomerTest extends BrowserTest {
                 }""");
         assertThat(page.getByLabel("Power tubes")).hasValue("1");
         assertThat(page.getByLabel("Topology")).hasValue("SINGLE_ENDED");
+        assertThat(page.getByLabel("Stereo: left and right channel")).not().isChecked();
         assertThat(page.getByLabel("Tube type")).hasValue("EL84");
         assertThat(page.getByLabel("Name").first()).hasValue("Wood sorrel");
         page.context().close();
