@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.RatingSystem;
+import yellowrail.core.tube.TubeFinding;
 import yellowrail.core.tube.TubeType;
 
 /**
@@ -134,8 +135,8 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
     }
 
     /** What it is in one line: {@code 2 × EL34 push-pull, fixed, adjustable}. */
-    public String inWords() {
-        return "%d \u00d7 %s %s, %s".formatted(sockets.size(), tubeType, topology.inWords(), bias.inWords());
+    public AmpFinding told() {
+        return new AmpFinding.Stage(sockets.size(), tubeType, topology, bias);
     }
 
     /** The least DC that transformer or choke is rated for, A; empty where neither is known. */
@@ -180,7 +181,7 @@ public record AmpSheet(String name, String notes, String quirks, Topology topolo
      */
     public Rating rating(TubeType type) {
         Rating chosen = type.rating(ratingSystem).orElse(type.customaryRating());
-        return ownPlateWatts.isPresent() && isOf(type) ? chosen.withPlateWatts(ownPlateWatts.getAsDouble(), "on the amp sheet") : chosen;
+        return ownPlateWatts.isPresent() && isOf(type) ? chosen.withPlateWatts(ownPlateWatts.getAsDouble(), new TubeFinding.OnAmpSheet()) : chosen;
     }
 
     /** Whether that is the type on the sheet. */

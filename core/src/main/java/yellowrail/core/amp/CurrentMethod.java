@@ -6,35 +6,34 @@ package yellowrail.core.amp;
  */
 public enum CurrentMethod {
 
-    SENSE_EACH("sense resistor per tube", Yields.CATHODE, true, ""),
-    SENSE_SHARED("sense resistor shared by several tubes", Yields.CATHODE, true, "the mismatch between the tubes that share it"),
-    STAGE_TEST_POINT("test point for the whole stage", Yields.CATHODE, true, "mismatch and push-pull balance"),
-    SOCKET_ADAPTER("socket adapter in the cathode", Yields.CATHODE, false, ""),
-    PLATE_ADAPTER("plate-side adapter or meter", Yields.PLATE, false, "the screen current"),
-    CATHODE_RESISTOR("cathode-bias resistor", Yields.CATHODE, true, "the mismatch between the tubes that share it"),
-    HALF_PRIMARY("drop across half the output-transformer primary", Yields.PLATE, true, "the mismatch inside the side, and the screen current"),
-    SUPPLY_DROP("drop across a choke or supply resistor", Yields.SUPPLY, true, "everything else it feeds, and all mismatch"),
-    PANEL_METER("panel meter", Yields.CATHODE, false, "its own error");
+    SENSE_EACH(Yields.CATHODE, true, Hidden.NOTHING),
+    SENSE_SHARED(Yields.CATHODE, true, Hidden.MISMATCH_OF_SHARERS),
+    STAGE_TEST_POINT(Yields.CATHODE, true, Hidden.MISMATCH_AND_BALANCE),
+    SOCKET_ADAPTER(Yields.CATHODE, false, Hidden.NOTHING),
+    PLATE_ADAPTER(Yields.PLATE, false, Hidden.SCREEN_CURRENT),
+    CATHODE_RESISTOR(Yields.CATHODE, true, Hidden.MISMATCH_OF_SHARERS),
+    HALF_PRIMARY(Yields.PLATE, true, Hidden.MISMATCH_INSIDE_SIDE),
+    SUPPLY_DROP(Yields.SUPPLY, true, Hidden.EVERYTHING_ELSE),
+    PANEL_METER(Yields.CATHODE, false, Hidden.ITS_OWN_ERROR);
+
+    /** What a reading cannot show. */
+    public enum Hidden {
+        NOTHING, MISMATCH_OF_SHARERS, MISMATCH_AND_BALANCE, SCREEN_CURRENT, MISMATCH_INSIDE_SIDE, EVERYTHING_ELSE, ITS_OWN_ERROR
+    }
 
     /** Which current flows through the thing that is read. */
     public enum Yields {
         CATHODE, PLATE, SUPPLY
     }
 
-    private final String inWords;
     private final Yields yields;
     private final boolean acrossResistance;
-    private final String hides;
+    private final Hidden hides;
 
-    CurrentMethod(String inWords, Yields yields, boolean acrossResistance, String hides) {
-        this.inWords = inWords;
+    CurrentMethod(Yields yields, boolean acrossResistance, Hidden hides) {
         this.yields = yields;
         this.acrossResistance = acrossResistance;
         this.hides = hides;
-    }
-
-    public String inWords() {
-        return inWords;
     }
 
     public Yields yields() {
@@ -46,8 +45,7 @@ public enum CurrentMethod {
         return acrossResistance;
     }
 
-    /** What the reading cannot show, in words; blank when nothing. */
-    public String hides() {
+    public Hidden hides() {
         return hides;
     }
 

@@ -47,17 +47,7 @@ public record Fittings(OptionalDouble heaterAmps, OptionalDouble otherHeaterAmps
 
     /** What pin 1 of an octal socket is wired to. */
     public enum PinOne {
-        UNKNOWN("not known"), CATHODE("the cathode"), NOTHING("nothing"), GROUND("ground");
-
-        private final String inWords;
-
-        PinOne(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        UNKNOWN, CATHODE, NOTHING, GROUND
     }
 
     /** The same with a rectifier tube of this type. */

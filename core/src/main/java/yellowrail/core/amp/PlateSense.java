@@ -13,31 +13,11 @@ public record PlateSense(Point point, Reference reference, OptionalDouble halfPr
 
     /** The probe's place. */
     public enum Point {
-        PLATE("at the plate"), B_PLUS("at B+, before the output transformer");
-
-        private final String inWords;
-
-        Point(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        PLATE, B_PLUS
     }
 
     /** The black lead's place. */
     public enum Reference {
-        GROUND("to ground"), CATHODE("to the cathode");
-
-        private final String inWords;
-
-        Reference(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        GROUND, CATHODE
     }
 }

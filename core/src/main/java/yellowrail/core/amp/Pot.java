@@ -13,32 +13,12 @@ public record Pot(String name, Action action, String acts, Turn hotter, boolean 
 
     /** What a potentiometer moves. */
     public enum Action {
-        ALL("range of all tubes"), GROUP("range of a group"), BALANCE("balance"), ONE("one tube");
-
-        private final String inWords;
-
-        Action(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        ALL, GROUP, BALANCE, ONE
     }
 
     /** A direction of turning, seen from the shaft. */
     public enum Turn {
-        CLOCKWISE("clockwise"), ANTICLOCKWISE("anticlockwise"), UNKNOWN("not known");
-
-        private final String inWords;
-
-        Turn(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        CLOCKWISE, ANTICLOCKWISE, UNKNOWN;
 
         /** The other way; not known stays not known. */
         public Turn opposite() {

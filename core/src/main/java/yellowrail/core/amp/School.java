@@ -8,30 +8,26 @@ import yellowrail.core.quantity.Unit;
  */
 public enum School {
 
-    SHARE_OF_RATING("share of the rating", Basis.PERCENT,
-            "Plate dissipation as a share of the rating. Power and low distortion lie at the hot end, tube life at the cold end."),
-    CURRENT_WINDOW("current window", Basis.MILLIAMPS,
-            "Cathode current per tube between two figures for the type. Quick, but blind to the plate voltage."),
-    MAKERS_FIGURE("maker\u2019s figure at the test point", Basis.TEST_POINT,
-            "What the amp\u2019s maker asks for at the test point. Right while the amp is as it was made."),
-    BY_EAR("by ear, between cold and hot", Basis.TEST_POINT,
-            "The reading where it sounds thin and the one where it sounds thick, found by listening; set between them."),
-    HOT_CATHODE("hot cathode bias, over a design-centre rating", Basis.PERCENT,
-            "100 to 115 % of a design-centre rating, as some old cathode-bias amps were built: idle is the hottest these tubes get. It costs tube life, and an unlucky tube at high mains.");
+    /** Plate dissipation as a share of the rating. */
+    SHARE_OF_RATING(Basis.PERCENT),
+    /** Cathode current per tube; blind to the plate voltage. */
+    CURRENT_WINDOW(Basis.MILLIAMPS),
+    /** What the maker of the amp asks for at the test point. */
+    MAKERS_FIGURE(Basis.TEST_POINT),
+    /** Between the reading where it sounds thin and the one where it sounds thick. */
+    BY_EAR(Basis.TEST_POINT),
+    /** Over a design-centre rating, as some old cathode-bias amps were built. */
+    HOT_CATHODE(Basis.PERCENT);
 
     /** What a school's figures are in. */
     public enum Basis {
         PERCENT, MILLIAMPS, TEST_POINT
     }
 
-    private final String inWords;
     private final Basis basis;
-    private final String why;
 
-    School(String inWords, Basis basis, String why) {
-        this.inWords = inWords;
+    School(Basis basis) {
         this.basis = basis;
-        this.why = why;
     }
 
     /** The unit its window is told in, where the meter at the test point shows {@code shows}. */
@@ -43,15 +39,7 @@ public enum School {
         };
     }
 
-    public String inWords() {
-        return inWords;
-    }
-
     public Basis basis() {
         return basis;
-    }
-
-    public String why() {
-        return why;
     }
 }

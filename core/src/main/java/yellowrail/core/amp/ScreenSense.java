@@ -17,31 +17,11 @@ public record ScreenSense(Way way, OptionalDouble stopperOhms, Connection connec
 
     /** How screen current is taken off the cathode current. */
     public enum Way {
-        TYPICAL("typical share for the type"), MEASURED("measured"), NOT_DEDUCTED("not deducted");
-
-        private final String inWords;
-
-        Way(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        TYPICAL, MEASURED, NOT_DEDUCTED
     }
 
     /** What the screen hangs on. */
     public enum Connection {
-        PENTODE("pentode"), ULTRALINEAR("ultralinear"), TRIODE("triode");
-
-        private final String inWords;
-
-        Connection(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        PENTODE, ULTRALINEAR, TRIODE
     }
 }

@@ -1,12 +1,6 @@
 package yellowrail.core.amp;
 
-import java.util.Locale;
-
 /** Which end of the output transformer a tube pulls on. */
 public enum Side {
-    PUSH, PULL, SINGLE;
-
-    public String inWords() {
-        return name().toLowerCase(Locale.ROOT);
-    }
+    PUSH, PULL, SINGLE
 }

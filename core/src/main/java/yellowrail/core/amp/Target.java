@@ -2,7 +2,7 @@ package yellowrail.core.amp;
 
 import java.util.Comparator;
 import java.util.List;
-import yellowrail.core.quantity.Figures;
+import yellowrail.core.finding.Shown;
 import yellowrail.core.quantity.Unit;
 
 /**
@@ -78,9 +78,9 @@ public record Target(School school, double low, double aim, double high, List<Ba
     }
 
     /** School and window in one line, where the meter at the test point shows {@code shows}. */
-    public String inWords(Unit shows) {
+    public AmpFinding told(Unit shows) {
         Unit unit = school.unit(shows);
-        return "%s: %s to %s, aim %s".formatted(school.inWords(), Figures.in(unit, low), Figures.in(unit, high), Figures.in(unit, aim));
+        return new AmpFinding.Window(school, Shown.of(unit, low), Shown.of(unit, high), Shown.of(unit, aim));
     }
 
     /** The customary share of the rating for a bias kind and topology. */

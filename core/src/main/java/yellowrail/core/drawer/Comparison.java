@@ -20,8 +20,8 @@ import yellowrail.core.tube.TubeType;
  * @param remarks    by label: converted, unstable
  * @param leftOut    by label, with the reason
  */
-public record Comparison(Optional<TestCondition> condition, TubeTest.Current current, List<Candidate> candidates, Map<String, String> remarks,
-                         Map<String, String> leftOut) {
+public record Comparison(Optional<TestCondition> condition, TubeTest.Current current, List<Candidate> candidates, Map<String, List<DrawerFinding>> remarks,
+                         Map<String, DrawerFinding> leftOut) {
 
     /** A tube and its newest test. */
     public record Tested(DrawerTube tube, Optional<TubeTest> test) {
@@ -35,15 +35,15 @@ public record Comparison(Optional<TestCondition> condition, TubeTest.Current cur
     public static Comparison of(TubeType type, List<Tested> tubes) {
         List<TubeTest> tests = tubes.stream().flatMap(tube -> tube.test().stream()).toList();
         Optional<TubeTest> commonest = tests.stream().max((one, other) -> Long.compare(alike(one, tests), alike(other, tests)));
-        Map<String, String> remarks = new LinkedHashMap<>();
-        Map<String, String> leftOut = new LinkedHashMap<>();
+        Map<String, List<DrawerFinding>> remarks = new LinkedHashMap<>();
+        Map<String, DrawerFinding> leftOut = new LinkedHashMap<>();
         List<Candidate> candidates = new ArrayList<>();
         for (Tested tested : tubes) {
             String label = tested.tube().label();
             if (tested.test().isEmpty()) {
-                leftOut.put(label, "never tested");
+                leftOut.put(label, new DrawerFinding.NeverTested());
             } else if (tested.tube().state() == TubeState.WASTE || tested.test().get().tap() == Tap.RINGS_ALONE) {
-                leftOut.put(label, tested.tube().state() == TubeState.WASTE ? "waste" : "rings by itself");
+                leftOut.put(label, tested.tube().state() == TubeState.WASTE ? new DrawerFinding.Waste() : new DrawerFinding.RingsByItself());
             } else {
                 take(type, tested.test().get(), label, commonest.orElseThrow(), candidates, remarks, leftOut);
             }
@@ -55,27 +55,27 @@ public record Comparison(Optional<TestCondition> condition, TubeTest.Current cur
         return all.stream().filter(other -> other.current() == test.current() && other.condition().isSame(test.condition())).count();
     }
 
-    private static void take(TubeType type, TubeTest test, String label, TubeTest common, List<Candidate> candidates, Map<String, String> remarks, Map<String, String> leftOut) {
+    private static void take(TubeType type, TubeTest test, String label, TubeTest common, List<Candidate> candidates, Map<String, List<DrawerFinding>> remarks, Map<String, DrawerFinding> leftOut) {
         if (test.current() != common.current()) {
-            leftOut.put(label, "tested for %s current, the others for %s current".formatted(test.current().inWords(), common.current().inWords()));
+            leftOut.put(label, new DrawerFinding.OtherCurrent(test.current(), common.current()));
             return;
         }
         Optional<TestCondition.Converted> there = test.condition().convert(type, test.amps(), test.transconductance(), common.condition());
         if (there.isEmpty()) {
-            leftOut.put(label, "tested at %s: too far from the others, or no model to convert".formatted(test.condition().inWords()));
+            leftOut.put(label, new DrawerFinding.OtherCondition(test.condition().told()));
             return;
         }
         OptionalDouble steepness = there.get().transconductance();
         candidates.add(new Candidate(label, there.get().amps(), steepness));
-        List<String> said = new ArrayList<>();
+        List<DrawerFinding> said = new ArrayList<>();
         if (!test.condition().isSame(common.condition())) {
-            said.add("converted from %s".formatted(test.condition().inWords()));
+            said.add(new DrawerFinding.Converted(test.condition().told()));
         }
         if (test.isUnstable()) {
-            said.add("unstable: %+.0f %% over its warm-up".formatted(100 * test.rise().getAsDouble()));
+            said.add(new DrawerFinding.Unstable(test.rise().getAsDouble()));
         }
         if (!said.isEmpty()) {
-            remarks.put(label, String.join("; ", said));
+            remarks.put(label, said);
         }
     }
 }

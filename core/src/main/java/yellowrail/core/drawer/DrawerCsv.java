@@ -25,7 +25,7 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
     private static final CSVFormat FORMAT = CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get();
 
     /** What is wrong where. */
-    public record Fault(long line, String column, String message) {
+    public record Fault(long line, String column, DrawerFinding says) {
     }
 
     public DrawerCsv {
@@ -47,17 +47,17 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
                         break;
                     }
                 } else if (rows.size() >= MOST_ROWS || faults.size() >= MOST_FAULTS) {
-                    faults.add(new Fault(line, "", "Stopped here: more than %d rows or %d faults.".formatted(MOST_ROWS, MOST_FAULTS)));
+                    faults.add(new Fault(line, "", new DrawerFinding.TooManyRows(MOST_ROWS, MOST_FAULTS)));
                     break;
                 } else {
                     take(record, header, line, rows, faults);
                 }
             }
             if (header == null) {
-                faults.add(new Fault(1, "", "The file is empty. Its first line names the columns: %s.".formatted(String.join(",", DrawerRow.COLUMNS))));
+                faults.add(new Fault(1, "", new DrawerFinding.EmptyFile(DrawerRow.COLUMNS)));
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            faults.add(new Fault(rows.size() + faults.size() + 2L, "", "From here on this is not CSV: %s.".formatted(e.getMessage())));
+            faults.add(new Fault(rows.size() + faults.size() + 2L, "", new DrawerFinding.NotCsv(e.getMessage())));
         }
         return new DrawerCsv(rows, faults);
     }
@@ -66,14 +66,14 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
         List<Fault> faults = new ArrayList<>();
         Set<String> seen = new LinkedHashSet<>();
         header.stream().filter(name -> !DrawerRow.COLUMNS.contains(name) || !seen.add(name)).forEach(name -> faults.add(new Fault(1, name,
-                DrawerRow.COLUMNS.contains(name) ? "This column stands twice." : "There is no such column; there are %s.".formatted(String.join(", ", DrawerRow.COLUMNS)))));
-        List.of("type", "label").stream().filter(name -> !header.contains(name)).forEach(name -> faults.add(new Fault(1, name, "This column is missing.")));
+                DrawerRow.COLUMNS.contains(name) ? new DrawerFinding.ColumnTwice() : new DrawerFinding.NoSuchColumn(DrawerRow.COLUMNS))));
+        List.of("type", "label").stream().filter(name -> !header.contains(name)).forEach(name -> faults.add(new Fault(1, name, new DrawerFinding.ColumnMissing())));
         return faults;
     }
 
     private static void take(CSVRecord record, List<String> header, long line, List<DrawerRow> rows, List<Fault> faults) {
         if (record.size() != header.size()) {
-            faults.add(new Fault(line, "", "%d columns where the header has %d.".formatted(record.size(), header.size())));
+            faults.add(new Fault(line, "", new DrawerFinding.OtherNumberOfColumns(record.size(), header.size())));
             return;
         }
         DrawerRow row = DrawerRow.read(column -> header.contains(column) ? record.get(header.indexOf(column)) : "");

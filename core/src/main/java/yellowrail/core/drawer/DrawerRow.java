@@ -13,9 +13,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import yellowrail.core.finding.Code;
 import yellowrail.core.match.TestCondition;
-import yellowrail.core.quantity.Figures;
-import yellowrail.core.quantity.Quantity;
+import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 
 /**
@@ -26,7 +26,7 @@ import yellowrail.core.quantity.Unit;
  * @param test   its test, if the row has one
  * @param faults what is wrong, by column; the values count only if there are none
  */
-public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, String> faults) {
+public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, DrawerFinding> faults) {
 
     /** In the order of the file. */
     public static final List<String> COLUMNS = List.of("type", "label", "maker", "markings", "bought", "state", "notes", "tested", "tester", "plate_volts",
@@ -49,12 +49,17 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, St
     /** This row as text, column by column. */
     public List<String> written() {
         List<String> cells = new ArrayList<>(List.of(tube.type(), tube.label(), tube.maker(), tube.markings(), tube.bought().map(LocalDate::toString).orElse(""),
-                tube.state().inWords(), tube.notes()));
+                written(tube.state()), tube.notes()));
         test.ifPresentOrElse(found -> cells.addAll(List.of(found.tested().map(LocalDate::toString).orElse(""), found.tester(), plain(OptionalDouble.of(found.condition().plate()), 1),
-                plain(OptionalDouble.of(found.condition().screen()), 1), plain(found.condition().grid(), 1), found.current().inWords(), plain(OptionalDouble.of(found.amps()), 1e3),
+                plain(OptionalDouble.of(found.condition().screen()), 1), plain(found.condition().grid(), 1), written(found.current()), plain(OptionalDouble.of(found.amps()), 1e3),
                 plain(found.before(), 1e3), plain(found.warmMinutes(), 1), plain(found.transconductance(), 1e3),
-                found.tap() == Tap.UNKNOWN ? "" : found.tap().inWords(), found.gas())), () -> OF_A_TEST.forEach(column -> cells.add("")));
+                found.tap() == Tap.UNKNOWN ? "" : written(found.tap()), found.gas())), () -> OF_A_TEST.forEach(column -> cells.add("")));
         return cells;
+    }
+
+    /** As a choice is written in a file: {@code rings alone}. */
+    public static String written(Enum<?> choice) {
+        return Code.of(choice).replace('-', ' ');
     }
 
     /** To the sixth decimal: finer is dust of the binary fractions. */
@@ -66,14 +71,14 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, St
     private static final class Reader {
 
         private final Function<String, String> text;
-        private final Map<String, String> faults = new LinkedHashMap<>();
+        private final Map<String, DrawerFinding> faults = new LinkedHashMap<>();
 
         Reader(Function<String, String> text) {
             this.text = text;
         }
 
         DrawerRow row() {
-            DrawerTube tube = new DrawerTube(needed("type", "the type number").toUpperCase(Locale.ROOT), needed("label", "what is written on the tube"),
+            DrawerTube tube = new DrawerTube(needed("type", new DrawerFinding.TypeNeeded()).toUpperCase(Locale.ROOT), needed("label", new DrawerFinding.LabelNeeded()),
                     words("maker", LONGEST_WORD), words("markings", LONGEST_WORD), date("bought"), state(), words("notes", LONGEST_NOTE));
             boolean tested = OF_A_TEST.stream().anyMatch(column -> !column.equals("current") && !text.apply(column).isBlank());
             Optional<TubeTest> test = tested ? Optional.of(test()) : Optional.empty();
@@ -82,15 +87,15 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, St
 
         private TubeState state() {
             String typed = text.apply("state").strip();
-            return typed.isEmpty() ? TubeState.USED : choice("state", TubeState.values(), TubeState::inWords);
+            return typed.isEmpty() ? TubeState.USED : choice("state", TubeState.values());
         }
 
         private TubeTest test() {
             double plate = neededNumber("plate_volts", Unit.VOLT, 1, 2000);
             OptionalDouble screen = number("screen_volts", Unit.VOLT, 1, 2000);
             OptionalDouble grid = number("grid_volts", Unit.VOLT, -300, 0);
-            TubeTest.Current current = text.apply("current").isBlank() ? TubeTest.Current.CATHODE : choice("current", TubeTest.Current.values(), TubeTest.Current::inWords);
-            Tap tap = text.apply("tap").isBlank() ? Tap.UNKNOWN : choice("tap", Tap.values(), Tap::inWords);
+            TubeTest.Current current = text.apply("current").isBlank() ? TubeTest.Current.CATHODE : choice("current", TubeTest.Current.values());
+            Tap tap = text.apply("tap").isBlank() ? Tap.UNKNOWN : choice("tap", Tap.values());
             OptionalDouble steepness = number("transconductance_ma_v", null, 0.01, 100);
             return new TubeTest(date("tested"), words("tester", LONGEST_WORD), new TestCondition(plate, screen.orElse(plate), grid), current,
                     neededNumber("milliamps", Unit.MILLIAMP, 0.01, 2000), number("milliamps_before", Unit.MILLIAMP, 0.01, 2000),
@@ -100,18 +105,18 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, St
         private String words(String column, int longest) {
             String typed = text.apply(column).strip();
             if (typed.length() > longest) {
-                faults.putIfAbsent(column, "At most %d characters fit here; this has %d.".formatted(longest, typed.length()));
+                faults.putIfAbsent(column, new DrawerFinding.TooLong(longest, typed.length()));
             }
             if (typed.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t')) {
-                faults.putIfAbsent(column, "This holds characters that cannot be shown; type it again.");
+                faults.putIfAbsent(column, new DrawerFinding.NotShowable());
             }
             return typed;
         }
 
-        private String needed(String column, String what) {
+        private String needed(String column, DrawerFinding what) {
             String typed = words(column, LONGEST_WORD);
             if (typed.isEmpty()) {
-                faults.putIfAbsent(column, "Type %s.".formatted(what));
+                faults.putIfAbsent(column, what);
             }
             return typed;
         }
@@ -129,21 +134,21 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, St
             } catch (DateTimeException e) {
                 // the one message below says what to type
             }
-            faults.putIfAbsent(column, "%s is no date; write 2026-03-01.".formatted(Quantity.quote(typed)));
+            faults.putIfAbsent(column, new DrawerFinding.NoDate(Quantity.quote(typed)));
             return Optional.empty();
         }
 
-        private <E extends Enum<E>> E choice(String column, E[] values, Function<E, String> words) {
+        private <E extends Enum<E>> E choice(String column, E[] values) {
             String typed = text.apply(column).strip();
-            return Arrays.stream(values).filter(value -> words.apply(value).equalsIgnoreCase(typed)).findFirst().orElseGet(() -> {
-                faults.putIfAbsent(column, "%s is not one of %s.".formatted(Quantity.quote(typed), String.join(", ", Arrays.stream(values).map(words).toList())));
+            return Arrays.stream(values).filter(value -> written(value).equalsIgnoreCase(typed)).findFirst().orElseGet(() -> {
+                faults.putIfAbsent(column, new DrawerFinding.NoSuchChoice(Quantity.quote(typed), Arrays.stream(values).map(DrawerRow::written).toList()));
                 return values[0];
             });
         }
 
         private double neededNumber(String column, Unit unit, double least, double most) {
             if (text.apply(column).isBlank()) {
-                faults.putIfAbsent(column, "A test needs this: a number from %s to %s%s.".formatted(Figures.plain(least), Figures.plain(most), unit == null ? "" : " " + unit));
+                faults.putIfAbsent(column, new DrawerFinding.NumberNeeded(least, most, Optional.ofNullable(unit)));
             }
             return number(column, unit, least, most).orElse(unit.toSi(least));
         }
@@ -162,7 +167,7 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, St
             } catch (IllegalArgumentException e) {
                 // the one message below says what to type
             }
-            faults.putIfAbsent(column, "%s is no number from %s to %s%s.".formatted(Quantity.quote(typed), Figures.plain(least), Figures.plain(most), unit == null ? "" : " " + unit));
+            faults.putIfAbsent(column, new DrawerFinding.NoNumber(Quantity.quote(typed), least, most, Optional.ofNullable(unit)));
             return OptionalDouble.empty();
         }
     }

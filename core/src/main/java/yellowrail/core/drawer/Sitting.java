@@ -8,7 +8,6 @@ import java.util.function.Predicate;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.mistake.Creep;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.timeline.Stretch;
 import yellowrail.core.timeline.Timeline;
 
@@ -16,9 +15,9 @@ import yellowrail.core.timeline.Timeline;
  * What a run tells of the tube that sat in one of its sockets: how long it was on, and whether it crept.
  *
  * @param on       time under power
- * @param findings what speaks against the tube, in words
+ * @param findings what speaks against the tube
  */
-public record Sitting(Duration on, List<String> findings) {
+public record Sitting(Duration on, List<DrawerFinding> findings) {
 
     /**
      * @param during whether the tube sat there
@@ -31,10 +30,10 @@ public record Sitting(Duration on, List<String> findings) {
                 stretches.stream().flatMap(stretch -> crept(stretch, socket).stream()).toList()));
     }
 
-    private static List<String> crept(Stretch stretch, String label) {
+    private static List<DrawerFinding> crept(Stretch stretch, String label) {
         AmpSheet sheet = stretch.state().sheet();
         String point = sheet.socket(label).map(Socket::testPoint).orElse("");
         return sheet.socketsAt(point).size() != 1 ? List.of() : Creep.in(sheet, stretch.readings()).stream().filter(creep -> creep.point().equals(point))
-                .map(creep -> "crept by %s in %d min while the others stood still".formatted(Figures.percent(creep.by()), creep.over().toMinutes())).toList();
+                .<DrawerFinding>map(creep -> new DrawerFinding.Crept(creep.by(), creep.over().toMinutes())).toList();
     }
 }

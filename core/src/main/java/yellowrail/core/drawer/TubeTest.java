@@ -27,17 +27,7 @@ public record TubeTest(Optional<LocalDate> tested, String tester, TestCondition 
 
     /** Whose current a tester reads. */
     public enum Current {
-        CATHODE("cathode"), PLATE("plate");
-
-        private final String inWords;
-
-        Current(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        CATHODE, PLATE
     }
 
     /** How much the current rose over the warm-up, as a ratio; empty where it was not read before. */

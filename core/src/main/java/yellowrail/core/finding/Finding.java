@@ -1,7 +1,5 @@
 package yellowrail.core.finding;
 
-import java.util.Locale;
-
 /**
  * Something to be told: a record of numbers in SI and of names, with a code. What is said of it, and in whose words, is
  * decided elsewhere; nothing here or there takes the sentence apart again.
@@ -10,10 +8,6 @@ public interface Finding {
 
     /** The record's name as it stands in message keys and in JSON: {@code PlateOverLimit} is {@code plate-over-limit}. */
     default String code() {
-        return code(getClass());
-    }
-
-    static String code(Class<?> finding) {
-        return finding.getSimpleName().replaceAll("(?<=[a-z])(?=[A-Z])|(?<=[A-Z])(?=[A-Z][a-z])", "-").toLowerCase(Locale.ROOT);
+        return Code.of(getClass());
     }
 }

@@ -11,11 +11,18 @@ import yellowrail.core.quantity.Unit;
 @Target(ElementType.RECORD_COMPONENT)
 public @interface In {
 
-    Unit value();
+    /** None for a plain number. */
+    Unit[] value() default {};
 
     /** Whether it is a half width, told with two digits. */
     boolean plusMinus() default false;
 
     /** Decimals where the unit's usual ones do not do; -1 for those. */
     int decimals() default -1;
+
+    /** Whether it is told with the digits it was given in, as a figure of a sheet or a catalogue. */
+    boolean given() default false;
+
+    /** Whether it is a change, told with its sign. */
+    boolean change() default false;
 }

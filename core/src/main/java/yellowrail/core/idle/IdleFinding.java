@@ -105,7 +105,7 @@ public sealed interface IdleFinding extends Finding {
 
     // What the way and the time of reading do.
 
-    record Average(int tubes, String point, String hides) implements IdleFinding {
+    record Average(int tubes, String point, CurrentMethod.Hidden hides) implements IdleFinding {
     }
 
     record OneDrawsMore(@In(Unit.PERCENT) double ratio) implements IdleFinding {
@@ -220,8 +220,8 @@ public sealed interface IdleFinding extends Finding {
     record WasSo(String socket, Verdict verdict, Finding why) implements IdleFinding {
     }
 
-    /** What a current across a test point hides, as a name. */
-    static String hides(CurrentMethod method) {
-        return method.hides().isBlank() ? CurrentMethod.SENSE_SHARED.hides() : method.hides();
+    /** What a current across a test point hides. */
+    static CurrentMethod.Hidden hides(CurrentMethod method) {
+        return method.hides() == CurrentMethod.Hidden.NOTHING ? CurrentMethod.SENSE_SHARED.hides() : method.hides();
     }
 }

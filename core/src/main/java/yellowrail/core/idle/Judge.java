@@ -43,7 +43,7 @@ public final class Judge {
             return Verdict.COLD;
         }
         if (ratio > 1) {
-            return Verdict.OVER_BY_CHOICE;
+            return Verdict.OVER_RATING_BY_CHOICE;
         }
         return measure > window.high() ? Verdict.HOT : Verdict.IN_WINDOW;
     }
@@ -61,7 +61,7 @@ public final class Judge {
         List<IdleFinding> notes = new ArrayList<>(limits.findings());
         Estimate watts = figures.dissipation();
         double rated = goal.rating().plateWatts();
-        if (verdict == Verdict.OVER_BY_CHOICE) {
+        if (verdict == Verdict.OVER_RATING_BY_CHOICE) {
             notes.add(new IdleFinding.OverByChoice(watts.value() / rated));
         } else if (watts.value() <= rated && watts.upper() > rated) {
             notes.add(new IdleFinding.UpperEndPassesRating(watts.upper(), rated));

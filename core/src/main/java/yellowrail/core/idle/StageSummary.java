@@ -17,7 +17,7 @@ import yellowrail.core.timeline.Timeline;
  */
 public final class StageSummary {
 
-    private static final List<Verdict> URGENCY = List.of(Verdict.OVER_RATING, Verdict.NOT_JUDGED, Verdict.HOT, Verdict.COLD, Verdict.OVER_BY_CHOICE, Verdict.IN_WINDOW);
+    private static final List<Verdict> URGENCY = List.of(Verdict.OVER_RATING, Verdict.NOT_JUDGED, Verdict.HOT, Verdict.COLD, Verdict.OVER_RATING_BY_CHOICE, Verdict.IN_WINDOW);
 
     private final StageIdle stage;
     private final List<TubeIdle> tubes;
@@ -80,7 +80,7 @@ public final class StageSummary {
         return switch (judgement.verdict()) {
             case HOT -> new IdleFinding.StageHot(label, measure(worst), edge(window.high()));
             case COLD -> new IdleFinding.StageCold(label, measure(worst), edge(window.low()));
-            case OVER_BY_CHOICE -> new IdleFinding.StageOverByChoice(label, measure(worst));
+            case OVER_RATING_BY_CHOICE -> new IdleFinding.StageOverByChoice(label, measure(worst));
             default -> inWindow(worst);
         };
     }

@@ -1,22 +1,14 @@
 package yellowrail.core.idle;
 
+import yellowrail.core.finding.Code;
+
 /** How a tube's idle stands. */
 public enum Verdict {
 
-    COLD("cold"), IN_WINDOW("in window"), HOT("hot"), OVER_BY_CHOICE("over rating by choice"), OVER_RATING("over rating"), NOT_JUDGED("not judged");
-
-    private final String inWords;
-
-    Verdict(String inWords) {
-        this.inWords = inWords;
-    }
-
-    public String inWords() {
-        return inWords;
-    }
+    COLD, IN_WINDOW, HOT, OVER_RATING_BY_CHOICE, OVER_RATING, NOT_JUDGED;
 
     /** As in file names, style classes and JSON: {@code in-window}. */
     public String token() {
-        return inWords.replace(' ', '-');
+        return Code.of(this);
     }
 }

@@ -5,8 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
-import yellowrail.core.quantity.Figures;
+import yellowrail.core.typed.Quantity;
 
 /**
  * Cabinets on the taps of one secondary, as builders write it: {@code 8}, {@code 8+8} in series, {@code 8||8} in parallel,
@@ -22,32 +21,32 @@ public record Hookup(List<Part> parts) {
     /**
      * A load on a tap.
      *
-     * @param words   as it was written
+     * @param written as it was written
      * @param ohms    its impedance; infinite if open
      * @param tapOhms the tap it is on; 0 where it was not said
      */
-    public record Part(String words, double ohms, double tapOhms) {
+    public record Part(String written, double ohms, double tapOhms) {
     }
 
     public Hookup {
         parts = List.copyOf(parts);
     }
 
-    /** @throws IllegalArgumentException naming what cannot be read */
+    /** @throws BadHookupException naming what cannot be read */
     public static Hookup parse(String text) {
         if (text.length() > LONGEST) {
-            throw new IllegalArgumentException("at most %d characters fit here".formatted(LONGEST));
+            throw new BadHookupException(new IronFinding.HookupTooLong(LONGEST));
         }
         List<Part> parts = new ArrayList<>();
         for (String part : text.toLowerCase(Locale.ROOT).replace("ohm", "").replace("\u03a9", "").split(",", -1)) {
             String[] sides = part.split("@", -1);
             if (sides.length > 2 || part.isBlank()) {
-                throw new IllegalArgumentException("write 8, 8||8, 8+8 or 8@8, 16@16; got \u201c%s\u201d".formatted(text.strip()));
+                throw new BadHookupException(new IronFinding.HookupParts(Quantity.quote(text.strip())));
             }
             double tap = sides.length == 2 ? new Reader(sides[1]).all() : 0;
             double ohms = new Reader(sides[0]).all();
             if (sides.length == 2 && !(tap > 0 && Double.isFinite(tap))) {
-                throw new IllegalArgumentException("a tap is named by its ohms, got \u201c%s\u201d".formatted(sides[1].strip()));
+                throw new BadHookupException(new IronFinding.TapNotNamed(Quantity.quote(sides[1].strip())));
             }
             parts.add(new Part(sides[0].strip(), ohms, tap));
         }
@@ -65,8 +64,12 @@ public record Hookup(List<Part> parts) {
         return 1 / siemens;
     }
 
-    public String inWords() {
-        return parts.stream().map(part -> part.words().replaceAll("\\s*(\\|\\||//)\\s*", " || ").replaceAll("\\s*\\+\\s*", " + ") + (part.tapOhms() > 0 ? " on the %s ohm tap".formatted(Figures.plain(part.tapOhms())) : "")).collect(Collectors.joining(", "));
+    /** As it was written, tidied. */
+    public List<IronFinding> told() {
+        return parts.stream().<IronFinding>map(part -> {
+            String written = part.written().replaceAll("\\s*(\\|\\||//)\\s*", " || ").replaceAll("\\s*\\+\\s*", " + ");
+            return part.tapOhms() > 0 ? new IronFinding.OnTap(written, part.tapOhms()) : new IronFinding.OnUsualTap(written);
+        }).toList();
     }
 
     /** Sums are series, double bars are parallel and bind tighter. */
@@ -89,8 +92,8 @@ public record Hookup(List<Part> parts) {
             }
         }
 
-        private IllegalArgumentException fault() {
-            return new IllegalArgumentException("\u201c%s\u201d is no hook-up; write 8, 8+8 in series, 8||8 in parallel, (8+8)||16, open".formatted(text));
+        private BadHookupException fault() {
+            return new BadHookupException(new IronFinding.NoHookup(Quantity.quote(text)));
         }
 
         double all() {

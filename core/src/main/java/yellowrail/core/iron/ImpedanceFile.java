@@ -4,8 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import yellowrail.core.quantity.Figures;
-import yellowrail.core.quantity.Quantity;
+import yellowrail.core.typed.Quantity;
 
 /**
  * A measured impedance as text: on each line frequency in Hz, ohms and, if measured, degrees, parted by blanks, tabs, commas or
@@ -16,7 +15,7 @@ import yellowrail.core.quantity.Quantity;
  * @param faults  why it cannot be used
  * @param remarks what to know of it
  */
-public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<String> faults, List<String> remarks) {
+public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<ImpedanceFinding> faults, List<ImpedanceFinding> remarks) {
 
     public static final int MOST_LINES = 200_000;
     /** More are thinned out: no ear and no drawing needs them. */
@@ -33,18 +32,18 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
 
     public static ImpedanceFile parse(String text) {
         List<Impedance> points = new ArrayList<>();
-        List<String> faults = new ArrayList<>();
-        List<String> remarks = new ArrayList<>();
+        List<ImpedanceFinding> faults = new ArrayList<>();
+        List<ImpedanceFinding> remarks = new ArrayList<>();
         int line = 0;
         boolean phased = true;
         for (String row : (Iterable<String>) text.lines()::iterator) {
             line++;
             if (line > MOST_LINES || faults.size() >= MOST_FAULTS) {
-                faults.add(line > MOST_LINES ? "More than %d lines: export fewer points.".formatted(MOST_LINES) : "Stopped reading here, at line %d.".formatted(line));
+                faults.add(line > MOST_LINES ? new ImpedanceFinding.TooManyLines(MOST_LINES) : new ImpedanceFinding.StoppedReading(line));
                 break;
             }
             String[] cells = BETWEEN.split(row.strip().replace("\ufeff", ""));
-            if (cells[0].isEmpty() || !"-+.0123456789".contains(cells[0].substring(0, 1))) {
+            if (cells.length == 0 || cells[0].isEmpty() || !"-+.0123456789".contains(cells[0].substring(0, 1))) {
                 continue;
             }
             phased &= cells.length > 2;
@@ -55,7 +54,7 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
         }
         if (!faults.isEmpty() || points.size() < 2) {
             if (faults.isEmpty()) {
-                faults.add("No lines with a frequency and ohms, such as 63.1 12.4 35.0; %d line(s) read.".formatted(line));
+                faults.add(new ImpedanceFinding.NoFigures(line));
             }
             return new ImpedanceFile(Optional.empty(), points.size(), faults, remarks);
         }
@@ -63,9 +62,9 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
         return new ImpedanceFile(Optional.of(new MeasuredSpeaker(thinned(points, remarks))), points.size(), faults, remarks);
     }
 
-    private static void take(String[] cells, int line, List<Impedance> points, List<String> faults) {
+    private static void take(String[] cells, int line, List<Impedance> points, List<ImpedanceFinding> faults) {
         if (cells.length < 2) {
-            faults.add("Line %d has one column: frequency, ohms and, if measured, degrees are needed.".formatted(line));
+            faults.add(new ImpedanceFinding.OneColumn(line));
             return;
         }
         try {
@@ -73,16 +72,17 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
             double ohms = Double.parseDouble(cells[1]);
             double degrees = cells.length > 2 ? Double.parseDouble(cells[2]) : 0;
             if (!(hertz > 0 && hertz <= 1e6) || !(ohms > 0 && ohms <= 1e5) || !(Math.abs(degrees) <= 180)) {
-                faults.add("Line %d: %s Hz, %s ohm, %s degrees cannot be; allowed are 0 to 1 MHz, 0 to 100 kilohm, -180 to 180.".formatted(line, cells[0], cells[1], cells.length > 2 ? cells[2] : "no"));
+                faults.add(cells.length > 2 ? new ImpedanceFinding.CannotBeWithPhase(line, cells[0], cells[1], cells[2])
+                        : new ImpedanceFinding.CannotBe(line, cells[0], cells[1]));
                 return;
             }
             points.add(new Impedance(hertz, ohms, degrees));
         } catch (NumberFormatException e) {
-            faults.add("Line %d: %s is no row of numbers; decimals take a point.".formatted(line, Quantity.quote(String.join(" ", cells))));
+            faults.add(new ImpedanceFinding.NoNumbers(line, Quantity.quote(String.join(" ", cells))));
         }
     }
 
-    private static void order(List<Impedance> points, List<String> faults) {
+    private static void order(List<Impedance> points, List<ImpedanceFinding> faults) {
         int back = -1;
         boolean secondRises = points.size() > 2;
         for (int i = 1; i < points.size(); i++) {
@@ -90,29 +90,29 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
             secondRises &= points.get(i).ohms() > points.get(i - 1).ohms();
         }
         if (back > 0 && secondRises) {
-            faults.add("The second column rises throughout and the first does not: the columns look swapped. Frequency comes first, then ohms.");
+            faults.add(new ImpedanceFinding.ColumnsSwapped());
         } else if (back > 0) {
-            faults.add("The frequencies do not rise: %s Hz comes after %s Hz.".formatted(Figures.plain(points.get(back).hertz()), Figures.plain(points.get(back - 1).hertz())));
+            faults.add(new ImpedanceFinding.FrequenciesFall(points.get(back).hertz(), points.get(back - 1).hertz()));
         }
     }
 
-    private static void remark(List<Impedance> points, boolean phased, List<String> remarks) {
+    private static void remark(List<Impedance> points, boolean phased, List<ImpedanceFinding> remarks) {
         for (int i = 1; i < points.size() && remarks.size() < 3; i++) {
             if (points.get(i).hertz() > GAP * points.get(i - 1).hertz()) {
-                remarks.add("Nothing was measured between %s and %s Hz: drawn straight there.".formatted(Figures.plain(points.get(i - 1).hertz()), Figures.plain(points.get(i).hertz())));
+                remarks.add(new ImpedanceFinding.Gap(points.get(i - 1).hertz(), points.get(i).hertz()));
             }
         }
         if (points.get(0).hertz() > 2 * Speaker.LOWEST || points.get(points.size() - 1).hertz() < Speaker.TREBLE) {
-            remarks.add("It goes from %s to %s Hz only; beyond, the nearest point stands.".formatted(Figures.plain(points.get(0).hertz()), Figures.plain(points.get(points.size() - 1).hertz())));
+            remarks.add(new ImpedanceFinding.Reaches(points.get(0).hertz(), points.get(points.size() - 1).hertz()));
         }
         if (!phased) {
-            remarks.add("No phase in it: taken as 0 degrees.");
+            remarks.add(new ImpedanceFinding.NoPhase());
         } else if (points.stream().anyMatch(point -> Math.abs(point.degrees()) > PASSIVE)) {
-            remarks.add("Phases beyond 90 degrees: no speaker gives power back; look at the measurement.");
+            remarks.add(new ImpedanceFinding.PhaseBeyondPassive());
         }
     }
 
-    private static List<Impedance> thinned(List<Impedance> points, List<String> remarks) {
+    private static List<Impedance> thinned(List<Impedance> points, List<ImpedanceFinding> remarks) {
         if (points.size() <= KEPT) {
             return points;
         }
@@ -123,7 +123,7 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
                 kept.add(point);
             }
         }
-        remarks.add("%,d points, thinned out to %,d.".formatted(points.size(), kept.size()));
+        remarks.add(new ImpedanceFinding.Thinned(points.size(), kept.size()));
         return kept;
     }
 }

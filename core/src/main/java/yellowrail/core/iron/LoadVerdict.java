@@ -6,7 +6,7 @@ package yellowrail.core.iron;
  */
 public enum LoadVerdict {
 
-    SHORTED("shorted: stop"), FAR_TOO_HEAVY("beyond 2:1, heavy"), HEAVY("heavy"), MATCHED("matched"), LIGHT("light"), FAR_TOO_LIGHT("beyond 2:1, light"), OPEN("open: stop");
+    SHORTED, FAR_TOO_HEAVY, HEAVY, MATCHED, LIGHT, FAR_TOO_LIGHT, OPEN;
 
     /** Within this of the nominal load nobody hears or measures a difference. */
     private static final double MATCH = 1.25;
@@ -14,12 +14,6 @@ public enum LoadVerdict {
     private static final double ROUNDING = 1e-9;
     /** What no speaker is: less than this of the nominal is a short, more than its inverse an open output. */
     private static final double NOTHING = 0.02;
-
-    private final String inWords;
-
-    LoadVerdict(String inWords) {
-        this.inWords = inWords;
-    }
 
     /** @param ratio load over the nominal one; infinity for an open output */
     public static LoadVerdict of(double ratio) {
@@ -35,15 +29,6 @@ public enum LoadVerdict {
             return MATCHED;
         }
         return off <= FAR + ROUNDING ? light ? LIGHT : HEAVY : light ? FAR_TOO_LIGHT : FAR_TOO_HEAVY;
-    }
-
-    public String inWords() {
-        return inWords;
-    }
-
-    /** For style sheets and JSON. */
-    public String token() {
-        return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
     }
 
     public boolean isStop() {

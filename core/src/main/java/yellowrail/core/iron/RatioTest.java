@@ -5,8 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
-import yellowrail.core.quantity.Figures;
 
 /**
  * Small AC voltages read on an output transformer, and what they tell: turns ratio {@code Vp/Vs}, impedance ratio its square.
@@ -33,6 +31,7 @@ public record RatioTest(boolean fedSecondary, double primaryVolts, List<Tap> tap
     private static final double MOST_PRIMARY = 20_000;
     /** A healthy core takes less than this part of the current its load would. */
     private static final double CORE_CURRENT = 0.3;
+    private static final double LEAST_SCREEN_TAP = 0.05;
     private static final double TAP_FIT = 0.12;
     private static final double TOUCH = 50;
 
@@ -57,6 +56,19 @@ public record RatioTest(boolean fedSecondary, double primaryVolts, List<Tap> tap
      * @param loss        part of the power lost in the copper with an 8 ohm speaker, from class A to class B; empty unless both windings\u2019 copper is known
      */
     public record Found(Tap tap, double turns, double impedance, List<Double> primaryOhms, Optional<double[]> loss) {
+    }
+
+    /**
+     * What the taps may be for.
+     *
+     * @param speakers    ohms by tap
+     * @param primaryOhms the load they then make
+     */
+    public record TapSet(List<String> taps, List<Double> speakers, double primaryOhms) {
+
+        public IronFinding says() {
+            return taps.size() == 1 ? new IronFinding.TapFor(speakers.get(0), primaryOhms) : new IronFinding.TapsFor(taps, speakers, primaryOhms);
+        }
     }
 
     public RatioTest {
@@ -88,50 +100,48 @@ public record RatioTest(boolean fedSecondary, double primaryVolts, List<Tap> tap
     }
 
     /** Which taps are which: sets of speakers whose ohms stand to one another as the squares of the volts, with the primary they make. */
-    public List<String> tapSets() {
-        List<String> sets = new ArrayList<>();
+    public List<TapSet> tapSets() {
+        List<TapSet> sets = new ArrayList<>();
         for (int first = 0; first + taps.size() <= SPEAKERS.size(); first++) {
             List<Double> ohms = SPEAKERS.subList(first, first + taps.size());
-            double primary = Math.pow(primaryVolts / taps.get(0).volts(), 2) * ohms.get(0);
-            boolean fits = true;
+            double primary = impedance(taps.get(0)) * ohms.get(0);
+            boolean fits = primary >= LEAST_PRIMARY && primary <= MOST_PRIMARY;
             for (int i = 0; i < taps.size(); i++) {
-                fits &= Math.abs(Math.pow(primaryVolts / taps.get(i).volts(), 2) * ohms.get(i) / primary - 1) <= TAP_FIT;
+                fits &= Math.abs(impedance(taps.get(i)) * ohms.get(i) / primary - 1) <= TAP_FIT;
             }
-            if (fits && primary >= LEAST_PRIMARY && primary <= MOST_PRIMARY) {
-                sets.add("%s: a primary of %s".formatted(taps.size() == 1 ? "for %s ohm".formatted(Figures.plain(ohms.get(0)))
-                        : "%s for %s ohm".formatted(taps.stream().map(Tap::label).collect(Collectors.joining(", ")), ohms.stream().map(Figures::plain).collect(Collectors.joining(", "))), kilohms(primary)));
+            if (fits) {
+                sets.add(new TapSet(taps.stream().map(Tap::label).toList(), ohms, primary));
             }
         }
         return sets;
     }
 
-    private static String kilohms(double ohms) {
-        return Figures.fixed(ohms / 1000, 2) + " k";
+    private double impedance(Tap tap) {
+        return Math.pow(primaryVolts / tap.volts(), 2);
     }
 
     /** What does not look right, and what to look for. */
-    public List<String> doubts() {
-        List<String> doubts = new ArrayList<>();
+    public List<IronFinding> doubts() {
+        List<IronFinding> doubts = new ArrayList<>();
         if (halfVolts.isPresent() && otherVolts.isPresent() && Math.abs(halfVolts.getAsDouble() / otherVolts.getAsDouble() - 1) > HALVES_ALIKE) {
-            doubts.add("The halves differ by %s: shorted turns in one of them, or the lead is not on the centre tap.".formatted(Figures.percent(Math.abs(halfVolts.getAsDouble() / otherVolts.getAsDouble() - 1))));
+            doubts.add(new IronFinding.HalvesDiffer(Math.abs(halfVolts.getAsDouble() / otherVolts.getAsDouble() - 1)));
         }
         if (halfVolts.isPresent() && Math.abs((halfVolts.getAsDouble() + otherVolts.orElse(halfVolts.getAsDouble())) / primaryVolts - 1) > HALVES_ALIKE) {
-            doubts.add("The halves do not add up to the whole primary: read them again.");
+            doubts.add(new IronFinding.HalvesDoNotAddUp());
         }
         screenTap().ifPresent(tap -> {
-            if (tap <= 0.05 || tap >= 0.95) {
-                doubts.add("A screens\u2019 tap at %s of the half is no ultralinear tap: is the lead on another winding?".formatted(Figures.percent(tap)));
+            if (tap <= LEAST_SCREEN_TAP || tap >= 1 - LEAST_SCREEN_TAP) {
+                doubts.add(new IronFinding.NoScreenTap(tap));
             }
         });
-        taps.stream().filter(tap -> Math.pow(primaryVolts / tap.volts(), 2) * 16 < LEAST_PRIMARY).findFirst()
-                .ifPresent(tap -> doubts.add("%s makes less than %s of any speaker: is it a secondary tap at all, and the other the whole primary?".formatted(tap.label(), kilohms(LEAST_PRIMARY))));
-        taps.stream().filter(tap -> Math.pow(primaryVolts / tap.volts(), 2) * 2 > MOST_PRIMARY).findFirst()
-                .ifPresent(tap -> doubts.add("%s makes more than %s of any speaker: a wrong tap, or millivolts taken for volts?".formatted(tap.label(), kilohms(MOST_PRIMARY))));
+        taps.stream().filter(tap -> impedance(tap) * SPEAKERS.get(SPEAKERS.size() - 1) < LEAST_PRIMARY).findFirst()
+                .ifPresent(tap -> doubts.add(new IronFinding.TooFewTurns(tap.label(), LEAST_PRIMARY)));
+        taps.stream().filter(tap -> impedance(tap) * SPEAKERS.get(0) > MOST_PRIMARY).findFirst()
+                .ifPresent(tap -> doubts.add(new IronFinding.TooManyTurns(tap.label(), MOST_PRIMARY)));
         if (taps.size() > 1 && tapSets().isEmpty()) {
-            doubts.add("The taps do not stand to one another as 2, 4, 8, 16 ohm do: one of them was read on a wrong end, or has shorted turns.");
+            doubts.add(new IronFinding.TapsDoNotFit());
         }
-        corePart().filter(part -> part > CORE_CURRENT).ifPresent(part -> doubts.add(("The source sags as if %s of an 8 ohm load hung on it, with nothing connected: shorted turns, a load still on a winding, or too low a frequency.")
-                .formatted(Figures.percent(part))));
+        corePart().filter(part -> part > CORE_CURRENT).ifPresent(part -> doubts.add(new IronFinding.SourceSags(part)));
         return doubts;
     }
 
@@ -148,9 +158,8 @@ public record RatioTest(boolean fedSecondary, double primaryVolts, List<Tap> tap
     }
 
     /** Fed from the secondary the primary steps up: with how little it becomes dangerous. */
-    public String caution() {
+    public IronFinding caution() {
         double turns = primaryVolts / taps.get(taps.size() - 1).volts();
-        return "From the secondary the primary steps up %s times: %s on %s already makes %s across its ends. Tenths of a volt are enough; clip the leads before the source is on.".formatted(Figures.fixed(turns, 1),
-                Figures.fixed(TOUCH / turns, 2) + " V", taps.get(taps.size() - 1).label(), Figures.fixed(TOUCH, 0) + " V");
+        return new IronFinding.StepsUp(turns, TOUCH / turns, taps.get(taps.size() - 1).label(), TOUCH);
     }
 }

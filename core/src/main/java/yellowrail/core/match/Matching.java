@@ -30,10 +30,10 @@ public final class Matching {
      *
      * @param groups    least difference first
      * @param leftovers in order of current
-     * @param method    how, in words
+     * @param method    how
      * @param byBoth    whether transconductance was counted
      */
-    public record Result(List<Group> groups, List<Candidate> leftovers, String method, boolean byBoth) {
+    public record Result(List<Group> groups, List<Candidate> leftovers, MatchFinding method, boolean byBoth) {
 
         public Result {
             groups = List.copyOf(groups);
@@ -68,18 +68,18 @@ public final class Matching {
 
     public Result find() {
         if (!measure.countsTransconductance()) {
-            return result(new Blocks(tubes, groupSize, tolerance).find(), "neighbours in order of current, exact");
+            return result(new Blocks(tubes, groupSize, tolerance).find(), new MatchFinding.NeighboursExact());
         }
         if (groupSize == 2) {
             Pairs pairs = new Pairs(tubes, tolerance, measure);
-            return result(pairs.find(), pairs.inWords());
+            return result(pairs.find(), pairs.method());
         }
         List<List<Candidate>> blocks = new Blocks(tubes, groupSize, tolerance).find();
         return result(new Exchanges(tubes, blocks, tolerance, measure).find(),
-                "blocks in order of current, then exchanges between groups and with the leftovers while the total falls; a local best");
+                new MatchFinding.BlocksThenExchanges());
     }
 
-    private Result result(List<List<Candidate>> found, String method) {
+    private Result result(List<List<Candidate>> found, MatchFinding method) {
         List<Group> groups = found.stream().map(measure::group).sorted(Comparator.comparingDouble(Group::difference)).toList();
         Set<String> used = found.stream().flatMap(List::stream).map(Candidate::label).collect(Collectors.toSet());
         return new Result(groups, tubes.stream().filter(tube -> !used.contains(tube.label())).toList(), method, measure.countsTransconductance());

@@ -31,9 +31,8 @@ final class Pairs {
         this.measure = measure;
     }
 
-    String inWords() {
-        return tubes.size() <= COMPLETE ? "minimum-weight matching over all pairs, exact"
-                : "minimum-weight matching over every tube\u2019s %d nearest".formatted(NEAREST);
+    MatchFinding method() {
+        return tubes.size() <= COMPLETE ? new MatchFinding.PairsExact() : new MatchFinding.PairsOfNearest(NEAREST);
     }
 
     List<List<Candidate>> find() {

@@ -2,7 +2,6 @@ package yellowrail.core.match;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -61,8 +60,7 @@ public record TestCondition(double plate, double screen, OptionalDouble grid) {
         });
     }
 
-    public String inWords() {
-        return "%s plate, %s screen, %s".formatted(Figures.plain(plate) + " V", Figures.plain(screen) + " V",
-                grid.isPresent() ? Figures.plain(grid.getAsDouble()) + " V grid" : "grid not told");
+    public MatchFinding told() {
+        return grid.isPresent() ? new MatchFinding.Condition(plate, screen, grid.getAsDouble()) : new MatchFinding.ConditionWithoutGrid(plate, screen);
     }
 }

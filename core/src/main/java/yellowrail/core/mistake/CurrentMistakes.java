@@ -135,7 +135,7 @@ final class CurrentMistakes {
             return Optional.empty();
         }
         return Optional.of(Situation.ask(entry, new MistakeFinding.SignalPresent(newest.value(), entry.value() / before.get().value() - 1),
-                List.of(List.of(Situation.words(ReadingKind.NOTE, "%s dropped: signal present".formatted(EntryWriter.line(entry, now.sheet())))))));
+                List.of(List.of(Situation.words(ReadingKind.NOTE, "%s: signal present".formatted(EntryWriter.line(entry, now.sheet())))))));
     }
 
     /** So far over the rating that it is asked about whatever the number looks like. */

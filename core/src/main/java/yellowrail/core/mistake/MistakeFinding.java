@@ -7,6 +7,8 @@ import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.In;
 import yellowrail.core.finding.Shown;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.Base;
+import yellowrail.core.tube.PinOut;
 
 /** What is odd about a reading that was typed. */
 public sealed interface MistakeFinding extends Finding {
@@ -155,10 +157,10 @@ public sealed interface MistakeFinding extends Finding {
     record FellTheOtherWay(String pot, Pot.Turn way) implements MistakeFinding {
     }
 
-    record OtherPins(String socket, String wired, String type, String pins, String socketPins) implements MistakeFinding {
+    record OtherPins(String socket, String wired, String type, PinOut pins, PinOut socketPins) implements MistakeFinding {
     }
 
-    record OtherBase(String socket, String wired, String type, String base, String socketBase) implements MistakeFinding {
+    record OtherBase(String socket, String wired, String type, Base base, Base socketBase) implements MistakeFinding {
     }
 
     record TypeNotListed(String socket, String name) implements MistakeFinding {

@@ -51,6 +51,6 @@ final class PlateMistakes {
             return Optional.empty();
         }
         return Optional.of(Situation.ask(entry, new MistakeFinding.HalvesAtDifferentMains(read, before.get().value(), entry.value()),
-                List.of(List.of(entry, Situation.words(ReadingKind.MARK, "other mains: all to be read again")))));
+                List.of(List.of(entry, Situation.words(ReadingKind.MARK, "other mains")))));
     }
 }

@@ -1,11 +1,11 @@
 package yellowrail.core.mistake;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
+import yellowrail.core.finding.Code;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
 import yellowrail.core.reading.Reading;
@@ -25,21 +25,16 @@ final class PotMistakes {
                 : now.sheet().pots().stream().filter(pot -> entry.target().equals(pot.name())).findFirst();
     }
 
-    private static Pot.Turn way(Entry entry) {
-        return entry.words().equals(Pot.Turn.CLOCKWISE.inWords()) ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE;
-    }
-
     /** New tubes are in, nothing has been read yet, and the pot goes toward hotter. */
     static Optional<Question> hotWayWithNewTubes(Entry entry, Situation now) {
         Optional<Pot> pot = turned(entry, now);
-        Optional<Reading> fresh = now.everything().stream().filter(reading -> reading.kind() == ReadingKind.TUBE
-                && reading.entry().words().toLowerCase(Locale.ROOT).contains("new")).reduce((one, later) -> later);
-        if (pot.isEmpty() || fresh.isEmpty() || pot.get().hotter() != way(entry)
+        Optional<Reading> fresh = now.everything().stream().filter(reading -> reading.entry().isNewTube()).reduce((one, later) -> later);
+        if (pot.isEmpty() || fresh.isEmpty() || pot.get().hotter() != entry.way()
                 || now.readings().stream().anyMatch(reading -> reading.id() > fresh.get().id() && reading.entry().isCurrent())) {
             return Optional.empty();
         }
-        return Optional.of(Situation.ask(entry, new MistakeFinding.HotWayWithNewTubes(way(entry)),
-                List.of(List.of(Entry.said(ReadingKind.TURN, pot.get().name(), way(entry).opposite().inWords())))));
+        return Optional.of(Situation.ask(entry, new MistakeFinding.HotWayWithNewTubes(entry.way()),
+                List.of(List.of(Entry.turned(pot.get().name(), entry.way().opposite())))));
     }
 
     /** A tube that keeps rising while its neighbours stand still is about to be trimmed. */
@@ -51,7 +46,7 @@ final class PotMistakes {
         Optional<Creep> creep = Creep.in(now.sheet(), sinceTurned).stream().findFirst();
         if (creep.isPresent()) {
             return Optional.of(Situation.ask(entry, new MistakeFinding.TrimmingACreepingTube(creep.get().point(), creep.get().by()),
-                    List.of(List.of(Situation.words(ReadingKind.NOTE, creep.get().point() + " creeps: tubes to be swapped before any trimming")))));
+                    List.of(List.of(Situation.words(ReadingKind.NOTE, creep.get().point() + " creeps")))));
         }
         return Optional.empty();
     }
@@ -102,11 +97,11 @@ final class PotMistakes {
         }
         Optional<Pot> pot = turned(turn.get().entry(), now).filter(each -> each.action() == Pot.Action.ALL && each.hotter() != Pot.Turn.UNKNOWN);
         double change = entry.value() / before.get().value() - 1;
-        if (pot.isEmpty() || Math.abs(change) < MOVED || (way(turn.get().entry()) == pot.get().hotter()) == (change > 0)) {
+        if (pot.isEmpty() || Math.abs(change) < MOVED || (turn.get().entry().way() == pot.get().hotter()) == (change > 0)) {
             return Optional.empty();
         }
-        Pot.Turn turned = way(turn.get().entry());
+        Pot.Turn turned = turn.get().entry().way();
         return Optional.of(Situation.ask(entry, change > 0 ? new MistakeFinding.RoseTheOtherWay(pot.get().name(), turned) : new MistakeFinding.FellTheOtherWay(pot.get().name(), turned),
-                List.of(List.of(entry, Situation.words(ReadingKind.SHEET, "pot " + pot.get().name() + " " + pot.get().hotter().opposite().inWords())))));
+                List.of(List.of(entry, Situation.words(ReadingKind.SHEET, "pot " + pot.get().name() + " " + Code.of(pot.get().hotter().opposite()))))));
     }
 }

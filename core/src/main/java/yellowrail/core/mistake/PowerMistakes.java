@@ -70,6 +70,6 @@ final class PowerMistakes {
             return Optional.empty();
         }
         return Optional.of(Situation.ask(entry, new MistakeFinding.PastAResistor(entry.target(), watts, rating),
-                List.of(List.of(entry, Situation.words(ReadingKind.NOTE, "resistor at " + entry.target() + " past its rating: turning down")))));
+                List.of(List.of(entry, Situation.words(ReadingKind.NOTE, "resistor at " + entry.target() + " past its rating")))));
     }
 }

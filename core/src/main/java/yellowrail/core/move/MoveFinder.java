@@ -252,7 +252,7 @@ public final class MoveFinder {
     }
 
     private boolean inWindow(Moment moment) {
-        return stage.at(moment).stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW || tube.judgement().verdict() == Verdict.OVER_BY_CHOICE);
+        return stage.at(moment).stream().allMatch(tube -> tube.judgement().verdict() == Verdict.IN_WINDOW || tube.judgement().verdict() == Verdict.OVER_RATING_BY_CHOICE);
     }
 
     private boolean stays(ReadingSet newest, Landing landing) {

@@ -5,6 +5,7 @@ import yellowrail.core.amp.Pot;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.In;
 import yellowrail.core.finding.Shown;
+import yellowrail.core.finding.Then;
 import yellowrail.core.quantity.Unit;
 
 /** A move, and what must be said with it. */
@@ -19,7 +20,7 @@ public sealed interface MoveFinding extends Finding {
     }
 
     /** @param turns one after the other */
-    record Turn(List<? extends Finding> turns, Finding expect) implements MoveFinding {
+    record Turn(@Then List<? extends Finding> turns, Finding expect) implements MoveFinding {
     }
 
     record PotCalled(String name) implements MoveFinding {

@@ -56,7 +56,7 @@ final class PotLearned {
     }
 
     private static Pot.Turn way(Reading turn) {
-        return turn.entry().words().equals(Pot.Turn.CLOCKWISE.inWords()) ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE;
+        return turn.entry().way();
     }
 
     private boolean reaches(Pot pot, String point) {

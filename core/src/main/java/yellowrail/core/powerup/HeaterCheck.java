@@ -1,7 +1,6 @@
 package yellowrail.core.powerup;
 
 import java.util.Optional;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
@@ -12,27 +11,18 @@ import yellowrail.core.tube.TubeType;
  *
  * @param volts   as read, with the tubes in
  * @param nominal the type's
- * @param verdict the word
- * @param words   what it means, in a sentence
+ * @param verdict how they stand
+ * @param says    what it means
  */
-public record HeaterCheck(double volts, double nominal, Verdict verdict, String words) {
+public record HeaterCheck(double volts, double nominal, Verdict verdict, PowerUpFinding says) {
 
     public static final double PREFERRED = 0.05;
     public static final double MOST = 0.10;
+    private static final double ROUNDING = 1e-9;
 
     /** How the heaters stand. */
     public enum Verdict {
-        GOOD("good"), ALLOWED("allowed"), TOO_LOW("too low"), TOO_HIGH("too high"), NO_TUBES("no tubes in");
-
-        private final String inWords;
-
-        Verdict(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        GOOD, ALLOWED, TOO_LOW, TOO_HIGH, NO_TUBES
     }
 
     /** @return the check; empty before heaters were read */
@@ -41,16 +31,14 @@ public record HeaterCheck(double volts, double nominal, Verdict verdict, String 
         Optional<Reading> loaded = moment.last(ReadingKind.HEATER);
         Optional<Reading> bare = moment.last(ReadingKind.HEATER_BARE);
         if (loaded.isEmpty()) {
-            return bare.map(reading -> new HeaterCheck(reading.value(), nominal, Verdict.NO_TUBES,
-                    "%s without tubes, which always reads high; read again with the tubes in.".formatted(Figures.in(ReadingKind.HEATER.unit(), reading.value()))));
+            return bare.map(reading -> new HeaterCheck(reading.value(), nominal, Verdict.NO_TUBES, new PowerUpFinding.HeatersBare(reading.value())));
         }
         double volts = loaded.get().value();
         double off = volts / nominal - 1;
-        Verdict verdict = Math.abs(off) <= PREFERRED + 1e-9 ? Verdict.GOOD : Math.abs(off) <= MOST + 1e-9 ? Verdict.ALLOWED : off > 0 ? Verdict.TOO_HIGH : Verdict.TOO_LOW;
-        String mains = moment.last(ReadingKind.MAINS).filter(reading -> reading.value() > 0).map(reading -> ", at %s of mains; at %s it would be %s V".formatted(Figures.volts(reading.value()),
-                Figures.volts(referenceMains), Figures.fixed(volts * referenceMains / reading.value(), 2))).orElse("; the mains was not read with it");
-        String sag = bare.map(reading -> "; %s V without tubes".formatted(Figures.fixed(reading.value(), 2))).orElse("");
-        return Optional.of(new HeaterCheck(volts, nominal, verdict, "%s V, %s %% off the type\u2019s %s V%s%s. Preferred within 5 %%, at most 10 %%.".formatted(
-                Figures.fixed(volts, 2), Figures.fixed(100 * off, 1), Figures.plain(nominal), mains, sag)));
+        Verdict verdict = Math.abs(off) <= PREFERRED + ROUNDING ? Verdict.GOOD : Math.abs(off) <= MOST + ROUNDING ? Verdict.ALLOWED : off > 0 ? Verdict.TOO_HIGH : Verdict.TOO_LOW;
+        PowerUpFinding mains = moment.last(ReadingKind.MAINS).filter(reading -> reading.value() > 0).<PowerUpFinding>map(reading -> new PowerUpFinding.HeatersAtMains(
+                reading.value(), referenceMains, volts * referenceMains / reading.value())).orElseGet(PowerUpFinding.MainsNotReadWithHeaters::new);
+        Optional<PowerUpFinding> sag = bare.map(reading -> new PowerUpFinding.HeatersWithoutTubes(reading.value()));
+        return Optional.of(new HeaterCheck(volts, nominal, verdict, new PowerUpFinding.HeatersRead(volts, off, nominal, mains, sag, PREFERRED, MOST)));
     }
 }

@@ -1,10 +1,11 @@
 package yellowrail.core.powerup;
 
+import java.util.Optional;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.In;
 import yellowrail.core.quantity.Unit;
 
-/** What B+ does before the power tubes draw. */
+/** What B+ does before the power tubes draw, and how the heaters stand. */
 public sealed interface PowerUpFinding extends Finding {
 
     record PeakUnknownRating(@In(Unit.VOLT) double winding, @In(value = Unit.PERCENT, decimals = 0) double regulation, @In(Unit.VOLT) double peak) implements PowerUpFinding {
@@ -40,5 +41,24 @@ public sealed interface PowerUpFinding extends Finding {
     }
 
     record RectifierNotKnown() implements PowerUpFinding {
+    }
+
+    // Heaters
+
+    record HeatersBare(@In(value = Unit.VOLT, given = true) double volts) implements PowerUpFinding {
+    }
+
+    record HeatersRead(@In(value = Unit.VOLT, decimals = 2) double volts, @In(Unit.PERCENT) double off, @In(value = Unit.VOLT, given = true) double nominal, PowerUpFinding mains,
+                       Optional<PowerUpFinding> bare, @In(value = Unit.PERCENT, decimals = 0) double preferred, @In(value = Unit.PERCENT, decimals = 0) double most)
+            implements PowerUpFinding {
+    }
+
+    record HeatersAtMains(@In(Unit.VOLT) double mains, @In(Unit.VOLT) double reference, @In(value = Unit.VOLT, decimals = 2) double there) implements PowerUpFinding {
+    }
+
+    record MainsNotReadWithHeaters() implements PowerUpFinding {
+    }
+
+    record HeatersWithoutTubes(@In(value = Unit.VOLT, decimals = 2) double volts) implements PowerUpFinding {
     }
 }

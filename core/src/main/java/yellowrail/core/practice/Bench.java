@@ -33,7 +33,7 @@ public final class Bench {
     private final Circuit circuit;
     private final SimulatedMeter meter;
     private final long seed;
-    private final List<String> events = new ArrayList<>();
+    private final List<PracticeFinding> events = new ArrayList<>();
     private double seconds;
     private double onAt;
     private final double[] pots;
@@ -75,8 +75,8 @@ public final class Bench {
     }
 
     /** What happened since this was last asked, for the log. */
-    public List<String> events() {
-        List<String> happened = List.copyOf(events);
+    public List<PracticeFinding> events() {
+        List<PracticeFinding> happened = List.copyOf(events);
         events.clear();
         return happened;
     }
@@ -105,7 +105,7 @@ public final class Bench {
     /** Exchanges the tubes of two sockets; only an amp that is off lets itself be touched. */
     public void swap(int one, int other) {
         if (onAt >= 0) {
-            throw new IllegalStateException("Switch off and let it drain before a tube is pulled.");
+            throw new IllegalStateException("tubes are exchanged with the amp off");
         }
         swaps++;
         int tube = order[one];
@@ -137,11 +137,11 @@ public final class Bench {
             above += step / heat.length;
         }
         if (before < GLOWS && heat[socket] >= GLOWS) {
-            events.add("%s red-plates: its plate glows at %.0f W, rated %.0f W".formatted(label, ratio * circuit.ratedWatts(), circuit.ratedWatts()));
+            events.add(new PracticeFinding.RedPlates(label, ratio * circuit.ratedWatts(), circuit.ratedWatts()));
         }
         if (!failed[order[socket]] && heat[socket] >= FAILS) {
             failed[order[socket]] = true;
-            events.add("%s has failed after %.0f s far above its rating; it draws nothing any more".formatted(label, FAILS));
+            events.add(new PracticeFinding.TubeLost(label, FAILS));
         }
     }
 

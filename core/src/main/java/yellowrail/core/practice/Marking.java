@@ -2,11 +2,10 @@ package yellowrail.core.practice;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Target;
-import yellowrail.core.quantity.Figures;
 
 /**
  * How an exercise went: what was said to be wrong against what was, the setting against its window, what was read against
@@ -24,11 +23,11 @@ public record Marking(boolean passed, List<Line> lines) {
     /**
      * One thing looked at.
      *
-     * @param what   in words
+     * @param what   it was
      * @param result with its figures
      * @param good   whether it is as it should be
      */
-    public record Line(String what, String result, boolean good) {
+    public record Line(PracticeFinding what, PracticeFinding result, boolean good) {
     }
 
     public Marking {
@@ -46,9 +45,10 @@ public record Marking(boolean passed, List<Line> lines) {
         BenchState state = bench.state();
         AmpSheet sheet = bench.sheet();
         List<Line> lines = new ArrayList<>();
-        lines.add(new Line("Diagnosis", said == exercise ? "right: " + exercise.fault() : "you said " + said.fault() + "; in truth " + exercise.fault(), said == exercise));
-        String missing = missing(exercise, state, unread);
-        lines.add(new Line("What it rests on", missing.isEmpty() ? "readings at every test point" : "a guess: " + missing, missing.isEmpty()));
+        lines.add(new Line(new PracticeFinding.Diagnosis(), said == exercise ? new PracticeFinding.Right(exercise)
+                : new PracticeFinding.SaidAndTruth(said, exercise), said == exercise));
+        Optional<PracticeFinding> guess = guess(exercise, state, unread);
+        lines.add(new Line(new PracticeFinding.WhatItRestsOn(), guess.orElseGet(PracticeFinding.OnReadings::new), guess.isEmpty()));
         OperatingPoint truth = bench.settled();
         double rated = bench.ratedWatts();
         double hottest = 0;
@@ -58,33 +58,35 @@ public record Marking(boolean passed, List<Line> lines) {
         Target target = sheet.target();
         boolean inWindow = hottest <= target.high() + TOLERANCE && truth.meanWatts() / rated >= target.low() - TOLERANCE;
         if (exercise.isSettable()) {
-            lines.add(new Line("Setting, in truth and at %s of mains".formatted(Figures.volts(sheet.mainsVolts())), "hottest tube %s, mean %s; window %s to %s".formatted(
-                    Figures.percent(hottest), Figures.percent(truth.meanWatts() / rated), Figures.percent(target.low()), Figures.percent(target.high())), inWindow));
+            lines.add(new Line(new PracticeFinding.SettingInTruth(sheet.mainsVolts()), new PracticeFinding.HottestAndMean(hottest, truth.meanWatts() / rated,
+                    target.low(), target.high()), inWindow));
         } else {
             boolean safe = !state.isOn() || hottest < 1;
-            lines.add(new Line("Left safe", state.isOn() ? "hottest tube at %s when left on".formatted(Figures.percent(hottest)) : "switched off", safe));
+            lines.add(new Line(new PracticeFinding.LeftSafe(), state.isOn() ? new PracticeFinding.LeftOn(hottest) : new PracticeFinding.LeftOff(), safe));
         }
         double truly = hottest;
-        judged.ifPresent(ratio -> lines.add(new Line("Your figure against the truth", "%s read, %s true at the reference mains".formatted(
-                Figures.percent(ratio), Figures.percent(truly)), Math.abs(ratio - truly) < 2 * TOLERANCE)));
+        judged.ifPresent(ratio -> lines.add(new Line(new PracticeFinding.FigureAgainstTruth(), new PracticeFinding.ReadAndTrue(ratio, truly),
+                Math.abs(ratio - truly) < 2 * TOLERANCE)));
         boolean whole = state.failed().stream().noneMatch(Boolean::booleanValue);
         boolean glowed = !whole || state.peak() > GLOWING && state.above() > 8;
-        lines.add(new Line("Limits passed", state.above() < 1 ? "none" : "%.0f s above the rating, %s at worst%s".formatted(state.above(), Figures.percent(state.peak()),
-                whole ? "" : "; a tube was lost"), !glowed));
-        lines.add(new Line("Tries", state.turns() + (state.turns() == 1 ? " turn" : " turns"), true));
-        lines.add(new Line("Bench time", String.format(Locale.ROOT, "%d min %d s", (long) state.seconds() / 60, (long) state.seconds() % 60), true));
+        Optional<PracticeFinding> lost = whole ? Optional.empty() : Optional.of(new PracticeFinding.AndATubeLost());
+        lines.add(new Line(new PracticeFinding.LimitsPassed(), state.above() < 1 ? new PracticeFinding.None()
+                : new PracticeFinding.AboveTheRating(state.above(), state.peak(), lost), !glowed));
+        lines.add(new Line(new PracticeFinding.Tries(), state.turns() == 1 ? new PracticeFinding.OneTurn() : new PracticeFinding.Turns(state.turns()), true));
+        lines.add(new Line(new PracticeFinding.BenchTime(), new PracticeFinding.MinutesAndSeconds((long) state.seconds() / 60, (long) state.seconds() % 60), true));
         boolean set = exercise.isSettable() ? inWindow : !state.isOn() || hottest < 1;
-        return new Marking(said == exercise && missing.isEmpty() && set && !glowed, lines);
+        return new Marking(said == exercise && guess.isEmpty() && set && !glowed, lines);
     }
 
-    private static String missing(Exercise exercise, BenchState state, List<String> unread) {
+    /** Why the diagnosis is a guess, if so. */
+    private static Optional<PracticeFinding> guess(Exercise exercise, BenchState state, List<String> unread) {
         if (!unread.isEmpty()) {
-            return "%s not read".formatted(String.join(", ", unread));
+            return Optional.of(new PracticeFinding.OnAGuessUnread(unread));
         }
         return switch (exercise.evidence()) {
-            case READINGS -> "";
-            case A_TURN -> state.turns() > 0 ? "" : "no pot was turned";
-            case AN_EXCHANGE -> state.swaps() > 0 ? "" : "the tubes were never exchanged, and a weak neighbour looks the same";
+            case READINGS -> Optional.empty();
+            case A_TURN -> state.turns() > 0 ? Optional.empty() : Optional.of(new PracticeFinding.OnAGuessNothingTurned());
+            case AN_EXCHANGE -> state.swaps() > 0 ? Optional.empty() : Optional.of(new PracticeFinding.OnAGuessNothingExchanged());
         };
     }
 }

@@ -2,7 +2,6 @@ package yellowrail.core.practice;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.Random;
 import yellowrail.core.amp.Accepted;
@@ -47,20 +46,19 @@ public final class Workshop {
     }
 
     /** What the builder is told about it; with a hidden fault some of it is wrong. */
-    public AmpSheet sheet(String name) {
+    public AmpSheet sheet(String name, String notes) {
         AmpSheet usual = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, type, 2, false).sheet();
         Supply supply = new Supply(Rectifier.SILICON, true, OptionalDouble.of(Math.rint((source + 4) / Math.sqrt(2))), OptionalDouble.of(500), OptionalDouble.of(0.015),
                 OptionalDouble.empty(), OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty());
-        return new AmpSheet(name, "A practice amp: it can be ruined without cost.", "", usual.topology(), usual.tubeType(), usual.ratingSystem(),
+        return new AmpSheet(name, notes, "", usual.topology(), usual.tubeType(), usual.ratingSystem(),
                 usual.ownPlateWatts(), usual.sockets(), usual.bias(), List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false)),
                 usual.current(), usual.plate(), usual.screen(), usual.meter(), REFERENCE, usual.settleMinutes(), usual.target()).with(supply)
                 .with(new Accepted(OptionalDouble.of(source + ROOM), OptionalDouble.of(source + ROOM)));
     }
 
-    /** What already stands in the log when the exercise begins. */
-    public List<String> asFound() {
-        return exercise == Exercise.UNLOADED_VOLTAGE
-                ? List.of("note from the notebook: plates read before the tubes went in", String.format(Locale.ROOT, "plate %.1f", source * 0.985)) : List.of();
+    /** Plate voltage that already stands in the log, taken with the tubes pulled, V. */
+    public OptionalDouble platesAsFound() {
+        return exercise == Exercise.UNLOADED_VOLTAGE ? OptionalDouble.of(source * 0.985) : OptionalDouble.empty();
     }
 
     /** The bench as it is found. */
@@ -74,7 +72,7 @@ public final class Workshop {
     public Bench bench(BenchState state) {
         SimulatedMeter meter = new SimulatedMeter(1 + 0.003 * (2 * new Random(seed + 5).nextDouble() - 1), 1 + 0.006 * (2 * new Random(seed + 6).nextDouble() - 1),
                 0.0006, 0.1, 1e-4);
-        return new Bench(sheet(""), circuit(), meter, seed, state);
+        return new Bench(sheet("", ""), circuit(), meter, seed, state);
     }
 
     private Circuit circuit() {

@@ -20,22 +20,15 @@ public enum Unit {
     PERCENT(Dimension.RATIO, 1e-2, "%", "percent", "pct"),
     MINUTE(Dimension.TIME, 60, "min", "mins", "minute", "minutes"),
     SECOND(Dimension.TIME, 1, "s", "sec", "seconds"),
-    CELSIUS(Dimension.TEMPERATURE, 1, "\u00b0C", "degc", "c");
+    CELSIUS(Dimension.TEMPERATURE, 1, "\u00b0C", "degc", "c"),
+    MICROFARAD(Dimension.CAPACITANCE, 1e-6, "\u00b5F", "uf", "\u03bcf"),
+    HERTZ(Dimension.FREQUENCY, 1, "Hz"),
+    DEGREE(Dimension.ANGLE, 1, "degrees", "deg"),
+    MILLIMETRE(Dimension.LENGTH, 1e-3, "mm");
 
     /** What a unit measures. */
     public enum Dimension {
-        VOLTAGE("volts"), CURRENT("a current"), RESISTANCE("ohms"), POWER("watts"), RATIO("percent"), TIME("a time"),
-        TEMPERATURE("a temperature");
-
-        private final String inWords;
-
-        Dimension(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        VOLTAGE, CURRENT, RESISTANCE, POWER, RATIO, TIME, CAPACITANCE, FREQUENCY, ANGLE, LENGTH, TEMPERATURE
     }
 
     private final Dimension dimension;

@@ -1,5 +1,9 @@
 package yellowrail.core.reading;
 
+import java.util.Locale;
+import yellowrail.core.amp.Pot;
+import yellowrail.core.finding.Code;
+
 /**
  * One thing said on the entry line.
  *
@@ -34,9 +38,24 @@ public record Entry(ReadingKind kind, String target, double value, String words,
         return new Entry(kind, target, other, words, value == 0 ? 0 : Math.abs(lastDigit * other / value));
     }
 
+    /** A turn of a pot. */
+    public static Entry turned(String pot, Pot.Turn way) {
+        return said(ReadingKind.TURN, pot, Code.of(way));
+    }
+
     /** The same reading of another kind. */
     public Entry as(ReadingKind other) {
         return new Entry(other, target, value, words, lastDigit);
+    }
+
+    /** Which way a pot was turned. */
+    public Pot.Turn way() {
+        return words.equals(Code.of(Pot.Turn.CLOCKWISE)) ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE;
+    }
+
+    /** Whether a tube that was put in was called a new one. */
+    public boolean isNewTube() {
+        return kind == ReadingKind.TUBE && words.toLowerCase(Locale.ROOT).contains("new");
     }
 
     public boolean isCurrent() {

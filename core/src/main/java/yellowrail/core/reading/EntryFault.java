@@ -2,6 +2,7 @@ package yellowrail.core.reading;
 
 import java.util.List;
 import yellowrail.core.finding.Finding;
+import yellowrail.core.typed.QuantityFault;
 
 /** What is wrong with a typed line, or with a line of a meter's file. Typed text comes in quotes, shortened. */
 public sealed interface EntryFault extends Finding {
@@ -22,10 +23,10 @@ public sealed interface EntryFault extends Finding {
     }
 
     /** @param says what is wrong with it */
-    record BadNumber(String says) implements EntryFault {
+    record BadNumber(QuantityFault says) implements EntryFault {
     }
 
-    record WrongUnit(String typed, String says) implements EntryFault {
+    record WrongUnit(String typed, QuantityFault says) implements EntryFault {
     }
 
     record TwoPlaces(String typed) implements EntryFault {

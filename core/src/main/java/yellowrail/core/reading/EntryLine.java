@@ -1,6 +1,6 @@
 package yellowrail.core.reading;
 
-import static yellowrail.core.quantity.Quantity.quote;
+import static yellowrail.core.typed.Quantity.quote;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -12,8 +12,8 @@ import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Socket;
-import yellowrail.core.quantity.BadQuantityException;
-import yellowrail.core.quantity.Quantity;
+import yellowrail.core.typed.BadQuantityException;
+import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.EntryFault.BadNumber;
 import yellowrail.core.reading.EntryFault.EmptyMark;
@@ -149,7 +149,7 @@ public final class EntryLine {
             throw new BadEntryException(sheet.pots().isEmpty() ? new NoPotOnSheet() : new NoTurn(quote(rest), sheet.pots().get(0).name()));
         }
         String name = sheet.pots().stream().filter(each -> each.name().equalsIgnoreCase(pot)).findFirst().orElseThrow().name();
-        return Entry.said(ReadingKind.TURN, name, (CLOCKWISE.contains(way) ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE).inWords());
+        return Entry.turned(name, CLOCKWISE.contains(way) ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE);
     }
 
     private Entry tube(String rest) {
@@ -282,7 +282,7 @@ public final class EntryLine {
         try {
             return Quantity.parse(token);
         } catch (BadQuantityException e) {
-            throw new BadEntryException(new BadNumber(e.getMessage()));
+            throw new BadEntryException(new BadNumber(e.fault()));
         }
     }
 

@@ -1,15 +1,15 @@
 package yellowrail.core.reading;
 
-import static yellowrail.core.quantity.Quantity.quote;
+import static yellowrail.core.typed.Quantity.quote;
 
 import java.util.List;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Socket;
-import yellowrail.core.quantity.BadQuantityException;
+import yellowrail.core.typed.BadQuantityException;
 import yellowrail.core.quantity.Figures;
-import yellowrail.core.quantity.Quantity;
+import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.EntryFault.NoPlace;
 import yellowrail.core.reading.EntryFault.NoResistance;
@@ -150,7 +150,7 @@ final class Meaning {
         try {
             return quantity.si(assumed);
         } catch (BadQuantityException e) {
-            throw new BadEntryException(new WrongUnit(quote(typed), e.getMessage()));
+            throw new BadEntryException(new WrongUnit(quote(typed), e.fault()));
         }
     }
 

@@ -14,8 +14,8 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
-import yellowrail.core.quantity.BadQuantityException;
-import yellowrail.core.quantity.Quantity;
+import yellowrail.core.typed.BadQuantityException;
+import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 
 /**

@@ -5,44 +5,38 @@ import yellowrail.core.quantity.Unit;
 /** What a line of the log is about. */
 public enum ReadingKind {
 
-    SENSE_VOLTS("current", Unit.VOLT),
-    SENSE_AMPS("current", Unit.MILLIAMP),
-    PLATE("plate voltage", Unit.VOLT),
-    PLATE_UNLOADED("plate voltage, tubes pulled", Unit.VOLT),
-    MAINS("mains", Unit.VOLT),
-    BIAS("grid bias", Unit.VOLT),
-    SCREEN_VOLTS("screen voltage", Unit.VOLT),
-    SCREEN_DROP("screen stopper drop", Unit.VOLT),
-    SCREEN_AMPS("screen current", Unit.MILLIAMP),
-    CATHODE_VOLTS("cathode voltage", Unit.VOLT),
-    RESISTOR_COLD("resistance, power off", Unit.OHM),
-    HEATER("heater", Unit.VOLT),
-    HEATER_BARE("heater, no tubes in", Unit.VOLT),
-    BIAS_STOP("grid bias at the pot\u2019s stop", Unit.VOLT),
-    SWING_A("balance pot at its first stop", Unit.VOLT),
-    SWING_B("balance pot at its other stop", Unit.VOLT),
-    SENSE_STOP("current at the pot\u2019s stop", Unit.VOLT),
-    TURN("pot turned", null),
-    TUBE("tube put in", null),
-    SHEET("amp sheet corrected", null),
-    POWER_ON("switched on", null),
-    POWER_OFF("switched off", null),
-    NOTE("note", null),
-    MARK("mark", null),
+    SENSE_VOLTS(Unit.VOLT),
+    SENSE_AMPS(Unit.MILLIAMP),
+    PLATE(Unit.VOLT),
+    PLATE_UNLOADED(Unit.VOLT),
+    MAINS(Unit.VOLT),
+    BIAS(Unit.VOLT),
+    SCREEN_VOLTS(Unit.VOLT),
+    SCREEN_DROP(Unit.VOLT),
+    SCREEN_AMPS(Unit.MILLIAMP),
+    CATHODE_VOLTS(Unit.VOLT),
+    RESISTOR_COLD(Unit.OHM),
+    HEATER(Unit.VOLT),
+    HEATER_BARE(Unit.VOLT),
+    BIAS_STOP(Unit.VOLT),
+    SWING_A(Unit.VOLT),
+    SWING_B(Unit.VOLT),
+    SENSE_STOP(Unit.VOLT),
+    TURN(null),
+    TUBE(null),
+    SHEET(null),
+    POWER_ON(null),
+    POWER_OFF(null),
+    NOTE(null),
+    MARK(null),
     /** Said to the log, never kept in it. */
-    UNDO("undo", null),
-    TICK("safety item seen to", null);
+    UNDO(null),
+    TICK(null);
 
-    private final String inWords;
     private final Unit unit;
 
-    ReadingKind(String inWords, Unit unit) {
-        this.inWords = inWords;
+    ReadingKind(Unit unit) {
         this.unit = unit;
-    }
-
-    public String inWords() {
-        return inWords;
     }
 
     /** The unit its value is usually shown in; null for lines that carry no value. */

@@ -14,8 +14,8 @@ import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Target;
-import yellowrail.core.quantity.BadQuantityException;
-import yellowrail.core.quantity.Quantity;
+import yellowrail.core.typed.BadQuantityException;
+import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 
 /**

@@ -3,6 +3,7 @@ package yellowrail.core.stage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense.Connection;
@@ -21,7 +22,7 @@ import yellowrail.core.tube.model.PublishedOperation;
  * @param stage   the stage
  * @param assumed what was not known, and what was taken for it
  */
-public record AmpStage(OutputStage stage, List<String> assumed) {
+public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
 
     private static final double SCREENS_BELOW = 5;
     private static final double USUAL_PLATES = 300;
@@ -30,18 +31,18 @@ public record AmpStage(OutputStage stage, List<String> assumed) {
 
     /** @param model of the type */
     public static AmpStage of(AmpSheet sheet, LastRead read, TubeType type, PentodeModel model) {
-        List<String> assumed = new ArrayList<>();
+        List<StageFinding> assumed = new ArrayList<>();
         boolean pushPull = sheet.topology() == Topology.PUSH_PULL;
         List<PublishedOperation> published = PublishedOperation.all().stream().filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull).toList();
-        double plate = known(read.plateVolts(), published.stream().mapToDouble(PublishedOperation::plateVolts).findFirst().orElse(USUAL_PLATES), "plates at %.0f V", 1, assumed);
+        double plate = known(read.plateVolts(), published.stream().mapToDouble(PublishedOperation::plateVolts).findFirst().orElse(USUAL_PLATES), StageFinding.PlatesTaken::new, assumed);
         Connection connection = sheet.screen().connection();
-        double screen = connection != Connection.PENTODE ? plate : known(read.screenVolts(), plate - SCREENS_BELOW, "screens at %.0f V", 1, assumed);
+        double screen = connection != Connection.PENTODE ? plate : known(read.screenVolts(), plate - SCREENS_BELOW, StageFinding.ScreensTaken::new, assumed);
         double rated = sheet.rating(type).plateWatts();
         Target asked = new Goal(sheet, sheet.rating(type), sheet.isOf(type)).window();
         Target target = asked.school().basis() == School.Basis.PERCENT ? asked : Target.customary(sheet.bias(), sheet.topology());
-        double idle = known(read.plateAmps(), target.aim() * rated / plate, "an idle of %.1f mA each", 1e3, assumed);
+        double idle = known(read.plateAmps(), target.aim() * rated / plate, StageFinding.IdleTaken::new, assumed);
         double usual = published.stream().mapToDouble(PublishedOperation::loadOhms).findFirst().orElse(pushPull ? USUAL_LOAD : USUAL_SINGLE_LOAD) / sheet.tubesPerSide();
-        double load = known(sheet.fittings().loadOhms(), usual, "a load of %.0f ohm", 1, assumed);
+        double load = known(sheet.fittings().loadOhms(), usual, StageFinding.LoadTaken::new, assumed);
         double copper = sheet.fittings().iron().copperOhms().orElse(0) / (pushPull ? 2 : 1);
         OutputStage fixed = new OutputStage(model, sheet.topology(), Math.min(OutputStage.MOST_PER_SIDE, sheet.tubesPerSide()), plate, screen, connection, sheet.screen().tap().orElse(OutputStage.USUAL_TAP),
                 OutputStage.Bias.fixed(0), load, copper, 0, 0, 0);
@@ -59,9 +60,9 @@ public record AmpStage(OutputStage stage, List<String> assumed) {
         return stage.with(OutputStage.Bias.cathode(Math.max(1e-3, -grid) / (stage.tubes() * (idle.plateAmps() + idle.screenAmps()))));
     }
 
-    private static double known(OptionalDouble value, double instead, String words, double in, List<String> assumed) {
+    private static double known(OptionalDouble value, double instead, DoubleFunction<StageFinding> taken, List<StageFinding> assumed) {
         if (value.isEmpty()) {
-            assumed.add(words.formatted(instead * in));
+            assumed.add(taken.apply(instead));
         }
         return value.orElse(instead);
     }

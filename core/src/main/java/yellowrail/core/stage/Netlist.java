@@ -3,6 +3,7 @@ package yellowrail.core.stage;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Locale;
+import yellowrail.core.resource.TextResource;
 import yellowrail.core.tube.model.PentodeModel;
 
 /**
@@ -12,6 +13,8 @@ import yellowrail.core.tube.model.PentodeModel;
  */
 public final class Netlist {
 
+    /** The tube as a subcircuit, and remarks. */
+    private static final String TUBE = TextResource.read(Netlist.class, "tube.cir");
     private static final double HERTZ = 1000;
     /** The core's reactance is this many times the load. */
     private static final double CORE = 62.8;
@@ -40,11 +43,7 @@ public final class Netlist {
         double lift = idle.cathodeVolts();
         double copper = stage.primaryOhms() * stage.tubesPerSide() * (idle.plateAmps() + (stage.tap() > 0 ? idle.screenAmps() : 0));
         line("* %s", title);
-        line("* Yellow Rail: sine at each grid to the edge of grid current, load as the primary sees it, node out");
         tube();
-        if (stage.plateSagOhms() > 0 || stage.screenSagOhms() > 0) {
-            line("* supplies as full drive leaves them, sag included");
-        }
         double shift = stage.bias().isCathode() ? -performance.gridVolts() - lift : 0;
         line("vplates bplus 0 %s", number(stage.plateSagOhms() > 0 ? performance.supplyVolts() + lift + shift : stage.plateVolts() + copper + lift));
         if (stage.tap() == 0) {
@@ -68,13 +67,8 @@ public final class Netlist {
 
     private void tube() {
         PentodeModel m = stage.model();
-        line(".subckt tube plate screen grid cathode");
-        line("* %d in parallel; e1 is the space charge's drive raised to its exponent", stage.tubesPerSide());
-        line("be e1 0 v = pow(v(screen,cathode)/%s*ln(1+exp(min(%s*(1/%s+v(grid,cathode)/v(screen,cathode)),80))), %s)", number(m.kp()), number(m.kp()), number(m.mu()), number(m.ex()));
-        line("bp plate cathode i = v(plate,cathode) > 0 ? %d*2*v(e1)/%s*atan(v(plate,cathode)/%s)*(1+v(plate,cathode)/%s) : 0", stage.tubesPerSide(), number(m.kg1()), number(m.kvb()), number(m.early()));
-        line("bs screen cathode i = %d*(v(e1)/%s+%s*2*v(e1)/%s*(1.5707963267948966-atan(max(v(plate,cathode),0)/%s)))", stage.tubesPerSide(), number(m.kg2()), number(m.f()), number(m.kg1()), number(m.kvb()));
-        line("rleak e1 0 1g");
-        line(".ends");
+        text.append(String.format(Locale.ROOT, TUBE, stage.tubesPerSide(), number(m.kp()), number(m.mu()), number(m.ex()), number(m.kg1()), number(m.kvb()), number(m.early()),
+                number(m.kg2()), number(m.f())));
     }
 
     /** One side: its half of the primary, which adds its ampere-turns to the load, and its tube. */

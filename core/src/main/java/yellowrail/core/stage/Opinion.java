@@ -2,7 +2,6 @@ package yellowrail.core.stage;
 
 import java.util.ArrayList;
 import java.util.List;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.model.KnownModel;
 
@@ -18,45 +17,48 @@ public final class Opinion {
     public static final double MOST_DISTORTION = 3;
 
     private static final double CUT_OFF = 0.001;
-    private static final String[] ORDINALS = {"second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth"};
+    private static final double HARDLY_ANY = 0.005;
+    private static final double SMALL = 0.03;
 
     private Opinion() {
     }
 
-    public static List<String> of(Performance found, KnownModel known, Rating rating) {
-        List<String> notes = new ArrayList<>();
+    public static List<StageFinding> of(Performance found, KnownModel known, Rating rating) {
+        List<StageFinding> notes = new ArrayList<>();
         double rated = rating.plateWatts();
         double idle = found.stage().plateVolts() * found.idle().plateAmps();
         if (found.idle().plateAmps() < CUT_OFF) {
-            notes.add("At rest the tubes are cut off at %s: less than 1 mA flows, and what is computed is no class AB any more.".formatted(Figures.volts(found.idle().gridVolts())));
+            notes.add(new StageFinding.CutOffAtRest(found.idle().gridVolts()));
         }
         if (idle > rated) {
-            notes.add("The idle alone is %s of %s: over the rating.".formatted(Figures.watts(idle), Figures.watts(rated)));
+            notes.add(new StageFinding.IdleOverRating(idle, rated));
         }
-        over("Plates at full drive", found.plateWatts(), rated, notes);
-        rating.screenWatts().ifPresent(watts -> over("Screens at full drive", found.screenWatts(), watts, notes));
+        if (found.plateWatts() > rated) {
+            notes.add(new StageFinding.PlatesOverRating(found.plateWatts(), rated));
+        }
+        rating.screenWatts().ifPresent(watts -> {
+            if (found.screenWatts() > watts) {
+                notes.add(new StageFinding.ScreensOverRating(found.screenWatts(), watts));
+            }
+        });
         rating.cathodeAmps().ifPresent(amps -> {
             double each = (found.plateAmps() + found.screenAmps()) / found.stage().tubes();
             if (each > amps) {
-                notes.add("Cathode current at full drive is %s each of %s: over the rating.".formatted(Figures.milliamps(each), Figures.milliamps(amps)));
+                notes.add(new StageFinding.CathodesOverLimit(each, amps));
             }
         });
-        notes.add("Power to \u00b1 %.0f %%, plate current to \u00b1 %.0f %%, screen current to \u00b1 %.0f %% from the type alone; distortion is an estimate: published ones are %s to %s times the computed.".formatted(100 * POWER, 100 * PLATES,
-                100 * SCREENS, Figures.plain(LEAST_DISTORTION), Figures.plain(MOST_DISTORTION)));
-        notes.add("Model of %s: %s.".formatted(known.type(), known.inWords()));
+        notes.add(new StageFinding.FromTheTypeAlone(POWER, PLATES, SCREENS, LEAST_DISTORTION, MOST_DISTORTION));
+        notes.add(new StageFinding.ModelOf(known.type(), known.trust()));
         return notes;
     }
 
-    private static void over(String what, double watts, double rated, List<String> notes) {
-        if (watts > rated) {
-            notes.add("%s: %s of %s each: over the rating.".formatted(what, Figures.watts(watts), Figures.watts(rated)));
-        }
-    }
-
     /** The distortion as a size, with the harmonic that leads it. */
-    public static String distortion(Performance found) {
-        double percent = 100 * found.distortion();
-        String size = percent < 0.5 ? "well under 1 %" : "about %s %%".formatted(Figures.fixed(percent, percent < 3 ? 1 : 0));
-        return "%s, mostly %s".formatted(size, ORDINALS[found.leadingHarmonic() - 2]);
+    public static StageFinding distortion(Performance found) {
+        StageFinding.Harmonic leading = StageFinding.Harmonic.values()[found.leadingHarmonic() - 2];
+        double ratio = found.distortion();
+        if (ratio < HARDLY_ANY) {
+            return new StageFinding.HardlyAnyDistortion(leading);
+        }
+        return ratio < SMALL ? new StageFinding.SmallDistortion(ratio, leading) : new StageFinding.Distortion(ratio, leading);
     }
 }

@@ -22,17 +22,7 @@ public final class Performance {
 
     /** What sets the limit first as the drive rises. */
     public enum Limit {
-        GRID("the grids reach grid current"), KNEE("the plates reach their knee"), CUT_OFF("the tube cuts off");
-
-        private final String inWords;
-
-        Limit(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        GRID, KNEE, CUT_OFF
     }
 
     /**

@@ -23,17 +23,17 @@ public final class Safety {
 
     public static List<SafetyItem> items(AmpSheet sheet) {
         List<SafetyItem> items = new ArrayList<>();
-        items.add(gate(LOAD, "A load on the output: a speaker or a dummy load, never none"));
-        items.add(gate("quiet", "Volumes at zero, no signal"));
-        items.add(gate("hands", "Watch and ring off, one hand in a pocket"));
-        items.add(gate("ground", "Ground lead clipped first"));
-        items.add(gate("range", "Meter on its range for 500 V and more"));
-        items.add(gate("hot", "Gloves at hand: tubes burn"));
+        items.add(gate(LOAD, new StationFinding.LoadOnOutput()));
+        items.add(gate("quiet", new StationFinding.VolumesAtZero()));
+        items.add(gate("hands", new StationFinding.WatchAndRingOff()));
+        items.add(gate("ground", new StationFinding.GroundLeadFirst()));
+        items.add(gate("range", new StationFinding.MeterOnRange()));
+        items.add(gate("hot", new StationFinding.GlovesAtHand()));
         if (!sheet.quirks().isBlank()) {
-            items.add(gate("quirks", "This amp\u2019s quirks read: " + sheet.quirks()));
+            items.add(gate("quirks", new StationFinding.QuirksRead(sheet.quirks())));
         }
-        items.add(new SafetyItem(CLOSED, Station.MAKE_SAFE, "The chassis is closed: I measure at test points outside", false));
-        items.add(new SafetyItem(NEW_TUBES, Station.TUBES, "New tubes are in", false));
+        items.add(new SafetyItem(CLOSED, Station.MAKE_SAFE, new StationFinding.ChassisClosed(), false));
+        items.add(new SafetyItem(NEW_TUBES, Station.TUBES, new StationFinding.NewTubesIn(), false));
         for (Pot pot : sheet.pots()) {
             if (pot.action() != Pot.Action.BALANCE) {
                 items.add(new SafetyItem("coldest-" + pot.name(), Station.TUBES, coldest(pot), false));
@@ -42,20 +42,16 @@ public final class Safety {
         return items;
     }
 
-    private static SafetyItem gate(String id, String text) {
-        return new SafetyItem(id, Station.MAKE_SAFE, text, true);
+    private static SafetyItem gate(String id, StationFinding says) {
+        return new SafetyItem(id, Station.MAKE_SAFE, says, true);
     }
 
-    private static String coldest(Pot pot) {
+    private static StationFinding coldest(Pot pot) {
+        StationFinding seen = pot.verified() ? new StationFinding.SeenOnTheMeter() : new StationFinding.NotVerified();
         return switch (pot.hotter()) {
-            case CLOCKWISE -> "%s at its coldest end: fully anticlockwise by the sheet%s".formatted(pot.name(), verified(pot));
-            case ANTICLOCKWISE -> "%s at its coldest end: fully clockwise by the sheet%s".formatted(pot.name(), verified(pot));
-            case UNKNOWN -> "%s at its coldest end: which end that is the sheet does not say; find the one with the most negative grid volts, tubes out"
-                    .formatted(pot.name());
+            case CLOCKWISE -> new StationFinding.ColdestAnticlockwise(pot.name(), seen);
+            case ANTICLOCKWISE -> new StationFinding.ColdestClockwise(pot.name(), seen);
+            case UNKNOWN -> new StationFinding.ColdestNotKnown(pot.name());
         };
-    }
-
-    private static String verified(Pot pot) {
-        return pot.verified() ? ", seen on the meter" : ", not verified: check that the grid volts are most negative there";
     }
 }

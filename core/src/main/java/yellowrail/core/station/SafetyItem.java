@@ -5,8 +5,8 @@ package yellowrail.core.station;
  *
  * @param id      its name in the record
  * @param station where it is ticked
- * @param text    what to see to
+ * @param says    what to see to
  * @param gates   whether no live reading is taken before it; the others are facts about the run
  */
-public record SafetyItem(String id, Station station, String text, boolean gates) {
+public record SafetyItem(String id, Station station, StationFinding says, boolean gates) {
 }

@@ -2,26 +2,17 @@ package yellowrail.core.station;
 
 import java.util.Arrays;
 import java.util.Optional;
+import yellowrail.core.finding.Code;
 
 /** The nine places of a run, in the order of work. */
 public enum Station {
 
-    PLAN("plan"), MAKE_SAFE("make safe"), TUBES("tubes"), POWER_UP("power up"), MEASURE("measure"), SET("set"), SOAK("soak"),
-    PROVE("prove"), CLOSE("close");
-
-    private final String inWords;
-
-    Station(String inWords) {
-        this.inWords = inWords;
-    }
-
-    public String inWords() {
-        return inWords;
-    }
+    PLAN, MAKE_SAFE, TUBES, POWER_UP, MEASURE, SET, SOAK,
+    PROVE, CLOSE;
 
     /** As in addresses: {@code make-safe}. */
     public String token() {
-        return inWords.replace(' ', '-');
+        return Code.of(this);
     }
 
     public static Optional<Station> of(String token) {

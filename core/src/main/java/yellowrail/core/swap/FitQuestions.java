@@ -3,10 +3,10 @@ package yellowrail.core.swap;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Topology;
-import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.BulbSize;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.PublishedOperation;
 
@@ -20,6 +20,10 @@ final class FitQuestions {
     private final TubeType in;
     private final TubeType wants;
 
+    /** The loads a type works into, from the lightest tolerable to the heaviest, ohm. */
+    private record Range(double least, double most) {
+    }
+
     FitQuestions(SwapAmp amp, TubeType in, TubeType wants) {
         this.amp = amp;
         this.in = in;
@@ -27,59 +31,66 @@ final class FitQuestions {
     }
 
     Line bulb() {
-        String question = "room for the bulb";
-        String source = "Bulb: typical for the type, makers differ. Room: amp sheet.";
         Fittings room = amp.fittings();
-        String[] size = wants.sizeMm().split("x");
-        String[] before = in.sizeMm().split("x");
-        if (size.length != 2 || room.heightMm().isEmpty() && room.widthMm().isEmpty()) {
-            boolean smaller = size.length == 2 && before.length == 2 && Double.parseDouble(size[0]) <= Double.parseDouble(before[0]) && Double.parseDouble(size[1]) <= Double.parseDouble(before[1]);
-            return smaller ? new Line(question, Outcome.HOLDS, "%s mm, no larger than %s.".formatted(wants.sizeMm(), in.name()), "", source)
-                    : new Line(question, Outcome.UNKNOWN, "About %s mm for %s mm of %s: measure the room.".formatted(wants.sizeMm(), in.sizeMm(), in.name()), "", source);
+        Optional<BulbSize> bulb = wants.bulb();
+        if (bulb.isEmpty() || room.heightMm().isEmpty() && room.widthMm().isEmpty()) {
+            boolean smaller = bulb.isPresent() && in.bulb().filter(bulb.get()::fitsWhere).isPresent();
+            return Line.of(SwapQuestion.BULB, smaller ? Outcome.HOLDS : Outcome.UNKNOWN, smaller ? new FitFinding.NoLarger(size(bulb), in.name())
+                    : new FitFinding.MeasureRoom(size(bulb), size(in.bulb()), in.name())).from(new FitFinding.BulbSource());
         }
-        List<String> small = new ArrayList<>();
-        beyond("high", Double.parseDouble(size[0]), room.heightMm(), small);
-        beyond("across", Double.parseDouble(size[1]), room.widthMm(), small);
-        return new Line(question, small.isEmpty() ? Outcome.HOLDS : Outcome.STOP, small.isEmpty() ? "%s mm fits.".formatted(wants.sizeMm()) : "%s mm: %s.".formatted(wants.sizeMm(), String.join(", ", small)),
-                "Height x diameter; leave some room for the air.", source);
+        List<FitFinding> small = new ArrayList<>();
+        room.heightMm().ifPresent(most -> {
+            double beyond = bulb.get().height() - Unit.MILLIMETRE.toSi(most);
+            if (beyond > 0) {
+                small.add(new FitFinding.TooHigh(beyond));
+            }
+        });
+        room.widthMm().ifPresent(most -> {
+            double beyond = bulb.get().width() - Unit.MILLIMETRE.toSi(most);
+            if (beyond > 0) {
+                small.add(new FitFinding.TooWide(beyond));
+            }
+        });
+        return Line.of(SwapQuestion.BULB, small.isEmpty() ? Outcome.HOLDS : Outcome.STOP, small.isEmpty() ? new FitFinding.BulbFits(size(bulb))
+                : new FitFinding.BulbTooLarge(size(bulb), small)).by(new FitFinding.LeaveAir()).from(new FitFinding.BulbSource());
     }
 
-    private static void beyond(String which, double bulb, OptionalDouble room, List<String> small) {
-        if (room.isPresent() && bulb > room.getAsDouble()) {
-            small.add("%s mm too %s".formatted(Figures.plain(bulb - room.getAsDouble()), which.equals("high") ? "high" : "wide"));
-        }
+    private static FitFinding size(Optional<BulbSize> bulb) {
+        return bulb.<FitFinding>map(size -> new FitFinding.Size(size.height(), size.width())).orElseGet(FitFinding.SizeUnknown::new);
     }
 
-    /** The published loads of a type, from the lightest tolerable to the heaviest; empty where none is published. */
-    private Optional<double[]> loads(TubeType type) {
+    /** By the published operations of a type; empty where none is published. */
+    private Optional<Range> loads(TubeType type) {
         boolean pushPull = amp.topology() == Topology.PUSH_PULL;
-        double[] loads = PublishedOperation.all().stream().filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull).mapToDouble(PublishedOperation::loadOhms).sorted().toArray();
+        double[] loads = PublishedOperation.all().stream().filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull)
+                .mapToDouble(PublishedOperation::loadOhms).sorted().toArray();
         int pairs = amp.tubesPerSide();
-        return loads.length == 0 ? Optional.empty() : Optional.of(new double[]{loads[0] / LOAD_SPREAD / pairs, loads[loads.length - 1] * LOAD_SPREAD / pairs});
-    }
-
-    private static String range(double[] loads) {
-        return "%s to %s k".formatted(Figures.fixed(loads[0] / 1000, 1), Figures.fixed(loads[1] / 1000, 1));
+        return loads.length == 0 ? Optional.empty() : Optional.of(new Range(loads[0] / LOAD_SPREAD / pairs, loads[loads.length - 1] * LOAD_SPREAD / pairs));
     }
 
     Line load() {
-        String question = "load on the tubes";
-        String source = "Published typical operation, \u00b1 30 %, for this number of tubes. The load line tells what another load really costs.";
-        Optional<double[]> range = loads(wants);
-        String other = loads(in).map(before -> ", %s about %s".formatted(in.name(), range(before))).orElse("");
-        if (range.isEmpty() || amp.fittings().loadOhms().isEmpty()) {
-            return new Line(question, Outcome.UNKNOWN, range.map(found -> "%s works into about %s%s: put the load on the sheet.".formatted(wants.name(), range(found), other))
-                    .orElse("No load is published here for %s%s.".formatted(wants.name(), other)), "", source);
+        Optional<Range> range = loads(wants);
+        Optional<FitFinding> before = loads(in).map(found -> new FitFinding.LoadBefore(in.name(), found.least(), found.most()));
+        return answer(range, before).from(new FitFinding.LoadSource());
+    }
+
+    private Line answer(Optional<Range> range, Optional<FitFinding> before) {
+        if (range.isEmpty()) {
+            return Line.of(SwapQuestion.LOAD, Outcome.UNKNOWN, new FitFinding.NoLoadPublished(wants.name(), before));
+        }
+        FitFinding loads = new FitFinding.Loads(wants.name(), range.get().least(), range.get().most());
+        if (amp.fittings().loadOhms().isEmpty()) {
+            return Line.of(SwapQuestion.LOAD, Outcome.UNKNOWN, new FitFinding.LoadNotOnSheet(loads, before));
         }
         double load = amp.fittings().loadOhms().getAsDouble();
-        boolean within = load >= range.get()[0] && load <= range.get()[1];
-        return new Line(question, within ? Outcome.HOLDS : Outcome.CHANGE, "%s k here; %s works into about %s%s.%s".formatted(Figures.fixed(load / 1000, 1), wants.name(), range(range.get()), other,
-                within ? "" : " Use another tap."), "", source);
+        boolean within = load >= range.get().least() && load <= range.get().most();
+        return Line.of(SwapQuestion.LOAD, within ? Outcome.HOLDS : Outcome.CHANGE, within ? new FitFinding.LoadSuits(load, loads, before)
+                : new FitFinding.LoadSuitsNot(load, loads, before));
     }
 
     Optional<Line> familySwitch() {
         String positions = amp.fittings().familySwitch();
         return positions.isBlank() || in.name().equals(wants.name()) ? Optional.empty()
-                : Optional.of(new Line("family switch", Outcome.CHANGE, "to the position for %s: %s.".formatted(wants.name(), positions), "", "Amp sheet."));
+                : Optional.of(Line.of(SwapQuestion.FAMILY_SWITCH, Outcome.CHANGE, new FitFinding.SwitchTo(wants.name(), positions)).from(new SwapFinding.AmpSheetSource()));
     }
 }

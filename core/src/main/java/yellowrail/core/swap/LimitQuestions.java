@@ -1,10 +1,11 @@
 package yellowrail.core.swap;
 
-import java.util.Locale;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.Target;
-import yellowrail.core.quantity.Figures;
+import yellowrail.core.finding.Finding;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.RatingSystem;
 import yellowrail.core.tube.TubeType;
@@ -23,76 +24,78 @@ final class LimitQuestions {
     }
 
     Line plate() {
-        return volts("plate voltage", amp.plateVolts(), rating.plateVolts(), "Read the plates first.");
+        return volts(SwapQuestion.PLATE_VOLTS, amp.plateVolts(), rating.plateVolts(), new SwapFinding.ReadPlatesFirst());
     }
 
     Line screen() {
         if (wants.isTriode()) {
-            return new Line("screen voltage", Outcome.HOLDS, "A triode has no screen.", "", "Catalogue.");
+            return Line.of(SwapQuestion.SCREEN_VOLTS, Outcome.HOLDS, new LimitFinding.NoScreen()).from(new SwapFinding.CatalogueSource());
         }
-        return volts("screen voltage", amp.screenVolts(), rating.screenVolts(), "Read the screens (screen 430), or put them on the sheet.");
+        return volts(SwapQuestion.SCREEN_VOLTS, amp.screenVolts(), rating.screenVolts(), new LimitFinding.ReadScreens());
     }
 
-    private Line volts(String question, OptionalDouble volts, OptionalDouble limit, String find) {
-        String source = "Limit: %s. Voltage: as read last, to the cathode.".formatted(rating.provenance());
+    private Line volts(SwapQuestion question, OptionalDouble volts, OptionalDouble limit, Finding find) {
+        Finding source = new LimitFinding.VoltsSource(rating.provenance());
         if (volts.isEmpty() || limit.isEmpty()) {
-            return new Line(question, Outcome.UNKNOWN, limit.isEmpty() ? "No limit is published for %s.".formatted(wants.name()) : find, "", source);
+            return Line.of(question, Outcome.UNKNOWN, limit.isEmpty() ? new SwapFinding.NoLimitPublished(wants.name()) : find).from(source);
         }
         double now = volts.getAsDouble();
         double high = now * SwapCheck.HIGH_MAINS;
         double most = limit.getAsDouble();
-        String arithmetic = "%s of %s; at mains %+.0f %% %s.".formatted(Figures.volts(now), Figures.volts(most), 100 * (SwapCheck.HIGH_MAINS - 1), Figures.volts(high));
+        Line line;
         if (now > most) {
-            return new Line(question, Outcome.STOP, "%s here, %s stands %s.".formatted(Figures.volts(now), wants.name(), Figures.volts(most)), arithmetic, source);
+            line = Line.of(question, Outcome.STOP, new LimitFinding.OverLimit(now, wants.name(), most));
+        } else if (high <= most) {
+            line = Line.of(question, Outcome.HOLDS, new LimitFinding.WithinLimit(now, most, high));
+        } else if (rating.system() == RatingSystem.DESIGN_CENTRE) {
+            line = Line.of(question, Outcome.HOLDS, new LimitFinding.AllowedForMains(now, most, high));
+        } else {
+            line = Line.of(question, Outcome.CHANGE, new LimitFinding.OverAtHighMains(now, most, high, most / SwapCheck.HIGH_MAINS));
         }
-        if (high > most && rating.system() == RatingSystem.DESIGN_CENTRE) {
-            return new Line(question, Outcome.HOLDS, "%s of %s; %s at high mains, which a design-centre figure allows for.".formatted(Figures.volts(now), Figures.volts(most), Figures.volts(high)), arithmetic, source);
-        }
-        return high > most ? new Line(question, Outcome.CHANGE, "%s of %s, but %s when the mains is high: bring it down to %s.".formatted(Figures.volts(now), Figures.volts(most), Figures.volts(high),
-                Figures.volts(most / SwapCheck.HIGH_MAINS)), arithmetic, source) : new Line(question, Outcome.HOLDS, "%s of %s, %s at high mains.".formatted(Figures.volts(now), Figures.volts(most), Figures.volts(high)), arithmetic, source);
+        return line.by(new LimitFinding.VoltsAtMains(now, most, SwapCheck.HIGH_MAINS - 1, high)).from(source);
     }
 
     /** What the present setting would make of the new tube, and what to set instead. */
     Line dissipation() {
-        String question = "idle dissipation";
-        String source = "Rating: %s. Screen share of %s: catalogue.".formatted(rating.provenance(), wants.name());
+        List<Finding> source = new ArrayList<>(List.of(new LimitFinding.WattsSource(rating.provenance(), wants.name())));
         if (amp.plateVolts().isEmpty()) {
-            return new Line(question, Outcome.UNKNOWN, "Read plates and currents first.", "", source);
+            return Line.of(SwapQuestion.IDLE_DISSIPATION, Outcome.UNKNOWN, new LimitFinding.ReadPlatesAndCurrents()).from(source.get(0));
         }
         double plate = amp.plateVolts().getAsDouble();
         double aim = amp.aim(wants, plate);
         Target window = amp.window();
-        String set = "set it to %s each, %s".formatted(Figures.milliamps(aim), Figures.percent(window.aim()));
         Optional<TypeInAmp.Drawn> stands = new TypeInAmp(amp, wants).asItStands();
         OptionalDouble amps = stands.isPresent() ? OptionalDouble.of(stands.get().cathodeAmps()) : amp.cathodeAmps();
         if (amps.isEmpty()) {
-            return new Line(question, Outcome.CHANGE, "At these plates: " + set + ".", "%s \u00d7 %s / %s / (1 \u2212 %s).".formatted(Figures.percent(window.aim()), Figures.watts(rating.plateWatts()), Figures.volts(plate),
-                    Figures.percent(wants.screenShare())), source);
+            return Line.of(SwapQuestion.IDLE_DISSIPATION, Outcome.CHANGE, new LimitFinding.ToBeSet(aim, window.aim()))
+                    .by(new LimitFinding.AimArithmetic(window.aim(), rating.plateWatts(), plate, wants.screenShare())).from(source.get(0));
         }
         double watts = plate * amps.getAsDouble() * (1 - wants.screenShare());
         double ratio = watts / rating.plateWatts();
-        String now = "%s would be %s, %s of %s".formatted(stands.map(this::told).orElse("The present %s each".formatted(Figures.milliamps(amps.getAsDouble()))), Figures.watts(watts), Figures.percent(ratio),
-                Figures.watts(rating.plateWatts()));
+        LimitFinding what = stands.map(this::told).orElseGet(() -> new LimitFinding.PresentCurrent(amps.getAsDouble()));
         boolean inWindow = ratio >= window.low() && ratio <= window.high();
-        String arithmetic = "%s \u00d7 %s \u00d7 (1 \u2212 %s) = %s; window %s to %s.".formatted(Figures.volts(plate), Figures.milliamps(amps.getAsDouble()), Figures.percent(wants.screenShare()),
-                Figures.watts(watts), Figures.percent(window.low()), Figures.percent(window.high()));
-        return new Line(question, inWindow ? Outcome.HOLDS : Outcome.CHANGE, inWindow ? now + ": in the window." : "%s: %s.".formatted(now, set), arithmetic, stands.isPresent() ? source + " Current: the type\u2019s model." : source);
+        stands.ifPresent(drawn -> source.add(new LimitFinding.CurrentByModel()));
+        return Line.of(SwapQuestion.IDLE_DISSIPATION, inWindow ? Outcome.HOLDS : Outcome.CHANGE, inWindow
+                        ? new LimitFinding.StandsInWindow(what, watts, ratio, rating.plateWatts())
+                        : new LimitFinding.StandsToBeSet(what, watts, ratio, rating.plateWatts(), aim, window.aim()))
+                .by(new LimitFinding.WattsArithmetic(plate, amps.getAsDouble(), wants.screenShare(), watts, window.low(), window.high()))
+                .from(source.toArray(Finding[]::new));
     }
 
-    private String told(TypeInAmp.Drawn drawn) {
-        return "%s it would draw about %s each: that".formatted(drawn.gridVolts().isPresent() ? "At the present " + Figures.volts(drawn.gridVolts().getAsDouble())
-                : "With the present " + Figures.ohms(amp.cathodeOhms().orElseThrow()), Figures.milliamps(drawn.cathodeAmps()));
+    private LimitFinding told(TypeInAmp.Drawn drawn) {
+        return drawn.gridVolts().isPresent() ? new LimitFinding.AtPresentGrid(drawn.gridVolts().getAsDouble(), drawn.cathodeAmps())
+                : new LimitFinding.WithPresentResistor(amp.cathodeOhms().orElseThrow(), drawn.cathodeAmps());
     }
 
     Line cathodeCurrent() {
-        String question = "cathode current";
-        String source = "Limit: %s.".formatted(rating.provenance());
+        Finding source = new LimitFinding.LimitSource(rating.provenance());
         if (rating.cathodeAmps().isEmpty() || amp.plateVolts().isEmpty()) {
-            return new Line(question, Outcome.UNKNOWN, rating.cathodeAmps().isEmpty() ? "No limit is published for %s.".formatted(wants.name()) : "Read the plates first.", "", source);
+            return Line.of(SwapQuestion.CATHODE_CURRENT, Outcome.UNKNOWN, rating.cathodeAmps().isEmpty()
+                    ? new SwapFinding.NoLimitPublished(wants.name()) : new SwapFinding.ReadPlatesFirst()).from(source);
         }
         double aim = amp.aim(wants, amp.plateVolts().getAsDouble());
         double most = rating.cathodeAmps().getAsDouble();
-        return new Line(question, aim > most ? Outcome.STOP : Outcome.HOLDS, String.format(Locale.ROOT, "%s at the new idle, %s at most.", Figures.milliamps(aim), SwapCheck.rated(most)),
-                "Mean current; at full drive it is more, which the load line tells.", source);
+        return Line.of(SwapQuestion.CATHODE_CURRENT, aim > most ? Outcome.STOP : Outcome.HOLDS, new LimitFinding.CathodeCurrent(aim, most))
+                .by(new LimitFinding.MeanCurrent()).from(source);
     }
 }

@@ -3,18 +3,17 @@ package yellowrail.core.swap;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Fittings.PinOne;
+import yellowrail.core.finding.Finding;
+import yellowrail.core.tube.Element;
 import yellowrail.core.tube.TubeType;
 
 /** Base and pin-out: which pins carry something else, and what hangs on the pins that the old tube left free. */
 final class PinQuestions {
-
-    private static final String SOURCE = "Pin-outs of the catalogue, published data sheets; wiring from the amp sheet.";
 
     private final TubeType in;
     private final TubeType wants;
@@ -27,54 +26,59 @@ final class PinQuestions {
     }
 
     Line base() {
-        String question = "base and pin-out";
-        String arithmetic = "%s: %s, %s. %s: %s, %s.".formatted(in.name(), in.base(), in.pins(), wants.name(), wants.base(), wants.pins());
-        if (!in.base().equals(wants.base())) {
-            return new Line(question, Outcome.STOP, "%s has another base (%s) than the socket (%s).".formatted(wants.name(), wants.base(), in.base()), arithmetic, SOURCE);
-        }
-        if (in.name().equals(wants.name())) {
-            return new Line(question, Outcome.HOLDS, "The same type.", arithmetic, SOURCE);
-        }
-        Optional<PinOut> before = PinOut.of(in);
-        Optional<PinOut> after = PinOut.of(wants);
-        if (before.isEmpty() || after.isEmpty()) {
-            String whose = before.isEmpty() ? in.name() : wants.name();
-            return new Line(question, Outcome.STOP, "%s has a pin-out of its own on the same base: the sockets would have to be rewired by its maker\u2019s sheet.".formatted(whose), arithmetic, SOURCE);
-        }
-        List<String> stops = new ArrayList<>();
-        List<String> changes = new ArrayList<>();
-        Set<String> pins = new TreeSet<>(before.get().pins().keySet());
-        pins.addAll(after.get().pins().keySet());
-        pins.forEach(pin -> compare(pin, before.get().at(pin), after.get().at(pin), stops, changes));
-        Outcome outcome = !stops.isEmpty() ? Outcome.STOP : changes.isEmpty() ? Outcome.HOLDS : Outcome.CHANGE;
-        String says = outcome == Outcome.HOLDS ? "Every pin that %s uses carries the same.".formatted(wants.name()) : String.join(" ", stops.isEmpty() ? changes : stops);
-        return new Line(question, outcome, says, arithmetic, SOURCE);
+        return compared().by(new PinFinding.BothPinOuts(in.name(), in.base(), in.pins(), wants.name(), wants.base(), wants.pins()))
+                .from(new PinFinding.PinSource());
     }
 
-    private void compare(String pin, String before, String after, List<String> stops, List<String> changes) {
+    private Line compared() {
+        if (!in.base().equals(wants.base())) {
+            return line(Outcome.STOP, new PinFinding.AnotherBase(wants.name(), wants.base(), in.base()));
+        }
+        if (in.name().equals(wants.name())) {
+            return line(Outcome.HOLDS, new PinFinding.SameType());
+        }
+        if (in.pins().isOfItsOwn() || wants.pins().isOfItsOwn()) {
+            return line(Outcome.STOP, new PinFinding.PinOutOfItsOwn(in.pins().isOfItsOwn() ? in.name() : wants.name()));
+        }
+        List<Finding> stops = new ArrayList<>();
+        List<Finding> changes = new ArrayList<>();
+        Set<String> pins = new TreeSet<>(in.pins().pins().keySet());
+        pins.addAll(wants.pins().pins().keySet());
+        pins.forEach(pin -> compare(pin, in.pins().at(pin), wants.pins().at(pin), stops, changes));
+        if (!stops.isEmpty()) {
+            return line(Outcome.STOP, stops.toArray(Finding[]::new));
+        }
+        return changes.isEmpty() ? line(Outcome.HOLDS, new PinFinding.PinsCarryTheSame(wants.name()))
+                : line(Outcome.CHANGE, changes.toArray(Finding[]::new));
+    }
+
+    private static Line line(Outcome outcome, Finding... says) {
+        return Line.of(SwapQuestion.BASE, outcome, says);
+    }
+
+    private void compare(String pin, List<Element> before, List<Element> after, List<Finding> stops, List<Finding> changes) {
         if (after.equals(before) || after.isEmpty()) {
             return;
         }
-        String carries = PinOut.name(after);
         if (!before.isEmpty()) {
-            stops.add("Pin %s carries the %s; %s has its %s there.".formatted(pin, PinOut.name(before), wants.name(), carries));
+            stops.add(new PinFinding.PinCarriesAnother(pin, before, wants.name(), after));
         } else if (isTiePoint(pin)) {
-            stops.add("Pin %s is used as a tie point; %s has its %s there: free it first.".formatted(pin, wants.name(), carries));
-        } else if (after.equals("g3")) {
-            suppressor(pin, stops, changes);
+            stops.add(new PinFinding.PinIsTiePoint(pin, wants.name(), after));
+        } else if (after.equals(List.of(Element.SUPPRESSOR))) {
+            suppressor(pin, changes);
         } else if (pin.equals("1") && (fittings.pinOne() == PinOne.CATHODE || fittings.pinOne() == PinOne.GROUND)) {
-            stops.add("Pin 1 is wired to %s; %s has its %s there, which would be shorted.".formatted(fittings.pinOne().inWords(), wants.name(), carries));
+            stops.add(new PinFinding.PinWouldBeShorted(fittings.pinOne(), wants.name(), after));
         } else {
-            changes.add("Pin %s of %s is a second %s: see that nothing else is wired to it.".formatted(pin, wants.name(), carries));
+            changes.add(new PinFinding.PinIsSecond(pin, wants.name(), after));
         }
     }
 
-    private void suppressor(String pin, List<String> stops, List<String> changes) {
+    private void suppressor(String pin, List<Finding> changes) {
         switch (fittings.pinOne()) {
             case CATHODE -> { }
-            case GROUND -> changes.add("Pin %s carries the suppressor and is wired to ground: move it to the cathode, pin 8.".formatted(pin));
-            default -> changes.add("Pin %s of %s is its suppressor, which %s does not have: tie pin %s to the cathode, pin 8%s.".formatted(pin, wants.name(), in.name(), pin,
-                    fittings.pinOne() == PinOne.NOTHING ? "" : ", unless that is done already"));
+            case GROUND -> changes.add(new PinFinding.SuppressorOnGround(pin));
+            case NOTHING -> changes.add(new PinFinding.SuppressorToTie(pin, wants.name(), in.name()));
+            case UNKNOWN -> changes.add(new PinFinding.SuppressorToTieUnlessDone(pin, wants.name(), in.name()));
         }
     }
 

@@ -1,7 +1,9 @@
 package yellowrail.core.swap;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
-import yellowrail.core.quantity.Figures;
+import yellowrail.core.finding.Finding;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.OutputStage;
@@ -14,7 +16,6 @@ import yellowrail.core.tube.model.TubeModels;
 /** What each of the two tubes makes of this circuit at full drive, both idling in the middle of their windows. */
 final class PowerQuestion {
 
-    private static final String QUESTION = "power in this circuit";
     private static final int STEPS = 64;
     /** Within this the models cannot tell one power from another. */
     private static final double MODEL_ERROR = 0.15;
@@ -30,27 +31,45 @@ final class PowerQuestion {
     }
 
     Line answer() {
-        String source = "Load line of either type by its model at these voltages, supply taken as stiff; power known to \u00b1 15 % from the type alone.";
-        Optional<Performance> after = performance(wants);
-        if (after.isEmpty()) {
-            return new Line(QUESTION, Outcome.UNKNOWN, amp.plateVolts().isEmpty() ? "Read the plates first." : amp.fittings().loadOhms().isEmpty() ? "Put the load on the tubes on the sheet."
-                    : TubeModels.published().of(wants).isPresent() ? "No operating point found at these voltages." : "No published points to compute %s from.".formatted(wants.name()), "", source);
-        }
-        double watts = after.get().powerWatts();
-        Optional<Performance> before = performance(in);
-        String both = before.map(found -> "About %s W with %s, %s W with %s: %s.".formatted(Figures.fixed(watts, 0), wants.name(), Figures.fixed(found.powerWatts(), 0), in.name(),
-                compared(watts / found.powerWatts()))).orElse("About %s W; %s has no model to compare with.".formatted(Figures.fixed(watts, 0), in.name()));
-        double plates = after.get().plateWatts();
-        double rated = wants.customaryRating().plateWatts();
-        String dissipation = plates > rated ? " At full drive the plates take %s of %s: a lower supply, a lighter load or a colder idle.".formatted(Figures.watts(plates), Figures.watts(rated)) : "";
-        String arithmetic = "%s on %.1f k, %s on the screens; %s: drive %s peak, plates %s of %s at full drive, screens %s.".formatted(Figures.volts(amp.plateVolts().getAsDouble()),
-                after.get().stage().loadOhms() / 1000, Figures.volts(after.get().stage().screenVolts()), wants.name(), Figures.volts(after.get().peakDrive()), Figures.watts(plates), Figures.watts(rated),
-                Figures.watts(after.get().screenWatts()));
-        return new Line(QUESTION, dissipation.isEmpty() ? Outcome.HOLDS : Outcome.CHANGE, both + dissipation, arithmetic, source);
+        return found().from(new FitFinding.PowerSource(MODEL_ERROR));
     }
 
-    private static String compared(double ratio) {
-        return Math.abs(ratio - 1) <= MODEL_ERROR ? "the same within what the models know" : ratio > 1 ? "more" : "less";
+    private Line found() {
+        Optional<Performance> after = performance(wants);
+        if (after.isEmpty()) {
+            return Line.of(SwapQuestion.POWER, Outcome.UNKNOWN, whyNot());
+        }
+        double plates = after.get().plateWatts();
+        double rated = wants.customaryRating().plateWatts();
+        List<Finding> says = new ArrayList<>(List.of(compared(after.get().powerWatts())));
+        if (plates > rated) {
+            says.add(new FitFinding.PlatesAtFullDrive(plates, rated));
+        }
+        return Line.of(SwapQuestion.POWER, plates > rated ? Outcome.CHANGE : Outcome.HOLDS, says.toArray(Finding[]::new))
+                .by(new FitFinding.PowerArithmetic(amp.plateVolts().orElseThrow(), after.get().stage().loadOhms(), after.get().stage().screenVolts(), wants.name(),
+                        after.get().peakDrive(), plates, rated, after.get().screenWatts()));
+    }
+
+    private Finding whyNot() {
+        if (amp.plateVolts().isEmpty()) {
+            return new SwapFinding.ReadPlatesFirst();
+        }
+        if (amp.fittings().loadOhms().isEmpty()) {
+            return new FitFinding.PutLoadOnSheet();
+        }
+        return TubeModels.published().of(wants).isPresent() ? new FitFinding.NoOperatingPoint() : new SwapFinding.NoModel(wants.name());
+    }
+
+    private FitFinding compared(double watts) {
+        Optional<Performance> before = performance(in);
+        if (before.isEmpty()) {
+            return new FitFinding.PowerAlone(watts, in.name());
+        }
+        double then = before.get().powerWatts();
+        if (Math.abs(watts / then - 1) <= MODEL_ERROR) {
+            return new FitFinding.PowerAlike(watts, wants.name(), then, in.name());
+        }
+        return watts > then ? new FitFinding.PowerMore(watts, wants.name(), then, in.name()) : new FitFinding.PowerLess(watts, wants.name(), then, in.name());
     }
 
     private Optional<Performance> performance(TubeType type) {

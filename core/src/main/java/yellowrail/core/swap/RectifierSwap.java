@@ -1,10 +1,7 @@
 package yellowrail.core.swap;
 
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
-import yellowrail.core.quantity.Figures;
+import java.util.stream.Stream;
 import yellowrail.core.tube.RectifierType;
 
 /**
@@ -12,6 +9,10 @@ import yellowrail.core.tube.RectifierType;
  * {@code I' = I Va / (Va + dV)}, with {@code dV} the difference of the typical drops.
  */
 public final class RectifierSwap {
+
+    private static final double ROUNDING = 1e-9;
+    /** A smaller part of the plate voltage than anybody sets by. */
+    private static final double SAME_VOLTS = 0.01;
 
     private final SwapAmp amp;
     private final RectifierType in;
@@ -24,62 +25,58 @@ public final class RectifierSwap {
     }
 
     public SwapReport report() {
-        List<Line> lines = new ArrayList<>(List.of(heater(), current(), capacitor(), volts()));
-        return new SwapReport(in.name(), wants.name(), lines);
-    }
-
-    private String source() {
-        return "Published data sheets%s.".formatted(in.sure() && wants.sure() ? "" : ", verify with your maker\u2019s sheet");
+        SwapFinding source = in.sure() && wants.sure() ? new SwapFinding.SheetsPublished() : new SwapFinding.SheetsToVerify();
+        return new SwapReport(in.name(), wants.name(), Stream.of(heater(), current(), capacitor(), volts()).map(line -> line.from(source)).toList());
     }
 
     private Line heater() {
         if (wants.isSilicon()) {
-            return new Line("rectifier heater", Outcome.HOLDS, "Silicon needs none.", "", source());
+            return Line.of(SwapQuestion.RECTIFIER_HEATER, Outcome.HOLDS, new RectifierFinding.SiliconNeedsNone());
         }
-        String wanted = "%s V, %s A".formatted(Figures.plain(wants.heaterVolts()), Figures.plain(wants.heaterAmps()));
         if (in.isSilicon()) {
-            return new Line("rectifier heater", Outcome.UNKNOWN, "%s needs a winding of %s of its own: is there one?".formatted(wants.name(), wanted), "", source());
+            return Line.of(SwapQuestion.RECTIFIER_HEATER, Outcome.UNKNOWN, new RectifierFinding.NeedsWinding(wants.name(), wants.heaterVolts(), wants.heaterAmps()));
         }
         boolean volts = in.heaterVolts() == wants.heaterVolts();
         boolean amps = wants.heaterAmps() <= in.heaterAmps();
-        return new Line("rectifier heater", !volts ? Outcome.STOP : amps ? Outcome.HOLDS : Outcome.UNKNOWN, "%s for %s V, %s A%s.".formatted(wanted, Figures.plain(in.heaterVolts()), Figures.plain(in.heaterAmps()),
-                volts && !amps ? ": find out what the winding is rated for" : ""), "", source());
+        return Line.of(SwapQuestion.RECTIFIER_HEATER, !volts ? Outcome.STOP : amps ? Outcome.HOLDS : Outcome.UNKNOWN, volts && !amps
+                ? new RectifierFinding.TakesMore(wants.heaterVolts(), wants.heaterAmps(), in.heaterVolts(), in.heaterAmps())
+                : new RectifierFinding.HeaterFor(wants.heaterVolts(), wants.heaterAmps(), in.heaterVolts(), in.heaterAmps()));
     }
 
     private Line current() {
         if (amp.cathodeAmps().isEmpty()) {
-            return new Line("rectifier current", Outcome.UNKNOWN, "%s at most: read the currents first.".formatted(SwapCheck.rated(wants.dcAmps())), "", source());
+            return Line.of(SwapQuestion.RECTIFIER_CURRENT, Outcome.UNKNOWN, new RectifierFinding.ReadCurrents(wants.dcAmps()));
         }
-        double total = amp.tubes() * amp.cathodeAmps().getAsDouble() + amp.otherAmps().orElse(0);
-        return new Line("rectifier current", total > wants.dcAmps() ? Outcome.STOP : Outcome.HOLDS, "%s at idle of %s.".formatted(Figures.milliamps(total), SwapCheck.rated(wants.dcAmps())),
-                "%d \u00d7 %s + %s; full drive takes more.".formatted(amp.tubes(), Figures.milliamps(amp.cathodeAmps().getAsDouble()), amp.otherInWords()), source());
+        double each = amp.cathodeAmps().getAsDouble();
+        double total = amp.tubes() * each + amp.otherAmps().orElse(0);
+        return Line.of(SwapQuestion.RECTIFIER_CURRENT, total > wants.dcAmps() ? Outcome.STOP : Outcome.HOLDS, new RectifierFinding.IdleOf(total, wants.dcAmps()))
+                .by(new RectifierFinding.CurrentSum(amp.tubes(), each, amp.restOfRail()));
     }
 
     private Line capacitor() {
         OptionalDouble first = amp.fittings().firstFarads();
-        String most = String.format(Locale.ROOT, "%.0f", wants.firstFarads() * 1e6);
         if (wants.isSilicon()) {
-            return new Line("first capacitor", Outcome.HOLDS, "Silicon charges any; look at its voltage when cold: B+ stands at the winding\u2019s peak.", "", source());
+            return Line.of(SwapQuestion.FIRST_CAPACITOR, Outcome.HOLDS, new RectifierFinding.SiliconChargesAny());
         }
         if (first.isEmpty()) {
-            return new Line("first capacitor", Outcome.UNKNOWN, "At most %s \u00b5F: find out what is in.".formatted(most), "", source());
+            return Line.of(SwapQuestion.FIRST_CAPACITOR, Outcome.UNKNOWN, new RectifierFinding.CapacitorAtMost(wants.firstFarads()));
         }
-        boolean holds = first.getAsDouble() <= wants.firstFarads() * (1 + 1e-9);
-        return new Line("first capacitor", holds ? Outcome.HOLDS : Outcome.CHANGE, "%s \u00b5F of at most %s \u00b5F%s.".formatted(Figures.plain(first.getAsDouble() * 1e6), most, holds ? "" : ": a smaller one first"), "",
-                source());
+        boolean holds = first.getAsDouble() <= wants.firstFarads() * (1 + ROUNDING);
+        return Line.of(SwapQuestion.FIRST_CAPACITOR, holds ? Outcome.HOLDS : Outcome.CHANGE, holds ? new RectifierFinding.CapacitorHolds(first.getAsDouble(), wants.firstFarads())
+                : new RectifierFinding.CapacitorTooLarge(first.getAsDouble(), wants.firstFarads()));
     }
 
     private Line volts() {
         double rise = in.dropVolts() - wants.dropVolts();
-        String arithmetic = "Typical drops: %s %s V, %s %s V.".formatted(in.name(), Figures.plain(in.dropVolts()), wants.name(), Figures.plain(wants.dropVolts()));
+        RectifierFinding drops = new RectifierFinding.Drops(in.name(), in.dropVolts(), wants.name(), wants.dropVolts());
         if (amp.plateVolts().isEmpty() || amp.cathodeAmps().isEmpty()) {
-            return new Line("plates and dissipation", Outcome.UNKNOWN, "The plates move by about %+.0f V: read them to know the current that keeps the dissipation.".formatted(rise), arithmetic, source());
+            return Line.of(SwapQuestion.PLATES, Outcome.UNKNOWN, new RectifierFinding.PlatesMove(rise)).by(drops);
         }
         double plate = amp.plateVolts().getAsDouble();
-        double amps = amp.cathodeAmps().getAsDouble() * plate / (plate + rise);
-        boolean same = Math.abs(rise) < 0.01 * plate;
-        return new Line("plates and dissipation", same ? Outcome.HOLDS : Outcome.CHANGE, "The plates move by about %+.0f V to %s; %s each keeps the dissipation equal, not the present %s.".formatted(rise,
-                Figures.volts(plate + rise), Figures.milliamps(amps), Figures.milliamps(amp.cathodeAmps().getAsDouble())),
-                arithmetic + " %s \u00d7 %s / %s.".formatted(Figures.milliamps(amp.cathodeAmps().getAsDouble()), Figures.volts(plate), Figures.volts(plate + rise)), source());
+        double now = amp.cathodeAmps().getAsDouble();
+        double amps = now * plate / (plate + rise);
+        boolean same = Math.abs(rise) < SAME_VOLTS * plate;
+        return Line.of(SwapQuestion.PLATES, same ? Outcome.HOLDS : Outcome.CHANGE, new RectifierFinding.PlatesMoveTo(rise, plate + rise, amps, now))
+                .by(drops, new RectifierFinding.SameWatts(now, plate, plate + rise));
     }
 }

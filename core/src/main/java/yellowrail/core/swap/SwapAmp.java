@@ -11,8 +11,8 @@ import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.finding.Shown;
 import yellowrail.core.idle.LastRead;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeType;
 
@@ -48,10 +48,10 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
     public record TestPoint(String name, int tubes, CurrentSense sense) {
 
         /** A current as the builder's meter shows it: {@code 44.2 mA each = 1.38 V at L}. */
-        String inWords(double each) {
+        SwapFinding shown(double each) {
             double total = tubes * each;
             boolean ohms = sense.shows().dimension() == Unit.Dimension.VOLTAGE && sense.ohms().isPresent();
-            return "%s each = %s at %s".formatted(Figures.milliamps(each), Figures.toTurnTo(sense.shows(), ohms ? total * sense.ohms().getAsDouble() : total), name);
+            return new SwapFinding.EachAt(each, Shown.toTurnTo(sense.shows(), ohms ? total * sense.ohms().getAsDouble() : total), name);
         }
     }
 
@@ -78,8 +78,8 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
     }
 
     /** A current of each tube, as its meter shows it where that is known. */
-    String each(double amps) {
-        return testPoint.map(point -> point.inWords(amps)).orElseGet(() -> Figures.milliamps(amps) + " each");
+    SwapFinding each(double amps) {
+        return testPoint.map(point -> point.shown(amps)).orElseGet(() -> new SwapFinding.Each(amps));
     }
 
     /** Tubes on one end of an output transformer. */
@@ -89,8 +89,8 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
     }
 
     /** The rest of the rail's current as an addend of a sum. */
-    String otherInWords() {
-        return otherAmps.isPresent() ? Figures.milliamps(otherAmps.getAsDouble()) + " else" : "what else hangs on it, not known";
+    CurrentFinding restOfRail() {
+        return otherAmps.isPresent() ? new CurrentFinding.RestOfRail(otherAmps.getAsDouble()) : new CurrentFinding.RestOfRailUnknown();
     }
 
     /** Screen volts as known, else taken a little below the plate, as most stages have them. */

@@ -3,7 +3,6 @@ package yellowrail.core.swap;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 
@@ -20,11 +19,6 @@ public final class SwapCheck {
     public SwapCheck(SwapAmp amp, TubeType in) {
         this.amp = amp;
         this.in = in;
-    }
-
-    /** A rating, with the digits it was given in. */
-    static String rated(double amps) {
-        return "%s mA".formatted(Figures.plain(1e3 * amps));
     }
 
     public SwapReport of(TubeType wants) {

@@ -1,7 +1,6 @@
 package yellowrail.core.swap;
 
 import java.util.List;
-import java.util.stream.Collectors;
 
 /**
  * The whole check.
@@ -13,17 +12,7 @@ public record SwapReport(String in, String wants, List<Line> lines) {
 
     /** What it amounts to. */
     public enum Verdict {
-        FITS("fits as it is"), AFTER_CHANGES("fits after these changes"), DO_NOT("do not");
-
-        private final String inWords;
-
-        Verdict(String inWords) {
-            this.inWords = inWords;
-        }
-
-        public String inWords() {
-            return inWords;
-        }
+        FITS, AFTER_CHANGES, DO_NOT
     }
 
     public SwapReport {
@@ -38,22 +27,22 @@ public record SwapReport(String in, String wants, List<Line> lines) {
         return !with(Outcome.STOP).isEmpty() ? Verdict.DO_NOT : with(Outcome.CHANGE).isEmpty() ? Verdict.FITS : Verdict.AFTER_CHANGES;
     }
 
-    /** The verdict in a few words; that something is not known is part of it. */
-    public String verdictInWords() {
-        return verdict().inWords() + (verdict() == Verdict.FITS && !with(Outcome.UNKNOWN).isEmpty() ? ", as far as it is known" : "");
+    /** Whether something that could stop or change it is not known. */
+    public boolean isOpen() {
+        return !with(Outcome.UNKNOWN).isEmpty();
     }
 
-    /** The verdict in one sentence, with what decides it and what is not known. */
-    public String sentence() {
-        String open = with(Outcome.UNKNOWN).isEmpty() ? "" : " Not known: %s.".formatted(questions(Outcome.UNKNOWN));
-        return switch (verdict()) {
-            case DO_NOT -> "%s for %s: do not, because of %s.".formatted(wants, in, questions(Outcome.STOP));
-            case AFTER_CHANGES -> "%s for %s: fits after these changes: %s.%s".formatted(wants, in, questions(Outcome.CHANGE), open);
-            case FITS -> "%s for %s: %s.%s".formatted(wants, in, verdictInWords(), open);
+    /** The verdict, with what decides it and what is not known. */
+    public List<SwapFinding> says() {
+        SwapFinding verdict = switch (verdict()) {
+            case DO_NOT -> new SwapFinding.DoNot(wants, in, questions(Outcome.STOP));
+            case AFTER_CHANGES -> new SwapFinding.FitsAfterChanges(wants, in, questions(Outcome.CHANGE));
+            case FITS -> isOpen() ? new SwapFinding.FitsAsFarAsKnown(wants, in) : new SwapFinding.FitsAsItIs(wants, in);
         };
+        return verdict() == Verdict.DO_NOT || !isOpen() ? List.of(verdict) : List.of(verdict, new SwapFinding.NotKnown(questions(Outcome.UNKNOWN)));
     }
 
-    private String questions(Outcome outcome) {
-        return with(outcome).stream().map(Line::question).collect(Collectors.joining(", "));
+    public List<SwapQuestion> questions(Outcome outcome) {
+        return with(outcome).stream().map(Line::question).toList();
     }
 }

@@ -18,7 +18,7 @@ import java.util.OptionalDouble;
  */
 public record Rating(RatingSystem system, OptionalDouble plateVolts, OptionalDouble screenVolts, double plateWatts,
                      OptionalDouble screenWatts, OptionalDouble cathodeAmps, OptionalDouble gridLeakFixed,
-                     OptionalDouble gridLeakCathode, boolean sure, String source) {
+                     OptionalDouble gridLeakCathode, boolean sure, TubeFinding source) {
 
     public Rating {
         if (!(plateWatts > 0 && Double.isFinite(plateWatts))) {
@@ -27,13 +27,13 @@ public record Rating(RatingSystem system, OptionalDouble plateVolts, OptionalDou
     }
 
     /** The same limits with another plate dissipation, as entered for the maker's own tube. */
-    public Rating withPlateWatts(double watts, String source) {
+    public Rating withPlateWatts(double watts, TubeFinding source) {
         return new Rating(RatingSystem.OWN, plateVolts, screenVolts, watts, screenWatts, cathodeAmps, gridLeakFixed,
                 gridLeakCathode, sure, source);
     }
 
-    /** Source and system in one phrase: {@code design-maximum, published data sheet, verify with your maker's sheet}. */
-    public String provenance() {
-        return system.inWords() + ", " + source + (sure ? "" : ", verify with your maker\u2019s sheet");
+    /** Which system it belongs to, and where it is from. */
+    public TubeFinding provenance() {
+        return sure ? new TubeFinding.Provenance(system, source) : new TubeFinding.ProvenanceToVerify(system, source);
     }
 }

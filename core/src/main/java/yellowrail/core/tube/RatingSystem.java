@@ -2,6 +2,7 @@ package yellowrail.core.tube;
 
 import java.util.Arrays;
 import java.util.Optional;
+import yellowrail.core.finding.Code;
 
 /**
  * What a published limit promises. The same tube carries different figures in different systems, so a figure without
@@ -10,25 +11,15 @@ import java.util.Optional;
 public enum RatingSystem {
 
     /** Limits for average conditions; the maker left room for normal spread of mains and parts. */
-    DESIGN_CENTRE("design-centre"),
+    DESIGN_CENTRE,
     /** Limits for a nominal tube under the worst conditions of the equipment. */
-    DESIGN_MAXIMUM("design-maximum"),
+    DESIGN_MAXIMUM,
     /** Limits never to be passed by any tube under any condition. */
-    ABSOLUTE("absolute"),
+    ABSOLUTE,
     /** The figure of the builder's own tube maker, entered by the builder. */
-    OWN("own figure");
-
-    private final String inWords;
-
-    RatingSystem(String inWords) {
-        this.inWords = inWords;
-    }
-
-    public String inWords() {
-        return inWords;
-    }
+    OWN;
 
     public static Optional<RatingSystem> of(String words) {
-        return Arrays.stream(values()).filter(system -> system.inWords.equalsIgnoreCase(words)).findFirst();
+        return Arrays.stream(values()).filter(system -> Code.of(system).equalsIgnoreCase(words)).findFirst();
     }
 }

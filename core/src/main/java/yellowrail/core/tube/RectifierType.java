@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.csv.CSVRecord;
+import yellowrail.core.resource.CsvResource;
 
 /**
  * A rectifier, SI.

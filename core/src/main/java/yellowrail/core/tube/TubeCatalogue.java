@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.resource.CsvResource;
 
 /**
  * The tube types known to the application: the published ones that ship with it, and beside them whatever the builder
@@ -78,9 +79,9 @@ public final class TubeCatalogue {
 
     private static TubeType type(CSVRecord row, Map<String, List<Rating>> ratings) {
         List<String> aka = Arrays.stream(row.get("aka").split(" ")).filter(other -> !other.isBlank()).toList();
-        return new TubeType(row.get("type"), aka, row.get("kind"), Double.parseDouble(row.get("heater_volts")),
-                Double.parseDouble(row.get("heater_amps")), row.get("base"), row.get("pins"),
-                Double.parseDouble(row.get("screen_share")), row.get("size_mm"), ratings.get(row.get("type")));
+        return new TubeType(row.get("type"), aka, TubeKind.valueOf(row.get("kind").toUpperCase(Locale.ROOT)), Double.parseDouble(row.get("heater_volts")),
+                Double.parseDouble(row.get("heater_amps")), new Base(row.get("base")), PinOut.parse(row.get("pins")).orElseThrow(),
+                Double.parseDouble(row.get("screen_share")), BulbSize.parse(row.get("size_mm")), ratings.get(row.get("type")));
     }
 
     private static Rating rating(CSVRecord row) {
@@ -88,7 +89,7 @@ public final class TubeCatalogue {
         return new Rating(system, number(row, "va_max", Unit.VOLT), number(row, "vg2_max", Unit.VOLT),
                 Double.parseDouble(row.get("pa_max")), number(row, "pg2_max", Unit.WATT),
                 number(row, "ik_max_ma", Unit.MILLIAMP), number(row, "rg1_fixed_k", Unit.KILOHM),
-                number(row, "rg1_cathode_k", Unit.KILOHM), row.get("confidence").equals("sure"), row.get("source"));
+                number(row, "rg1_cathode_k", Unit.KILOHM), row.get("confidence").equals("sure"), new TubeFinding.DataSheet());
     }
 
     private static OptionalDouble number(CSVRecord row, String column, Unit unit) {

@@ -8,17 +8,15 @@ import java.util.Optional;
  *
  * @param name         the type number, for instance {@code 6L6GC}
  * @param aka          other numbers of the same type
- * @param kind         pentode, beam or triode
  * @param heaterVolts  V
  * @param heaterAmps   A
- * @param base         base in words
- * @param pins         element=pin, in the order of the pins, or a remark
+ * @param pins         what its pins carry
  * @param screenShare  typical Ig2/(Ia+Ig2) at an idle, 0..1; 0 for a triode
- * @param sizeMm       bulb height x diameter, mm, typical
+ * @param bulb         typical, makers differ
  * @param ratings      one per rating system, the customary one first; never empty
  */
-public record TubeType(String name, List<String> aka, String kind, double heaterVolts, double heaterAmps, String base,
-                       String pins, double screenShare, String sizeMm, List<Rating> ratings) {
+public record TubeType(String name, List<String> aka, TubeKind kind, double heaterVolts, double heaterAmps, Base base,
+                       PinOut pins, double screenShare, Optional<BulbSize> bulb, List<Rating> ratings) {
 
     /**
      * How far a tube's own screen share may lie from the typical one, as a part of it, at 95 %: the published static
@@ -39,7 +37,7 @@ public record TubeType(String name, List<String> aka, String kind, double heater
 
     /** This type with other ratings. */
     public TubeType with(List<Rating> others) {
-        return new TubeType(name, aka, kind, heaterVolts, heaterAmps, base, pins, screenShare, sizeMm, others);
+        return new TubeType(name, aka, kind, heaterVolts, heaterAmps, base, pins, screenShare, bulb, others);
     }
 
     public Rating customaryRating() {
@@ -51,6 +49,6 @@ public record TubeType(String name, List<String> aka, String kind, double heater
     }
 
     public boolean isTriode() {
-        return kind.equals("triode");
+        return kind == TubeKind.TRIODE;
     }
 }

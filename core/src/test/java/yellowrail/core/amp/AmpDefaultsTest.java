@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import yellowrail.core.Amps;
+import yellowrail.core.finding.Shown;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.EntryLine;
 import yellowrail.core.tube.RatingSystem;
@@ -44,7 +45,7 @@ class AmpDefaultsTest {
         AmpSheet sheet = sheet(Topology.PUSH_PULL, BiasKind.FIXED, 8, false);
         assertThat(sheet.sockets().stream().filter(socket -> socket.side() == Side.PUSH)).hasSize(4);
         assertThat(sheet.tubesBeside(sheet.sockets().get(7))).isEqualTo(4);
-        assertThat(sheet.inWords()).isEqualTo("8 \u00d7 EL34 push-pull, fixed, not adjustable");
+        assertThat(sheet.told()).isEqualTo(new AmpFinding.Stage(8, "EL34", Topology.PUSH_PULL, BiasKind.FIXED));
     }
 
     @Test
@@ -63,8 +64,10 @@ class AmpDefaultsTest {
     void aWindowRunsFromColdToHot() {
         assertThatThrownBy(() -> new Target(School.CURRENT_WINDOW, 0.05, 0.04, 0.06)).hasMessageContaining("low <= aim <= high");
         assertThatThrownBy(() -> new Target(School.CURRENT_WINDOW, 0.05, Double.NaN, 0.06)).hasMessageContaining("NaN");
-        assertThat(Target.FIXED_BIAS.inWords(Unit.MILLIVOLT)).isEqualTo("share of the rating: 50 % to 70 %, aim 62 %");
-        assertThat(new Target(School.MAKERS_FIGURE, 0.03, 0.035, 0.04).inWords(Unit.MILLIVOLT)).contains("30 mV to 40 mV, aim 35 mV");
+        assertThat(Target.FIXED_BIAS.told(Unit.MILLIVOLT)).isEqualTo(new AmpFinding.Window(School.SHARE_OF_RATING, Shown.of(Unit.PERCENT, 0.50), Shown.of(Unit.PERCENT, 0.70),
+                Shown.of(Unit.PERCENT, 0.62)));
+        assertThat(new Target(School.MAKERS_FIGURE, 0.03, 0.035, 0.04).told(Unit.MILLIVOLT)).isEqualTo(new AmpFinding.Window(School.MAKERS_FIGURE,
+                Shown.of(Unit.MILLIVOLT, 0.03), Shown.of(Unit.MILLIVOLT, 0.04), Shown.of(Unit.MILLIVOLT, 0.035)));
     }
 
     @Test

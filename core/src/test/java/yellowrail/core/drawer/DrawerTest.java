@@ -11,8 +11,10 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
+import yellowrail.core.Told;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.TestCondition;
+import yellowrail.core.quantity.Unit;
 
 class DrawerTest {
 
@@ -42,15 +44,16 @@ class DrawerTest {
         DrawerCsv csv = DrawerCsv.parse(HEADER + GOOD + GOOD.replace("2025-11-03", "3.11.2025").replace("72.5", "lots") + "6L6GC,A3\r\n" + GOOD.replace("-14", "14").replace("A1", ""));
         assertThat(csv.rows()).hasSize(1);
         assertThat(csv.faults()).extracting(fault -> fault.line() + " " + fault.column()).containsExactly("3 bought", "3 milliamps", "4 ", "5 label", "5 grid_volts");
-        assertThat(csv.faults()).extracting(DrawerCsv.Fault::message).contains("\u201c3.11.2025\u201d is no date; write 2026-03-01.",
-                "\u201clots\u201d is no number from 0.01 to 2000 mA.", "2 columns where the header has 19.", "\u201c14\u201d is no number from -300 to 0 V.", "Type what is written on the tube.");
+        assertThat(csv.faults()).extracting(DrawerCsv.Fault::says).containsExactly(new DrawerFinding.NoDate("\u201c3.11.2025\u201d"),
+                new DrawerFinding.NoNumber("\u201clots\u201d", 0.01, 2000, Optional.of(Unit.MILLIAMP)), new DrawerFinding.OtherNumberOfColumns(2, 19), new DrawerFinding.LabelNeeded(),
+                new DrawerFinding.NoNumber("\u201c14\u201d", -300, 0, Optional.of(Unit.VOLT)));
     }
 
     @Test
     void aFileThatIsNoDrawerIsSaid() {
-        assertThat(DrawerCsv.parse("").faults()).singleElement().satisfies(fault -> assertThat(fault.message()).startsWith("The file is empty."));
+        assertThat(DrawerCsv.parse("").faults()).singleElement().satisfies(fault -> assertThat(fault.says()).isInstanceOf(DrawerFinding.EmptyFile.class));
         assertThat(DrawerCsv.parse("label,colour\r\nA,b\r\n").faults()).extracting(DrawerCsv.Fault::column).containsExactly("colour", "type");
-        assertThat(DrawerCsv.parse(HEADER + "6L6GC,\"A1").faults()).singleElement().satisfies(fault -> assertThat(fault.message()).contains("not CSV"));
+        assertThat(DrawerCsv.parse(HEADER + "6L6GC,\"A1").faults()).singleElement().satisfies(fault -> assertThat(fault.says()).isInstanceOf(DrawerFinding.NotCsv.class));
     }
 
     /** Two thousand rows by chance come back as they went out. */
@@ -58,7 +61,7 @@ class DrawerTest {
     void aDrawerOfTwoThousandComesBackTheSame() {
         Random chance = new Random(4);
         String text = IntStream.range(0, 2000).mapToObj(i -> "6L6GC,T%d,Fen %d,,,used,\"line\none\",2026-02-01,bridge,250,250,-14,plate,%.2f,%.2f,5,%.2f,%s,\r\n".formatted(
-                i, i % 7, 60 + 20 * chance.nextDouble(), 60 + 10 * chance.nextDouble(), 5 + chance.nextDouble(), Tap.values()[1 + i % 4].inWords())).collect(Collectors.joining("", HEADER, ""));
+                i, i % 7, 60 + 20 * chance.nextDouble(), 60 + 10 * chance.nextDouble(), 5 + chance.nextDouble(), DrawerRow.written(Tap.values()[1 + i % 4]))).collect(Collectors.joining("", HEADER, ""));
         DrawerCsv first = DrawerCsv.parse(text);
         assertThat(first.faults()).isEmpty();
         DrawerCsv second = DrawerCsv.parse(DrawerCsv.write(first.rows()));
@@ -80,8 +83,8 @@ class DrawerTest {
         assertThat(comparison.candidates()).extracting(Candidate::label).containsExactly("A", "B", "near", "hot");
         assertThat(comparison.candidates().get(2).amps()).isBetween(0.060, 0.080);
         assertThat(comparison.remarks()).containsKeys("near", "hot");
-        assertThat(comparison.remarks().get("near")).startsWith("converted from 270 V plate");
-        assertThat(comparison.remarks().get("hot")).isEqualTo("unstable: +80 % over its warm-up");
+        assertThat(comparison.remarks().get("near")).containsExactly(new DrawerFinding.Converted(new TestCondition(270, 270, OptionalDouble.of(-14)).told()));
+        assertThat(Told.one(comparison.remarks().get("hot"), DrawerFinding.Unstable.class).rise()).isCloseTo(0.80, within(1e-9));
         assertThat(comparison.leftOut()).containsOnlyKeys("far", "plate", "bad");
     }
 

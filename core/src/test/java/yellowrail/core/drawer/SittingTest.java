@@ -1,6 +1,7 @@
 package yellowrail.core.drawer;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -28,7 +29,10 @@ class SittingTest {
     @Test
     void aTubeThatCreptIsFoundWithoutAnyoneWritingItDown() {
         String[] lines = {"on", "V1 30", "V2 30", "V1 31", "V2 30.1", "V1 32", "V2 30", "V1 33.5", "V2 30.1", "off"};
-        assertThat(sitting("V1", lines).findings()).singleElement().asString().startsWith("crept by 11.7 % in 3 min");
+        assertThat(sitting("V1", lines).findings()).singleElement().isInstanceOfSatisfying(DrawerFinding.Crept.class, crept -> {
+            assertThat(crept.by()).isCloseTo(0.117, within(5e-4));
+            assertThat(crept.minutes()).isEqualTo(3);
+        });
         assertThat(sitting("V2", lines).findings()).isEmpty();
         assertThat(sitting("V1", lines).on()).isEqualTo(Duration.ofSeconds(270));
     }

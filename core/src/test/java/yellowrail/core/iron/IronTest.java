@@ -11,6 +11,8 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import yellowrail.core.Told;
+import yellowrail.core.finding.Code;
 
 class IronTest {
 
@@ -34,7 +36,11 @@ class IronTest {
         assertThat(reflection.reflectedOhms()).isCloseTo(6272, within(1e-9));
         RatioTest.Found found = test(67.2, 2.40).found().get(0);
         assertThat(found.primaryOhms()).usingElementComparator((one, other) -> Math.abs(one - other) < 1e-6 ? 0 : 1).containsExactly(784 * 2.0, 784 * 4.0, 784 * 8.0, 784 * 16.0);
-        assertThat(test(67.2, 2.40).caution()).contains("steps up 28.0 times", "1.79 V on tap 1 already makes 50 V");
+        assertThat(test(67.2, 2.40).caution()).isInstanceOfSatisfying(IronFinding.StepsUp.class, caution -> {
+            assertThat(caution.turns()).isCloseTo(28.0, within(1e-9));
+            assertThat(caution.fed()).isCloseTo(1.786, within(1e-3));
+            assertThat(caution.touch()).isEqualTo(50);
+        });
     }
 
     @ParameterizedTest
@@ -42,7 +48,7 @@ class IronTest {
     void aSpeakerOnATapIsTold(double tap, double speaker, double reflected, String verdict) {
         Reflection reflection = Reflection.onTap(6600, tap, speaker);
         assertThat(reflection.reflectedOhms()).isCloseTo(reflected, within(1e-6));
-        assertThat(reflection.verdict().orElseThrow().token()).isEqualTo(verdict);
+        assertThat(Code.of(reflection.verdict().orElseThrow())).isEqualTo(verdict);
     }
 
     @Test
@@ -60,18 +66,21 @@ class IronTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"eight | is no hook-up", "8+ | is no hook-up", "8@@8 | write 8", "8@open | named by its ohms", "(8 | is no hook-up", ", | write 8", "8 8 | is no hook-up"})
-    void hookupsThatCannotBeReadAreTold(String written, String message) {
-        assertThatThrownBy(() -> Hookup.parse(written)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining(message);
+    @CsvSource(delimiter = '|', value = {"eight | no-hookup", "8+ | no-hookup", "8@@8 | hookup-parts", "8@open | tap-not-named", "(8 | no-hookup", ", | hookup-parts", "8 8 | no-hookup"})
+    void hookupsThatCannotBeReadAreTold(String written, String code) {
+        assertThatThrownBy(() -> Hookup.parse(written)).isInstanceOfSatisfying(BadHookupException.class, e -> assertThat(e.fault().code()).isEqualTo(code));
     }
 
     @Test
     void tapsAreNamedByTheSquaresOfTheirVolts() {
-        assertThat(test(67.2, 1.70, 2.40, 3.39).tapSets()).containsExactly("tap 1, tap 2, tap 3 for 2, 4, 8 ohm: a primary of 3.13 k", "tap 1, tap 2, tap 3 for 4, 8, 16 ohm: a primary of 6.25 k");
-        assertThat(test(67.2, 1.70, 2.80).doubts()).singleElement().asString().contains("do not stand to one another");
+        List<RatioTest.TapSet> sets = test(67.2, 1.70, 2.40, 3.39).tapSets();
+        assertThat(sets).extracting(RatioTest.TapSet::speakers).containsExactly(List.of(2.0, 4.0, 8.0), List.of(4.0, 8.0, 16.0));
+        assertThat(sets.get(0).primaryOhms()).isCloseTo(3125, within(1.0));
+        assertThat(sets.get(1).primaryOhms()).isCloseTo(6250, within(2.0));
+        assertThat(test(67.2, 1.70, 2.80).doubts()).singleElement().isInstanceOf(IronFinding.TapsDoNotFit.class);
         assertThat(test(67.2, 2.40).doubts()).isEmpty();
-        assertThat(test(67.2, 30).doubts()).singleElement().asString().contains("is it a secondary tap at all");
-        assertThat(test(67.2, 0.0024).doubts()).singleElement().asString().contains("millivolts taken for volts");
+        assertThat(test(67.2, 30).doubts()).singleElement().isInstanceOf(IronFinding.TooFewTurns.class);
+        assertThat(test(67.2, 0.0024).doubts()).singleElement().isInstanceOf(IronFinding.TooManyTurns.class);
     }
 
     @Test
@@ -83,8 +92,8 @@ class IronTest {
         assertThat(good.found().get(0).loss().orElseThrow()[0]).isCloseTo(0.0811, within(1e-4));
         assertThat(good.corePart().orElseThrow()).isCloseTo(0.1 / 10 * 8 / 2.4, within(1e-9));
         RatioTest bad = new RatioTest(true, 67.2, List.of(new RatioTest.Tap("8", 2.40, NO)), of(33.6), of(29.0), of(33.5), of(6), of(10), NO);
-        assertThat(bad.doubts()).hasSize(4).anyMatch(doubt -> doubt.contains("shorted turns in one of them")).anyMatch(doubt -> doubt.contains("no ultralinear tap"))
-                .anyMatch(doubt -> doubt.contains("do not add up")).anyMatch(doubt -> doubt.contains("The source sags as if 120.0 %"));
+        assertThat(bad.doubts()).extracting(IronFinding::code).containsExactly("halves-differ", "halves-do-not-add-up", "no-screen-tap", "source-sags");
+        assertThat(Told.one(bad.doubts(), IronFinding.SourceSags.class).part()).isCloseTo(1.20, within(1e-9));
         assertThatThrownBy(() -> test(0, 2.4)).hasMessageContaining("takes the volts");
     }
 
@@ -107,25 +116,26 @@ class IronTest {
         ImpedanceFile file = ImpedanceFile.parse("* woofer on the bench\nfreq ohms phase\n20 8.0 20\n40, 16.0, 30\n400;7;-5\n20000\t25\t50\n");
         assertThat(file.faults()).isEmpty();
         assertThat(file.points()).isEqualTo(4);
-        assertThat(file.remarks()).hasSize(2).first().asString().isEqualTo("Nothing was measured between 40 and 400 Hz: drawn straight there.");
+        assertThat(file.remarks()).hasSize(2).first().isEqualTo(new ImpedanceFinding.Gap(40, 400));
         assertThat(file.speaker().orElseThrow().at(Math.sqrt(20 * 40)).ohms()).isCloseTo(Math.sqrt(8 * 16), within(1e-9));
         assertThat(file.speaker().orElseThrow().at(5).ohms()).isEqualTo(8);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"8 20 0;9 40 0;8.5 80 0;7 160 0 | the columns look swapped", "20 8;40 9;30 7 | 30 Hz comes after 40 Hz", "20;40 | Line 1 has one column", "20 8,5x;40 9 | is no row of numbers",
-            "20 -8;40 9 | cannot be", "hello;world | No lines with a frequency and ohms", "20 8 400;40 8 0 | cannot be"})
-    void filesThatCannotBeUsedSayWhy(String rows, String message) {
+    @CsvSource(delimiter = '|', value = {"8 20 0;9 40 0;8.5 80 0;7 160 0 | columns-swapped", "20 8;40 9;30 7 | frequencies-fall", "20;40 | one-column", "20 8,5x;40 9 | no-numbers",
+            "20 -8;40 9 | cannot-be", "hello;world | no-figures", "20 8 400;40 8 0 | cannot-be-with-phase", "',,,;;;\t' | no-figures"})
+    void filesThatCannotBeUsedSayWhy(String rows, String code) {
         ImpedanceFile file = ImpedanceFile.parse(rows.replace(";", "\n"));
         assertThat(file.speaker()).isEmpty();
-        assertThat(file.faults()).anyMatch(fault -> fault.contains(message));
+        assertThat(file.faults()).extracting(ImpedanceFinding::code).contains(code);
     }
 
     @Test
     void aHundredThousandLinesAreThinnedOut() {
         String text = IntStream.range(0, 100_000).mapToObj(i -> "%.4f %.3f 5".formatted(20 * Math.pow(1000, i / 100_000.0), 8 + Math.sin(i / 9000.0))).collect(Collectors.joining("\n"));
         ImpedanceFile file = ImpedanceFile.parse(text);
-        assertThat(file.remarks()).singleElement().asString().startsWith("100,000 points, thinned out to 1,");
-        assertThat(ImpedanceFile.parse(text + "\n" + text + "\n" + text).faults()).anyMatch(fault -> fault.contains("200000 lines") || fault.contains("do not rise"));
+        assertThat(Told.one(file.remarks(), ImpedanceFinding.Thinned.class).points()).isEqualTo(100_000);
+        assertThat(Told.one(file.remarks(), ImpedanceFinding.Thinned.class).kept()).isBetween(1000, 1200);
+        assertThat(ImpedanceFile.parse(text + "\n" + text + "\n" + text).faults()).extracting(ImpedanceFinding::code).contains("too-many-lines");
     }
 }

@@ -41,8 +41,12 @@ class PowerUpTest {
     void heatersAreToldAtTheMainsReadAndWithoutTubesNotJudged() {
         assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("plate 400"))).isEmpty();
         assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("heater 7.1 bare")).orElseThrow().verdict()).isEqualTo(HeaterCheck.Verdict.NO_TUBES);
-        assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("heater 7.1 bare", "mains 126", "heater 6.6")).orElseThrow().words())
-                .contains("4.8 % off", "at 126.0 V of mains; at 120.0 V it would be 6.29 V", "7.10 V without tubes");
+        assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("heater 7.1 bare", "mains 126", "heater 6.6")).orElseThrow().says())
+                .isInstanceOfSatisfying(PowerUpFinding.HeatersRead.class, read -> {
+                    assertThat(read.off()).isCloseTo(0.0476, within(1e-4));
+                    assertThat(((PowerUpFinding.HeatersAtMains) read.mains()).there()).isCloseTo(6.286, within(1e-3));
+                    assertThat(read.bare()).contains(new PowerUpFinding.HeatersWithoutTubes(7.1));
+                });
     }
 
     private static ColdStart cold(Supply supply, String rectifier, double mains) {

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import yellowrail.core.Amps;
+import yellowrail.core.Told;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.reading.Reading;
 
@@ -53,7 +54,7 @@ class BenchTest {
         Bench bench = warm(Exercise.NOTHING_WRONG, seed);
         set(bench, 3);
         Marking marking = Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, List.of(), OptionalDouble.empty());
-        assertThat(marking.lines().get(2).result()).isNotBlank();
+        assertThat(marking.lines().get(2).result()).isInstanceOf(PracticeFinding.HottestAndMean.class);
         assertThat(marking.passed()).as(marking.toString()).isTrue();
         assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.OPEN_POT, List.of(), OptionalDouble.empty()).passed()).isFalse();
     }
@@ -81,10 +82,11 @@ class BenchTest {
         Bench bench = warm(Exercise.NOTHING_WRONG, 1);
         bench.turn(0, 1);
         bench.advance(20);
-        List<String> early = bench.events();
+        List<PracticeFinding> happened = new ArrayList<>(bench.events());
         bench.advance(300);
-        List<String> late = bench.events();
-        assertThat(early.toString() + late).contains("V1 red-plates: its plate glows at").contains("V1 has failed after");
+        happened.addAll(bench.events());
+        assertThat(Told.one(happened, PracticeFinding.RedPlates.class).socket()).isEqualTo("V1");
+        assertThat(Told.one(happened, PracticeFinding.TubeLost.class).socket()).isEqualTo("V1");
         assertThat(bench.state().failed()).contains(true);
         assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, List.of(), OptionalDouble.empty()).passed()).isFalse();
     }
@@ -95,12 +97,12 @@ class BenchTest {
         Bench open = new Workshop(Exercise.OPEN_POT, 2).bench();
         Marking guessed = Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of("V1", "V2"), OptionalDouble.empty());
         assertThat(guessed.passed()).isFalse();
-        assertThat(guessed.lines().get(1).result()).isEqualTo("a guess: V1, V2 not read");
-        assertThat(Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of(), OptionalDouble.empty()).lines().get(1).result()).contains("no pot was turned");
+        assertThat(guessed.lines().get(1).result()).isEqualTo(new PracticeFinding.OnAGuessUnread(List.of("V1", "V2")));
+        assertThat(Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of(), OptionalDouble.empty()).lines().get(1).result()).isInstanceOf(PracticeFinding.OnAGuessNothingTurned.class);
         open.turn(0, 0.6);
         assertThat(Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of(), OptionalDouble.empty()).passed()).isTrue();
         Bench leaking = new Workshop(Exercise.LEAKY_CAPACITOR, 2).bench();
-        assertThat(Marking.of(Exercise.LEAKY_CAPACITOR, leaking, Exercise.LEAKY_CAPACITOR, List.of(), OptionalDouble.empty()).lines().get(1).result()).contains("never exchanged");
+        assertThat(Marking.of(Exercise.LEAKY_CAPACITOR, leaking, Exercise.LEAKY_CAPACITOR, List.of(), OptionalDouble.empty()).lines().get(1).result()).isInstanceOf(PracticeFinding.OnAGuessNothingExchanged.class);
         leaking.swap(0, 1);
         leaking.swap(0, 1);
         assertThat(Marking.of(Exercise.LEAKY_CAPACITOR, leaking, Exercise.LEAKY_CAPACITOR, List.of(), OptionalDouble.empty()).passed()).isTrue();
@@ -127,7 +129,7 @@ class BenchTest {
         balance.turn(0, 0.7);
         assertThat(milliamps(balance, "V1")).isGreaterThan(one * 1.05);
         assertThat(milliamps(balance, "V2")).isLessThan(other * 0.95);
-        assertThat(new Workshop(Exercise.UNLOADED_VOLTAGE, 2).asFound()).anyMatch(line -> line.startsWith("plate "));
+        assertThat(new Workshop(Exercise.UNLOADED_VOLTAGE, 2).platesAsFound()).isPresent();
     }
 
     @Test
@@ -136,7 +138,7 @@ class BenchTest {
         double early = milliamps(creeping, "V1");
         creeping.advance(600);
         assertThat(milliamps(creeping, "V1")).isGreaterThan(early * 1.1);
-        assertThatThrownBy(() -> creeping.swap(0, 1)).hasMessageContaining("Switch off");
+        assertThatThrownBy(() -> creeping.swap(0, 1)).hasMessageContaining("with the amp off");
         Bench leaking = warm(Exercise.LEAKY_CAPACITOR, 4);
         assertThat(milliamps(leaking, "V2")).isGreaterThan(milliamps(leaking, "V1") * 1.2);
         leaking.power(false);

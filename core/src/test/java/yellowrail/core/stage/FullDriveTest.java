@@ -28,7 +28,7 @@ class FullDriveTest {
 
     @TestFactory
     List<DynamicTest> publishedOperationIsMet() {
-        return PublishedOperation.all().stream().map(published -> DynamicTest.dynamicTest(published.inWords(), () -> {
+        return PublishedOperation.all().stream().map(published -> DynamicTest.dynamicTest(published.toString(), () -> {
             Performance found = new FullDrive(OutputStage.of(published, model(published.type()))).compute();
             assertThat(found.powerWatts() / published.watts()).as("power").isCloseTo(1, within(0.15));
             assertThat(published.tubes() * found.idle().plateAmps() / published.idlePlateAmps()).as("idle").isCloseTo(1, within(0.05));

@@ -53,7 +53,7 @@ class RunProgressTest {
         events.add(new StationEvent(What.TICKED, Station.TUBES, Safety.NEW_TUBES, "", Amps.NOON));
         List<SafetyItem> missing = new RunProgress(sheet, events).missing();
         assertThat(missing).extracting(SafetyItem::id).endsWith("coldest-RANGE").doesNotContain("coldest-BAL");
-        assertThat(missing.get(missing.size() - 1).text()).contains("fully anticlockwise by the sheet, not verified");
+        assertThat(missing.get(missing.size() - 1).says()).isEqualTo(new StationFinding.ColdestAnticlockwise("RANGE", new StationFinding.NotVerified()));
     }
 
     @TestFactory
@@ -63,7 +63,7 @@ class RunProgressTest {
             for (Station station : Station.values()) {
                 StationGuide guide = StationGuide.of(station, sheet);
                 tests.add(DynamicTest.dynamicTest(station + " " + sheet.tubeType(), () -> {
-                    assertThat(guide.say()).isNotBlank();
+                    assertThat(guide.say()).isNotNull();
                     assertThat(guide.todo()).isNotEmpty();
                     assertThat(guide.cautions()).isNotEmpty();
                     assertThat(Station.of(station.token())).contains(station);
@@ -75,10 +75,10 @@ class RunProgressTest {
 
     @Test
     void theGuideFollowsTheAmp() {
-        assertThat(StationGuide.of(Station.SET, Amps.quad()).say()).contains("Cathode bias");
-        assertThat(StationGuide.of(Station.SET, PAIR).measure()).contains("swing a V1 38.2 V2 31");
-        assertThat(StationGuide.of(Station.POWER_UP, PAIR).todo().toString()).contains("No standby");
+        assertThat(StationGuide.of(Station.SET, Amps.quad()).say()).isEqualTo(new StationFinding.CathodeBiasHere());
+        assertThat(StationGuide.of(Station.SET, PAIR).measure()).contains(new StationFinding.SwingToOneStop());
+        assertThat(StationGuide.of(Station.POWER_UP, PAIR).todo()).contains(new StationFinding.OnWithTheMains());
         AmpSheet bare = Amps.with(PAIR, CurrentSense.direct(CurrentMethod.HALF_PRIMARY));
-        assertThat(StationGuide.of(Station.PLAN, bare).todo().toString()).contains("measure each half primary");
+        assertThat(StationGuide.of(Station.PLAN, bare).todo()).contains(new StationFinding.ReadByHalfPrimary(CurrentMethod.HALF_PRIMARY));
     }
 }

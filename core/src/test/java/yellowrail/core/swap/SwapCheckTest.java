@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
+import yellowrail.core.Told;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
@@ -18,10 +19,14 @@ import yellowrail.core.amp.Iron;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.finding.Finding;
 import yellowrail.core.idle.IdleFinding;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.Base;
+import yellowrail.core.tube.Element;
 import yellowrail.core.tube.RectifierType;
+import yellowrail.core.tube.model.ModelFinding;
 import yellowrail.core.tube.model.TubeModels;
 
 class SwapCheckTest {
@@ -44,97 +49,134 @@ class SwapCheckTest {
         return new SwapCheck(amp, Amps.type(in)).of(Amps.type(wants));
     }
 
-    private static Line line(SwapReport report, String question) {
-        return report.lines().stream().filter(line -> line.question().equals(question)).findFirst().orElseThrow();
+    private static Line line(SwapReport report, SwapQuestion question) {
+        return report.lines().stream().filter(line -> line.question() == question).findFirst().orElseThrow();
+    }
+
+    /** The one thing a line says, if it is of that kind. */
+    private static <F extends Finding> F says(Line line, Class<F> kind) {
+        return Told.one(line.says(), kind);
+    }
+
+    private static Line heaters(SwapAmp amp, String in, String wants) {
+        return line(swap(amp, in, wants), SwapQuestion.HEATER_WINDING);
     }
 
     /** 4 x 0.45 + 4 x 0.3 = 3.0 A of 5; 4 x 0.9 + 1.2 = 4.8; 4 x 1.5 + 1.2 = 7.2. */
     @Test
     void theHeaterBudgetOfAFiveAmpereWinding() {
         SwapAmp amp = amp(4, 300, fittings(PinOne.UNKNOWN, ""));
-        assertThat(line(swap(amp, "6L6GC", "6V6GTA"), "heater winding").says()).isEqualTo("3.0 A of 5 A: 40 % in hand.");
-        assertThat(line(swap(amp, "6V6GTA", "6L6GC"), "heater winding").says()).isEqualTo("4.8 A of 5 A: 4 % in hand; nothing left when the mains is high.");
-        Line tooMuch = line(swap(amp, "6L6GC", "EL34"), "heater winding");
+        CurrentFinding.WindingHolds holds = says(heaters(amp, "6L6GC", "6V6GTA"), CurrentFinding.WindingHolds.class);
+        assertThat(holds.of()).isEqualTo(new CurrentFinding.OfWinding(3.0, 5));
+        assertThat(holds.inHand()).isCloseTo(0.40, within(1e-9));
+        assertThat(says(heaters(amp, "6V6GTA", "6L6GC"), CurrentFinding.WindingHoldsBarely.class).inHand()).isCloseTo(0.04, within(1e-9));
+        Line tooMuch = heaters(amp, "6L6GC", "EL34");
         assertThat(tooMuch.outcome()).isEqualTo(Outcome.STOP);
-        assertThat(tooMuch.says()).isEqualTo("7.2 A of 5 A: 2.2 A too much.");
-        assertThat(tooMuch.arithmetic()).startsWith("4 \u00d7 1.5 A = 6 A, and 1.2 A else = 7.2 A of 5 A");
+        assertThat(says(tooMuch, CurrentFinding.WindingTooWeak.class).tooMuch()).isCloseTo(2.2, within(1e-9));
+        CurrentFinding.HeaterSum sum = Told.one(tooMuch.arithmetic(), CurrentFinding.HeaterSum.class);
+        assertThat(sum.tubes()).isEqualTo(new CurrentFinding.HeatersTogether(4, 1.5, 6));
+        assertThat(sum.rest()).isEqualTo(new CurrentFinding.AndElse(1.2));
     }
 
     @Test
     void sixVSixesIntoSocketsForBiggerTubesAreStopped() {
         SwapReport report = swap(amp(2, 425, fittings(PinOne.UNKNOWN, "")), "6L6GC", "6V6GT");
         assertThat(report.verdict()).isEqualTo(SwapReport.Verdict.DO_NOT);
-        assertThat(line(report, "plate voltage").says()).isEqualTo("425.0 V here, 6V6GT stands 315.0 V.");
-        assertThat(line(report, "screen voltage").says()).isEqualTo("425.0 V here, 6V6GT stands 285.0 V.");
-        assertThat(report.sentence()).isEqualTo("6V6GT for 6L6GC: do not, because of plate voltage, screen voltage.");
+        assertThat(line(report, SwapQuestion.PLATE_VOLTS).says()).isEqualTo(List.of(new LimitFinding.OverLimit(425, "6V6GT", 315)));
+        assertThat(line(report, SwapQuestion.SCREEN_VOLTS).says()).isEqualTo(List.of(new LimitFinding.OverLimit(425, "6V6GT", 285)));
+        assertThat(report.says()).isEqualTo(List.of(new SwapFinding.DoNot("6V6GT", "6L6GC", List.of(SwapQuestion.PLATE_VOLTS, SwapQuestion.SCREEN_VOLTS))));
     }
 
     @Test
     void aPentodeIntoBeamTubeSocketsWantsItsSuppressorTied() {
         SwapReport report = swap(amp(2, 425, fittings(PinOne.UNKNOWN, "")), "6L6GC", "EL34");
-        assertThat(line(report, "base and pin-out").outcome()).isEqualTo(Outcome.CHANGE);
-        assertThat(line(report, "base and pin-out").says()).isEqualTo("Pin 1 of EL34 is its suppressor, which 6L6GC does not have: tie pin 1 to the cathode, pin 8, unless that is done already.");
-        assertThat(line(swap(amp(2, 425, fittings(PinOne.CATHODE, "")), "6L6GC", "EL34"), "base and pin-out").outcome()).isEqualTo(Outcome.HOLDS);
-        assertThat(line(report, "heater winding").arithmetic()).startsWith("2 \u00d7 1.5 A");
-        Line grid = line(report, "grid volts");
-        assertThat(grid.says()).matches("about -(3\\d|40)\\.\\d V \u00b1 6 V, where 6L6GC wants -4\\d\\.\\d V for its own; the bias gives -56.0 V to -34.0 V.*");
-        assertThat(grid.arithmetic()).contains("model gives");
-        assertThat(grid.says()).contains("Coldest end first, then set: ").contains("Left at the present -46.8 V it would draw about");
-        assertThat(grid.source()).contains("Tube model fitted to published points: EL34 2 published points").contains("\u00b1 6 V");
+        assertThat(line(report, SwapQuestion.BASE).outcome()).isEqualTo(Outcome.CHANGE);
+        assertThat(line(report, SwapQuestion.BASE).says()).isEqualTo(List.of(new PinFinding.SuppressorToTieUnlessDone("1", "EL34", "6L6GC")));
+        assertThat(line(swap(amp(2, 425, fittings(PinOne.NOTHING, "")), "6L6GC", "EL34"), SwapQuestion.BASE).says()).isEqualTo(List.of(new PinFinding.SuppressorToTie("1", "EL34", "6L6GC")));
+        assertThat(line(swap(amp(2, 425, fittings(PinOne.CATHODE, "")), "6L6GC", "EL34"), SwapQuestion.BASE).outcome()).isEqualTo(Outcome.HOLDS);
+    }
+
+    @Test
+    void theGridVoltsComeFromTheModelWithTheirSpread() {
+        Line grid = line(swap(amp(2, 425, fittings(PinOne.UNKNOWN, "")), "6L6GC", "EL34"), SwapQuestion.GRID_VOLTS);
+        BiasFinding.AboutVolts about = (BiasFinding.AboutVolts) grid.figure().orElseThrow();
+        assertThat(about.volts()).isBetween(-41.0, -30.0);
+        assertThat(about.plusMinus()).isEqualTo(6);
+        BiasFinding.Reaches reaches = says(grid, BiasFinding.Reaches.class);
+        assertThat(reaches.before()).hasValueSatisfying(before -> assertThat(((BiasFinding.AndBefore) before).volts()).isBetween(-50.0, -40.0));
+        assertThat(new double[]{reaches.coldest(), reaches.hottest()}).containsExactly(-56, -34);
+        assertThat(Told.one(grid.arithmetic(), BiasFinding.GridByModel.class).grid()).isEqualTo(about.volts());
+        assertThat(says(grid, BiasFinding.SetFromCold.class).to()).isInstanceOf(SwapFinding.Each.class);
+        assertThat(says(grid, BiasFinding.IfLeft.class).grid()).isEqualTo(-46.8);
+        assertThat(Told.one(grid.source(), BiasFinding.ModelSource.class).model()).isInstanceOf(ModelFinding.FittedToFew.class);
+    }
+
+    private static List<Finding> pins(PinOne pinOne, String tied, String in, String wants) {
+        return line(swap(amp(2, 400, fittings(pinOne, tied)), in, wants), SwapQuestion.BASE).says();
     }
 
     @Test
     void wiringAtPinsDecides() {
-        assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "1, 6")), "6L6GC", "EL34"), "base and pin-out").says()).startsWith("Pin 1 is used as a tie point");
-        Line second = line(swap(amp(2, 400, fittings(PinOne.CATHODE, "")), "6L6GC", "7027A"), "base and pin-out");
+        assertThat(pins(PinOne.UNKNOWN, "1, 6", "6L6GC", "EL34")).isEqualTo(List.of(new PinFinding.PinIsTiePoint("1", "EL34", List.of(Element.SUPPRESSOR))));
+        Line second = line(swap(amp(2, 400, fittings(PinOne.CATHODE, "")), "6L6GC", "7027A"), SwapQuestion.BASE);
         assertThat(second.outcome()).isEqualTo(Outcome.STOP);
-        assertThat(second.says()).isEqualTo("Pin 1 is wired to the cathode; 7027A has its screen there, which would be shorted.");
-        assertThat(line(swap(amp(2, 400, fittings(PinOne.GROUND, "")), "6L6GC", "EL34"), "base and pin-out").says()).contains("move it to the cathode");
-        assertThat(line(swap(amp(2, 300, fittings(PinOne.UNKNOWN, "")), "EL84", "EL34"), "base and pin-out").says()).isEqualTo("EL34 has another base (octal) than the socket (noval).");
-        assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "6L6GC", "7591A"), "base and pin-out").outcome()).isEqualTo(Outcome.STOP);
-        assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "EL34", "6L6GC"), "base and pin-out").outcome()).isEqualTo(Outcome.HOLDS);
+        assertThat(second.says()).isEqualTo(List.of(new PinFinding.PinWouldBeShorted(PinOne.CATHODE, "7027A", List.of(Element.SCREEN))));
+        assertThat(pins(PinOne.GROUND, "", "6L6GC", "EL34")).isEqualTo(List.of(new PinFinding.SuppressorOnGround("1")));
+        assertThat(pins(PinOne.UNKNOWN, "", "EL84", "EL34")).isEqualTo(List.of(new PinFinding.AnotherBase("EL34", Base.OCTAL, Base.NOVAL)));
+        assertThat(pins(PinOne.UNKNOWN, "", "6L6GC", "7591A")).isEqualTo(List.of(new PinFinding.PinOutOfItsOwn("7591A")));
+        assertThat(pins(PinOne.UNKNOWN, "", "EL34", "6L6GC")).isEqualTo(List.of(new PinFinding.PinsCarryTheSame("6L6GC")));
     }
 
     @Test
     void highMainsLeavesAMargin() {
-        Line plate = line(swap(amp(2, 470, fittings(PinOne.UNKNOWN, "")), "EL34", "6L6GC"), "plate voltage");
+        Line plate = line(swap(amp(2, 470, fittings(PinOne.UNKNOWN, "")), "EL34", "6L6GC"), SwapQuestion.PLATE_VOLTS);
         assertThat(plate.outcome()).isEqualTo(Outcome.CHANGE);
-        assertThat(plate.says()).isEqualTo("470.0 V of 500.0 V, but 517.0 V when the mains is high: bring it down to 454.5 V.");
-        Line centre = line(swap(amp(2, 390, fittings(PinOne.UNKNOWN, "")), "6L6GC", "KT66"), "plate voltage");
+        LimitFinding.OverAtHighMains over = says(plate, LimitFinding.OverAtHighMains.class);
+        assertThat(over.high()).isCloseTo(517, within(1e-9));
+        assertThat(over.bringTo()).isCloseTo(500 / 1.1, within(1e-9));
+        Line centre = line(swap(amp(2, 390, fittings(PinOne.UNKNOWN, "")), "6L6GC", "KT66"), SwapQuestion.PLATE_VOLTS);
         assertThat(centre.outcome()).as("a design-centre figure leaves room for the mains").isEqualTo(Outcome.HOLDS);
-        assertThat(centre.says()).isEqualTo("390.0 V of 400.0 V; 429.0 V at high mains, which a design-centre figure allows for.");
+        assertThat(says(centre, LimitFinding.AllowedForMains.class).limit()).isEqualTo(400);
     }
 
     /** 400 x 36 mA x 0.955 = 13.75 W, 39 % of 35 W; 62 % of 35 W at 400 V is 56.8 mA. */
     @Test
     void theNewWindowTheLeakTheRoomAndTheRailAreToldWithTheirNumbers() {
         SwapReport report = swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "6L6GC", "KT88");
-        assertThat(line(report, "idle dissipation").says()).isEqualTo("The present 36.00 mA each would be 13.75 W, 39.3 % of 35.00 W: set it to 56.81 mA each, 62.0 %.");
-        assertThat(line(report, "grid leak").outcome()).isEqualTo(Outcome.HOLDS);
-        assertThat(line(report, "room for the bulb").says()).isEqualTo("125x52 mm: 10 mm too high, 7 mm too wide.");
-        assertThat(line(report, "cathode current").says()).isEqualTo("56.81 mA at the new idle, 230 mA at most.");
-        assertThat(line(report, "DC through transformer, choke and rectifier").says()).startsWith("133.61 mA at idle: within the transformer (250 mA), GZ34 (250 mA)");
-        assertThat(line(report, "load on the tubes").outcome()).isEqualTo(Outcome.UNKNOWN);
-        assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "KT88", "6550A"), "grid leak").says()).isEqualTo("from 220 k to 50 k or less.");
-        assertThat(line(report, "power in this circuit").says()).matches("About \\d+ W with KT88, \\d+ W with 6L6GC: .*");
-        assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "6L6GC", "KT120"), "power in this circuit").says()).isEqualTo("No published points to compute KT120 from.");
-        assertThat(report.lines()).allSatisfy(each -> assertThat(each.source()).isNotBlank());
+        LimitFinding.StandsToBeSet idle = says(line(report, SwapQuestion.IDLE_DISSIPATION), LimitFinding.StandsToBeSet.class);
+        assertThat(idle.what()).isEqualTo(new LimitFinding.PresentCurrent(0.036));
+        assertThat(idle.watts()).isCloseTo(13.75, within(0.005));
+        assertThat(idle.ratio()).isCloseTo(0.393, within(5e-4));
+        assertThat(idle.setTo()).isCloseTo(0.05681, within(5e-6));
+        assertThat(line(report, SwapQuestion.GRID_LEAK).outcome()).isEqualTo(Outcome.HOLDS);
+        FitFinding.BulbTooLarge bulb = says(line(report, SwapQuestion.BULB), FitFinding.BulbTooLarge.class);
+        assertThat(((FitFinding.TooHigh) bulb.by().get(0)).by()).isCloseTo(0.010, within(1e-9));
+        assertThat(((FitFinding.TooWide) bulb.by().get(1)).by()).isCloseTo(0.007, within(1e-9));
+        assertThat(says(line(report, SwapQuestion.CATHODE_CURRENT), LimitFinding.CathodeCurrent.class).limit()).isEqualTo(0.230);
+        CurrentFinding.RailWithin rail = says(line(report, SwapQuestion.RAIL_CURRENT), CurrentFinding.RailWithin.class);
+        assertThat(rail.amps()).isCloseTo(0.13361, within(5e-6));
+        assertThat(rail.parts()).isEqualTo(List.of(new CurrentFinding.Transformer(0.250), new CurrentFinding.RectifierTube("GZ34", 0.250)));
+        assertThat(line(report, SwapQuestion.LOAD).outcome()).isEqualTo(Outcome.UNKNOWN);
+        assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "KT88", "6550A"), SwapQuestion.GRID_LEAK).says()).isEqualTo(List.of(new BiasFinding.LeakTo(220_000, 50_000)));
+        assertThat(line(report, SwapQuestion.POWER).says().get(0)).isInstanceOfAny(FitFinding.PowerAlike.class, FitFinding.PowerMore.class, FitFinding.PowerLess.class);
+        assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "6L6GC", "KT120"), SwapQuestion.POWER).says()).isEqualTo(List.of(new SwapFinding.NoModel("KT120")));
+        assertThat(report.lines()).allSatisfy(each -> assertThat(each.source()).isNotEmpty());
     }
 
     @Test
     void cathodeBiasNamesTheResistor() {
         SwapAmp amp = new SwapAmp(Topology.PUSH_PULL, BiasKind.CATHODE_SHARED, ScreenSense.Connection.PENTODE, 2, 1, of(300), of(300), of(0.035), of(-10), of(130), 2, of(5), NO, NO, Target.CATHODE_BIAS,
                 Fittings.UNKNOWN);
-        Line resistor = line(swap(amp, "EL84", "7189"), "cathode resistor");
+        Line resistor = line(swap(amp, "EL84", "7189"), SwapQuestion.CATHODE_RESISTOR);
         assertThat(resistor.outcome()).as("no published points").isEqualTo(Outcome.UNKNOWN);
-        Line known = line(swap(amp, "6L6GC", "6V6GT"), "cathode resistor");
-        assertThat(known.outcome()).isEqualTo(Outcome.CHANGE);
-        assertThat(known.says()).matches("to \\d+ ohm \\(E24\\), at least \\d+ W from 130 ohm\\.");
-        assertThat(line(swap(amp, "6L6GC", "6V6GT"), "grid volts").says()).endsWith("made by the cathode resistor.");
-        Line stands = line(swap(amp, "6L6GC", "6V6GT"), "idle dissipation");
-        assertThat(stands.says()).startsWith("With the present 130 ohm it would draw about");
-        double drawn = Double.parseDouble(stands.says().replaceAll(".*about ([\\d.]+) mA.*", "$1")) / 1000;
-        assertThat(TubeModels.published().of(Amps.type("6V6GT")).orElseThrow().model().cathodeCurrent(300, 300, -2 * 130 * drawn)).as("the resistor and the tube agree").isCloseTo(drawn, within(1e-5));
+        SwapReport known = swap(amp, "6L6GC", "6V6GT");
+        assertThat(line(known, SwapQuestion.CATHODE_RESISTOR).outcome()).isEqualTo(Outcome.CHANGE);
+        assertThat(says(line(known, SwapQuestion.CATHODE_RESISTOR), BiasFinding.ResistorFromTo.class).ohms()).isEqualTo(130);
+        assertThat(line(known, SwapQuestion.GRID_VOLTS).says()).singleElement().isInstanceOf(BiasFinding.MadeByResistor.class);
+        LimitFinding stands = says(line(known, SwapQuestion.IDLE_DISSIPATION), LimitFinding.StandsToBeSet.class).what();
+        assertThat(stands).isInstanceOfSatisfying(LimitFinding.WithPresentResistor.class, with -> assertThat(
+                TubeModels.published().of(Amps.type("6V6GT")).orElseThrow().model().cathodeCurrent(300, 300, -2 * 130 * with.each())).as("the resistor and the tube agree")
+                .isCloseTo(with.each(), within(1e-7)));
     }
 
     @Test
@@ -142,8 +184,8 @@ class SwapCheckTest {
         SwapAmp blank = new SwapAmp(Topology.SINGLE_ENDED, BiasKind.CATHODE_EACH, ScreenSense.Connection.PENTODE, 1, 1, NO, NO, NO, NO, NO, 1, NO, NO, NO, Target.SINGLE_ENDED, Fittings.UNKNOWN);
         List<SwapReport> all = new SwapCheck(blank, Amps.type("KT88")).all(Amps.CATALOGUE);
         assertThat(all).hasSize(Amps.CATALOGUE.types().size() - 1);
-        assertThat(all).allSatisfy(report -> assertThat(report.sentence()).startsWith(report.wants()));
-        assertThat(line(swap(blank, "KT88", "6L6GC"), "DC through the output transformer").outcome()).isEqualTo(Outcome.UNKNOWN);
+        assertThat(all).allSatisfy(report -> assertThat(report.says()).isNotEmpty());
+        assertThat(line(swap(blank, "KT88", "6L6GC"), SwapQuestion.OUTPUT_CURRENT).outcome()).isEqualTo(Outcome.UNKNOWN);
         assertThat(all.get(0).verdict()).isNotEqualTo(SwapReport.Verdict.DO_NOT);
         assertThat(all.get(all.size() - 1).verdict()).isEqualTo(SwapReport.Verdict.DO_NOT);
     }
@@ -179,15 +221,17 @@ class SwapCheckTest {
         RectifierType old = RectifierType.find("5U4GB").orElseThrow();
         RectifierType better = RectifierType.find("5AR4").orElseThrow();
         SwapAmp amp = amp(2, 400, fittings(PinOne.UNKNOWN, ""));
-        assertThat(line(new RectifierSwap(amp, old, better).report(), "plates and dissipation").says()).isEqualTo(
-                "The plates move by about +27 V to 427.0 V; 33.72 mA each keeps the dissipation equal, not the present 36.00 mA.");
-        assertThat(line(new RectifierSwap(amp, silicon, RectifierType.find("5R4GYB").orElseThrow()).report(), "first capacitor").says()).isEqualTo("40 \u00b5F of at most 4 \u00b5F: a smaller one first.");
+        RectifierFinding.PlatesMoveTo moved = says(line(new RectifierSwap(amp, old, better).report(), SwapQuestion.PLATES), RectifierFinding.PlatesMoveTo.class);
+        assertThat(new double[]{moved.by(), moved.to(), moved.each(), moved.now()}).containsExactly(new double[]{27, 427, 0.03372, 0.036}, within(5e-6));
+        assertThat(line(new RectifierSwap(amp, silicon, RectifierType.find("5R4GYB").orElseThrow()).report(), SwapQuestion.FIRST_CAPACITOR).says())
+                .isEqualTo(List.of(new RectifierFinding.CapacitorTooLarge(40e-6, 4e-6)));
         assertThat(new RectifierSwap(amp, better, RectifierType.find("EZ81").orElseThrow()).report().verdict()).as("another heater").isEqualTo(SwapReport.Verdict.DO_NOT);
-        assertThat(line(new RectifierSwap(amp, better, silicon).report(), "rectifier heater").says()).isEqualTo("Silicon needs none.");
+        assertThat(line(new RectifierSwap(amp, better, silicon).report(), SwapQuestion.RECTIFIER_HEATER).says()).isEqualTo(List.of(new RectifierFinding.SiliconNeedsNone()));
     }
 
     @Test
     void whatToSetIsToldInTheMetersUnits() {
-        assertThat(new SwapAmp.TestPoint("L", 2, CurrentSense.across(CurrentMethod.SENSE_SHARED, 15.6, 0.01, Unit.VOLT)).inWords(0.0442)).isEqualTo("44.20 mA each = 1.379 V at L");
+        SwapFinding shown = new SwapAmp.TestPoint("L", 2, CurrentSense.across(CurrentMethod.SENSE_SHARED, 15.6, 0.01, Unit.VOLT)).shown(0.0442);
+        assertThat(shown).isInstanceOfSatisfying(SwapFinding.EachAt.class, at -> assertThat(at.reading().si()).isCloseTo(1.379, within(5e-4)));
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
@@ -14,8 +15,8 @@ class TubeCatalogueTest {
     @Test
     void holdsEveryPublishedTypeWithSourceAndConfidence() {
         assertThat(catalogue.types()).hasSize(21).allSatisfy(type -> assertThat(type.ratings()).isNotEmpty()
-                .allSatisfy(rating -> assertThat(rating.provenance()).contains("published data sheet")));
-        assertThat(catalogue.find("KT120").orElseThrow().customaryRating().provenance()).contains("verify with your maker");
+                .allSatisfy(rating -> assertThat(rating.source()).isEqualTo(new TubeFinding.DataSheet())));
+        assertThat(catalogue.find("KT120").orElseThrow().customaryRating().provenance()).isInstanceOf(TubeFinding.ProvenanceToVerify.class);
     }
 
     @Test
@@ -39,7 +40,7 @@ class TubeCatalogueTest {
     @Test
     void theBuildersFigureIsOneMoreRatingAndThePublishedOnesStay() {
         TubeType published = catalogue.find("EL84").orElseThrow();
-        TubeType mine = published.with(List.of(published.customaryRating().withPlateWatts(13.5, "maker\u2019s sheet")));
+        TubeType mine = published.with(List.of(published.customaryRating().withPlateWatts(13.5, new TubeFinding.ToldByBuilder("maker\u2019s sheet"))));
         TubeType merged = catalogue.with(List.of(mine)).find("6BQ5").orElseThrow();
         assertThat(merged.customaryRating()).isEqualTo(published.customaryRating());
         assertThat(merged.rating(RatingSystem.OWN)).map(Rating::plateWatts).contains(13.5);
@@ -48,7 +49,7 @@ class TubeCatalogueTest {
 
     @Test
     void aTypeOfTheBuildersIsFoundBesideThePublishedOnes() {
-        TubeType mine = new TubeType("X100", List.of(), "pentode", 6.3, 1.2, "octal", "", 0.1, "",
+        TubeType mine = new TubeType("X100", List.of(), TubeKind.PENTODE, 6.3, 1.2, Base.OCTAL, PinOut.OF_ITS_OWN, 0.1, Optional.empty(),
                 List.of(catalogue.find("EL34").orElseThrow().customaryRating()));
         assertThat(catalogue.with(List.of(mine)).find("x100")).contains(mine);
     }
@@ -56,7 +57,7 @@ class TubeCatalogueTest {
     @Test
     void refusesLimitsThatAreNone() {
         OptionalDouble none = OptionalDouble.empty();
-        assertThatThrownBy(() -> new Rating(RatingSystem.OWN, none, none, Double.NaN, none, none, none, none, true, "me"))
+        assertThatThrownBy(() -> new Rating(RatingSystem.OWN, none, none, Double.NaN, none, none, none, none, true, new TubeFinding.ToldByBuilder("me")))
                 .hasMessageContaining("more than 0 W, was NaN");
     }
 }

@@ -20,6 +20,7 @@ import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.words.Words;
 
 /** The amp sheet: shown, made, edited. */
 @Controller
@@ -28,29 +29,31 @@ class AmpController {
     private final AmpService amps;
     private final TubeService tubes;
     private final SeatService seats;
+    private final Words words;
 
-    AmpController(AmpService amps, TubeService tubes, SeatService seats) {
+    AmpController(AmpService amps, TubeService tubes, SeatService seats, Words words) {
         this.amps = amps;
         this.tubes = tubes;
         this.seats = seats;
+        this.words = words;
     }
 
     @GetMapping("/amps/{id}")
     ModelAndView sheet(@PathVariable long id) {
         Amp amp = amps.newest(id);
-        return new ModelAndView("amp/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.PLAN))
-                .addObject("view", AmpView.of(amp, tubes.catalogue(), seats.labels(id)));
+        return new ModelAndView("amp/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.PLAN, words))
+                .addObject("view", AmpView.of(amp, tubes.catalogue(), seats.labels(id), words));
     }
 
     @GetMapping("/amps/new")
     ModelAndView blank() {
-        return form("/amps", new AmpFormDraft(tubes.catalogue()).first(), new Faults());
+        return form("/amps", new AmpFormDraft(tubes.catalogue()).first(), new Faults(words));
     }
 
     @PostMapping("/amps")
     ModelAndView create(@ModelAttribute AmpForm typed) {
         AmpForm form = new AmpFormDraft(tubes.catalogue()).follow(typed);
-        Faults faults = new Faults();
+        Faults faults = new Faults(words);
         AmpSheet sheet = new AmpFormReader(form, tubes.catalogue(), faults).sheet();
         if (faults.any()) {
             return refused(form("/amps", form, faults), HttpStatus.UNPROCESSABLE_CONTENT);
@@ -61,14 +64,14 @@ class AmpController {
     @GetMapping("/amps/{id}/edit")
     ModelAndView edit(@PathVariable long id) {
         Amp amp = amps.newest(id);
-        return form("/amps/" + id, AmpFormWriter.form(amp.sheet(), amp.version()), new Faults());
+        return form("/amps/" + id, AmpFormWriter.form(amp.sheet(), amp.version()), new Faults(words));
     }
 
     @PostMapping("/amps/{id}")
     ModelAndView save(@PathVariable long id, @ModelAttribute AmpForm typed) {
         AmpForm form = new AmpFormDraft(tubes.catalogue()).follow(typed);
         amps.newest(id);
-        Faults faults = new Faults();
+        Faults faults = new Faults(words);
         AmpSheet sheet = new AmpFormReader(form, tubes.catalogue(), faults).sheet();
         if (faults.any()) {
             return refused(form("/amps/" + id, form, faults), HttpStatus.UNPROCESSABLE_CONTENT);
@@ -83,7 +86,7 @@ class AmpController {
         AmpForm theirs = AmpFormWriter.form(stored.sheet(), stored.version());
         AmpForm mine = new AmpForm(stored.version(), form.name(), form.notes(), form.quirks(), form.stage(), form.sockets(), form.pots(),
                 form.current(), form.plate(), form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings(), form.accepted(), form.drawn());
-        return refused(form("/amps/" + id, mine, new Faults()).addObject("conflict", FormDifference.between(theirs, mine)), HttpStatus.CONFLICT);
+        return refused(form("/amps/" + id, mine, new Faults(words)).addObject("conflict", FormDifference.between(theirs, mine)), HttpStatus.CONFLICT);
     }
 
     /** The form again after a choice that others follow from. */
@@ -92,7 +95,7 @@ class AmpController {
                         @RequestParam(defaultValue = "/amps") String action,
                         @RequestHeader(name = "HX-Request", required = false) String htmx) {
         String safeAction = action.matches("/amps(/\\d{1,18})?") ? action : "/amps";
-        ModelAndView page = form(safeAction, new AmpFormDraft(tubes.catalogue()).redrawn(form, changed), new Faults());
+        ModelAndView page = form(safeAction, new AmpFormDraft(tubes.catalogue()).redrawn(form, changed), new Faults(words));
         if (htmx != null) {
             page.setViewName("amp/form :: fields");
         }
@@ -107,9 +110,9 @@ class AmpController {
 
     private ModelAndView form(String action, AmpForm form, Faults faults) {
         TubeCatalogue catalogue = tubes.catalogue();
-        String title = action.equals("/amps") ? "A new amp" : "Edit the sheet";
+        String title = words.message(action.equals("/amps") ? "page.amp.new" : "page.amp.edit");
         return new ModelAndView("amp/form").addObject("rail", Rail.plain(title)).addObject("action", action)
-                .addObject("form", form).addObject("faults", faults).addObject("choices", AmpChoices.of(catalogue, form));
+                .addObject("form", form).addObject("faults", faults).addObject("choices", AmpChoices.of(catalogue, form, words));
     }
 
     private static ModelAndView refused(ModelAndView page, HttpStatus status) {

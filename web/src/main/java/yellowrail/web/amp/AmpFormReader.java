@@ -1,6 +1,6 @@
 package yellowrail.web.amp;
 
-import static yellowrail.core.quantity.Quantity.quote;
+import static yellowrail.core.typed.Quantity.quote;
 
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -63,18 +63,17 @@ final class AmpFormReader {
 
     /** @return the sheet; it counts only if no fault was found */
     AmpSheet sheet() {
-        String name = read.requiredWords("name", form.name(), LONGEST_NAME, "a name for the amp");
+        String name = read.requiredWords("name", form.name(), LONGEST_NAME, "page.form.needed.amp-name");
         Topology topology = read.choice("stage.topology", form.stage().topology(), Topology.class);
         BiasKind bias = read.choice("stage.bias", form.stage().bias(), BiasKind.class);
         TubeType type = catalogue.find(form.stage().tubeType() == null ? "" : form.stage().tubeType()).orElse(null);
         if (type == null) {
-            faults.add("stage.tubeType", "%s is not in the catalogue. Choose one that is, or add it under Tube types."
-                    .formatted(quote(form.stage().tubeType() == null ? "" : form.stage().tubeType())));
+            faults.say("stage.tubeType", "page.form.no-such-type", quote(form.stage().tubeType() == null ? "" : form.stage().tubeType()));
         }
         RatingSystem system = read.choice("stage.ratingSystem", form.stage().ratingSystem(), RatingSystem.class);
         if (type != null && type.rating(system).isEmpty()) {
-            faults.add("stage.ratingSystem", "The %s has no %s rating; it has %s.".formatted(type.name(), system.inWords(),
-                    String.join(", ", type.ratings().stream().map(rating -> rating.system().inWords()).toList())));
+            faults.say("stage.ratingSystem", "page.form.no-such-rating", type.name(), faults.named(system),
+                    String.join(", ", type.ratings().stream().map(rating -> faults.named(rating.system())).toList()));
         }
         List<Socket> sockets = sockets(topology);
         CurrentSense current = current();
@@ -107,7 +106,7 @@ final class AmpFormReader {
             return MeterLink.NONE;
         }
         if (!port.matches("\\d{1,5}") || Integer.parseInt(port) < 1 || Integer.parseInt(port) > 65_535) {
-            faults.add("link.port", "%s is no port; type a number from 1 to 65535, such as 5025.".formatted(quote(port)));
+            faults.say("link.port", "page.form.no-port", quote(port));
             return MeterLink.NONE;
         }
         MeterLink link = new MeterLink(host, Integer.parseInt(port));
@@ -127,23 +126,22 @@ final class AmpFormReader {
         List<Socket> sockets = new ArrayList<>();
         Set<String> labels = new HashSet<>();
         if (form.sockets().isEmpty() || form.sockets().size() > AmpSheet.MOST_SOCKETS) {
-            faults.add("stage.tubes", "An amp has 1 to %d power sockets.".formatted(AmpSheet.MOST_SOCKETS));
+            faults.say("stage.tubes", "page.form.most-sockets", AmpSheet.MOST_SOCKETS);
             return List.of(new Socket("V1", Side.SINGLE, Channel.MONO, "V1"));
         }
         for (int i = 0; i < form.sockets().size(); i++) {
             AmpForm.SocketRow row = form.sockets().get(i);
             String field = "sockets[" + i + "].";
-            String label = label(field + "label", row.label(), "a label, such as V" + (i + 1));
+            String label = label(field + "label", row.label(), "page.form.needed.label");
             if (!labels.add(label.toUpperCase(Locale.ROOT))) {
-                faults.add(field + "label", "%s is used twice; each socket needs its own label.".formatted(quote(label)));
+                faults.say(field + "label", "page.form.label-twice", quote(label));
             }
             Side side = read.choice(field + "side", row.side(), Side.class);
             if ((side == Side.SINGLE) != (topology == Topology.SINGLE_ENDED)) {
-                faults.add(field + "side", topology == Topology.SINGLE_ENDED ? "In a single-ended amp every tube is single."
-                        : "In a push-pull amp a tube is push or pull.");
+                faults.say(field + "side", topology == Topology.SINGLE_ENDED ? "page.form.single-ended-side" : "page.form.push-pull-side");
             }
             String point = row.testPoint() == null || row.testPoint().isBlank() ? label
-                    : label(field + "testPoint", row.testPoint(), "a test point");
+                    : label(field + "testPoint", row.testPoint(), "page.form.needed.test-point");
             sockets.add(new Socket(label, side, read.choice(field + "channel", row.channel(), Channel.class), point));
         }
         points(sockets);
@@ -157,8 +155,7 @@ final class AmpFormReader {
             boolean another = sockets.stream().anyMatch(other -> other != socket && other.label().equalsIgnoreCase(socket.testPoint())
                     && !other.testPoint().equalsIgnoreCase(socket.testPoint()));
             if (another) {
-                faults.add("sockets[" + i + "].testPoint", "%s is a socket that reads elsewhere; give the test point another name."
-                        .formatted(quote(socket.testPoint())));
+                faults.say("sockets[" + i + "].testPoint", "page.form.point-is-socket", quote(socket.testPoint()));
             }
         }
     }
@@ -166,9 +163,9 @@ final class AmpFormReader {
     private String label(String field, String text, String what) {
         String label = read.requiredWords(field, text, 8, what);
         if (!label.isEmpty() && !label.matches("[A-Za-z][A-Za-z0-9.-]*")) {
-            faults.add(field, "%s cannot be typed at the bench; begin with a letter, then letters and digits.".formatted(quote(label)));
+            faults.say(field, "page.form.label-untypable", quote(label));
         } else if (EntryLine.isReserved(label)) {
-            faults.add(field, "%s means something else on the entry line; choose another label.".formatted(quote(label)));
+            faults.say(field, "page.form.label-means-else", quote(label));
         }
         return label;
     }
@@ -176,7 +173,7 @@ final class AmpFormReader {
     private List<Pot> pots() {
         List<Pot> pots = new ArrayList<>();
         if (form.pots().size() > MOST_POTS) {
-            faults.add("pots[0].name", "At most %d pots fit here.".formatted(MOST_POTS));
+            faults.say("pots[0].name", "page.form.most-pots", MOST_POTS);
             return pots;
         }
         for (int i = 0; i < form.pots().size(); i++) {
@@ -195,15 +192,15 @@ final class AmpFormReader {
         CurrentMethod method = read.choice("current.method", form.current().method(), CurrentMethod.class);
         Unit shows = read.choice("current.shows", form.current().shows(), Unit.class);
         if (shows != Unit.MILLIVOLT && shows != Unit.VOLT && shows != Unit.MILLIAMP) {
-            faults.add("current.shows", "The meter at the test point shows mV, V or mA.");
+            faults.say("current.shows", "page.form.shows");
             shows = Unit.MILLIVOLT;
         }
         OptionalDouble ohms = read.number("current.ohms", form.current().ohms(), Unit.OHM, 0.01, 100_000);
         if (shows != Unit.MILLIAMP && (form.current().ohms() == null || form.current().ohms().isBlank())) {
-            faults.add("current.ohms", "The meter shows %s here, so the resistance is needed to turn that into a current.".formatted(shows));
+            faults.say("current.ohms", "page.form.ohms-needed", shows);
         }
         if (shows == Unit.MILLIAMP && method.acrossResistance() && method != CurrentMethod.STAGE_TEST_POINT) {
-            faults.add("current.shows", "Across a resistance the meter shows mV or V; with mA choose an adapter or a panel meter.");
+            faults.say("current.shows", "page.form.shows-volts");
         }
         OptionalDouble tolerance = read.number("current.tolerance", form.current().tolerance(), Unit.PERCENT, 0, 50);
         return new CurrentSense(method, ohms, tolerance.orElse(0), shows,
@@ -222,7 +219,7 @@ final class AmpFormReader {
         ScreenSense.Connection connection = read.choice("screen.connection", form.screen().connection(), ScreenSense.Connection.class);
         OptionalDouble tap = read.number("screen.tap", form.screen().tap(), Unit.PERCENT, 1, 99);
         if (connection == ScreenSense.Connection.ULTRALINEAR && (form.screen().tap() == null || form.screen().tap().isBlank())) {
-            faults.add("screen.tap", "An ultralinear stage has a tap; type its percent of the half primary, such as 40.");
+            faults.say("screen.tap", "page.form.tap-needed");
         }
         return new ScreenSense(read.choice("screen.way", form.screen().way(), ScreenSense.Way.class),
                 read.number("screen.stopperOhms", form.screen().stopperOhms(), Unit.OHM, 1, 100_000), connection, tap);
@@ -237,7 +234,7 @@ final class AmpFormReader {
     private Target target(Unit shows, BiasKind bias, TubeType type, RatingSystem system) {
         School school = read.choice("target.school", form.target().school(), School.class);
         if (school == School.HOT_CATHODE && (!bias.isCathode() || type != null && system != RatingSystem.DESIGN_CENTRE)) {
-            faults.add("target.school", "Over the rating by choice is for cathode bias and a design-centre rating alone: there idle is the hottest, and the figure has room.");
+            faults.say("target.school", "page.form.over-by-choice");
         }
         Unit unit = school.unit(shows);
         double most = unit != Unit.PERCENT ? 5000 : school == School.HOT_CATHODE ? 100 * Target.MOST_BY_CHOICE : 100;
@@ -252,7 +249,7 @@ final class AmpFormReader {
         if (low <= aim && aim <= high && low < high) {
             return new Target(school, low, aim, high);
         }
-        faults.add("target.aim", "The window runs from cold to hot: the aim lies between the two.");
+        faults.say("target.aim", "page.form.window-order");
         return Target.FIXED_BIAS;
     }
 
@@ -266,13 +263,12 @@ final class AmpFormReader {
         for (String line : typed.split("\\R")) {
             Matcher row = BAND.matcher(line.strip());
             if (!row.matches() || bands.size() == MOST_BANDS) {
-                faults.add("target.bands", "%s is no line of the table; write plate volts, then cold, aim and hot in %s, such as 400: 32 36 40; at most %d lines."
-                        .formatted(quote(line.strip()), unit, MOST_BANDS));
+                faults.say("target.bands", "page.form.no-band", quote(line.strip()), unit, MOST_BANDS);
                 return List.of();
             }
             double[] figures = IntStream.rangeClosed(1, 4).mapToDouble(i -> Double.parseDouble(row.group(i).replace(',', '.'))).toArray();
             if (!(figures[0] > 0 && figures[1] <= figures[2] && figures[2] <= figures[3] && figures[1] < figures[3])) {
-                faults.add("target.bands", "%s does not run from cold over the aim to hot.".formatted(quote(line.strip())));
+                faults.say("target.bands", "page.form.band-order", quote(line.strip()));
                 return List.of();
             }
             bands.add(new Target.Band(figures[0], unit.toSi(figures[1]), unit.toSi(figures[2]), unit.toSi(figures[3])));

@@ -1,6 +1,6 @@
 package yellowrail.web.amp;
 
-import static yellowrail.core.quantity.Quantity.quote;
+import static yellowrail.core.typed.Quantity.quote;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -12,12 +12,14 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Iron;
+import yellowrail.core.iron.BadHookupException;
 import yellowrail.core.iron.Hookup;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.RectifierType;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FieldReader;
+import yellowrail.web.form.FormFault;
 
 /** The part of the amp form that tells what another tube would meet; all of it may be empty. */
 record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube, String firstMicrofarads, String transformerMilliamps, String chokeMilliamps, String outputMilliamps,
@@ -53,7 +55,7 @@ record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube
                 read.choice("fittings.pinOne", pinOne == null || pinOne.isBlank() ? Fittings.PinOne.UNKNOWN.name() : pinOne, Fittings.PinOne.class), read.words("fittings.familySwitch", familySwitch, LONGEST),
                 new Iron(taps(faults), read.number("fittings.copper", copper, Unit.OHM, 1, 5000), hookups(faults)));
         if (fittings.biasColdest().isPresent() && fittings.biasHottest().isPresent() && fittings.biasColdest().getAsDouble() >= fittings.biasHottest().getAsDouble()) {
-            faults.add("fittings.biasColdest", "The coldest stop is the more negative one: it lies below the hottest.");
+            faults.say("fittings.biasColdest", "page.form.fittings.stops");
         }
         return fittings;
     }
@@ -71,7 +73,7 @@ record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube
         for (String part : otherHeaters.split("\\+")) {
             Matcher heater = HEATERS.matcher(part);
             if (!heater.matches()) {
-                faults.add("fittings.otherHeaters", "%s is no heater current; write 4 x 0.3 + 0.9, in A.".formatted(quote(part.strip())));
+                faults.say("fittings.otherHeaters", "page.form.fittings.heaters", quote(part.strip()));
                 return OptionalDouble.empty();
             }
             sum += (heater.group(1) == null ? 1 : Integer.parseInt(heater.group(1))) * Double.parseDouble(heater.group(2));
@@ -86,7 +88,7 @@ record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube
             if (tap.matches("\\d{1,3}(\\.\\d{1,2})?") && Double.parseDouble(tap) > 0 && found.size() < MOST_TAPS) {
                 found.add(Double.parseDouble(tap));
             } else if (!tap.isEmpty()) {
-                faults.add("fittings.taps", "%s is no list of taps; write the speakers they are for, such as 4 8 16; at most %d.".formatted(quote(taps.strip()), MOST_TAPS));
+                faults.say("fittings.taps", "page.form.fittings.taps", quote(taps.strip()), MOST_TAPS);
             }
         }
         return found;
@@ -99,8 +101,8 @@ record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube
                 try {
                     Hookup.parse(written);
                     found.add(written.strip());
-                } catch (IllegalArgumentException e) {
-                    faults.add("fittings.hookups", "%s.".formatted(e.getMessage()));
+                } catch (BadHookupException e) {
+                    faults.add("fittings.hookups", new FormFault.BadHookup(e.fault()));
                 }
             }
         }
@@ -110,7 +112,7 @@ record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube
     private String rectifier(FieldReader read, Faults faults) {
         String typed = read.words("fittings.rectifierTube", rectifierTube, LONGEST);
         if (!typed.isEmpty() && RectifierType.find(typed).isEmpty()) {
-            faults.add("fittings.rectifierTube", "%s is not known; known are %s.".formatted(quote(typed), String.join(", ", RectifierType.published().stream().map(RectifierType::name).toList())));
+            faults.say("fittings.rectifierTube", "page.form.fittings.rectifier", quote(typed), String.join(", ", RectifierType.published().stream().map(RectifierType::name).toList()));
         }
         return typed;
     }

@@ -5,6 +5,8 @@ import java.util.List;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Socket;
+import yellowrail.core.finding.Code;
+import yellowrail.web.words.Words;
 
 /**
  * The output stage as a drawing: the rail on top, a tube hanging from it at each socket, the test points below. Push is
@@ -23,21 +25,21 @@ public record StageDrawing(int width, int height, List<Tube> tubes, List<Point> 
     private static final int TUBE_Y = 96;
 
     /** A tube at its socket; {@code mark} is the path of its side's sign. */
-    public record Tube(int x, int y, String label, String side, String channel, String mark) {
+    public record Tube(int x, int y, String label, String side, String sideName, String channel, String mark) {
     }
 
     /** A test point under the tubes that share it. */
     public record Point(int fromX, int toX, int middleX, String label) {
     }
 
-    public static StageDrawing of(AmpSheet sheet) {
+    public static StageDrawing of(AmpSheet sheet, Words words) {
         List<Tube> tubes = new ArrayList<>();
         List<Socket> sockets = sheet.sockets();
         for (int i = 0; i < sockets.size(); i++) {
             Socket socket = sockets.get(i);
             int x = MARGIN + STEP / 2 + i * STEP;
-            tubes.add(new Tube(x, TUBE_Y, socket.label(), socket.side().inWords(),
-                    socket.channel() == Channel.MONO ? "" : socket.channel().inWords(), mark(socket, x)));
+            tubes.add(new Tube(x, TUBE_Y, socket.label(), Code.of(socket.side()), words.name(socket.side()),
+                    socket.channel() == Channel.MONO ? "" : words.name(socket.channel()), mark(socket, x)));
         }
         List<Point> points = sheet.testPoints().stream().map(point -> {
             int[] xs = sockets.stream().filter(socket -> socket.testPoint().equals(point))

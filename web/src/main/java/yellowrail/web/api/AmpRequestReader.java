@@ -1,6 +1,6 @@
 package yellowrail.web.api;
 
-import static yellowrail.core.quantity.Quantity.quote;
+import static yellowrail.core.typed.Quantity.quote;
 
 import java.util.ArrayList;
 import java.util.Arrays;

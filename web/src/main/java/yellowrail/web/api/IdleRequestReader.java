@@ -21,6 +21,7 @@ import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.tube.TubeFinding;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.form.Faults;
 
@@ -76,7 +77,7 @@ final class IdleRequestReader {
                 OptionalDouble.empty(), OptionalDouble.empty());
         IdleProblem problem = new IdleProblem(sense, reading, volts, (int) shared.orElse(1), plate, plateVolts, 1, cathodeVolts, way,
                 type.screenShare(), screen, screen.orElse(0) * meter, OptionalDouble.empty(), new MeterAccuracy(meter, 0, 0, 0));
-        Rating rating = own.isPresent() ? type.customaryRating().withPlateWatts(own.getAsDouble(), "given in the request") : type.customaryRating();
+        Rating rating = own.isPresent() ? type.customaryRating().withPlateWatts(own.getAsDouble(), new TubeFinding.InRequest()) : type.customaryRating();
         assume(problem, type, rating, bias);
         return new Asked(problem, goal(bias, type, rating), assumptions);
     }

@@ -34,7 +34,7 @@ final class JsonExchange {
     }
 
     static ResponseEntity<Object> answer(InputStream body, String title, MediaType as, Asking asking) throws IOException {
-        Faults faults = new Faults();
+        Faults faults = Faults.counted();
         try {
             Supplier<Object> computation = asking.read(JsonFields.parse(text(body), faults), faults);
             Object answer = faults.any() ? null : computation.get();

@@ -16,6 +16,7 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yellowrail.core.finding.Code;
 import yellowrail.core.iron.Reflection;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.Netlist;
@@ -24,6 +25,7 @@ import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.UnsettledException;
 import yellowrail.web.form.Faults;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.words.Words;
 
 /** Load lines and reflected loads, nothing stored. */
 @RestController
@@ -32,9 +34,11 @@ class JsonStageController {
     private static final String CANNOT = "The load line cannot be computed";
 
     private final TubeService tubes;
+    private final Words words;
 
-    JsonStageController(TubeService tubes) {
+    JsonStageController(TubeService tubes, Words words) {
         this.tubes = tubes;
+        this.words = words;
     }
 
     @Operation(summary = "Power, harmonics, currents and dissipation of an output stage at full drive",
@@ -45,7 +49,7 @@ class JsonStageController {
     ResponseEntity<Object> loadLine(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, CANNOT, (fields, faults) -> {
             LoadLineRequestReader.Asked asked = new LoadLineRequestReader(fields, tubes.catalogue()).read();
-            return () -> performance(asked, faults).map(found -> LoadLineResponse.of(found, Opinion.of(found, asked.model(), asked.type().customaryRating()))).orElse(null);
+            return () -> performance(asked, faults).map(found -> LoadLineResponse.of(found, words.say(Opinion.of(found, asked.model(), asked.type().customaryRating())), words)).orElse(null);
         });
     }
 
@@ -57,15 +61,15 @@ class JsonStageController {
     ResponseEntity<Object> netlist(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, CANNOT, MediaType.TEXT_PLAIN, (fields, faults) -> {
             LoadLineRequestReader.Asked asked = new LoadLineRequestReader(fields, tubes.catalogue()).read();
-            return () -> performance(asked, faults).map(found -> new Netlist(found, "%s %s".formatted(asked.type().name(), asked.stage().topology().inWords())).write()).orElse(null);
+            return () -> performance(asked, faults).map(found -> new Netlist(found, "%s %s".formatted(asked.type().name(), Code.of(asked.stage().topology()))).write()).orElse(null);
         });
     }
 
-    private static Optional<Performance> performance(LoadLineRequestReader.Asked asked, Faults faults) {
+    private Optional<Performance> performance(LoadLineRequestReader.Asked asked, Faults faults) {
         try {
             return Optional.of(new FullDrive(asked.stage()).compute());
         } catch (UnsettledException e) {
-            faults.add("loadOhms", e.getMessage());
+            faults.add("loadOhms", words.say(e.finding()));
             return Optional.empty();
         }
     }

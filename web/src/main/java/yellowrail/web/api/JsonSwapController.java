@@ -16,15 +16,18 @@ import yellowrail.core.swap.SwapAmp;
 import yellowrail.core.swap.SwapCheck;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.words.Words;
 
 /** Checks a swap without storing anything. */
 @RestController
 class JsonSwapController {
 
     private final TubeService tubes;
+    private final Words words;
 
-    JsonSwapController(TubeService tubes) {
+    JsonSwapController(TubeService tubes, Words words) {
         this.tubes = tubes;
+        this.words = words;
     }
 
     @Operation(summary = "Whether one tube type can take the place of another, question by question",
@@ -37,7 +40,7 @@ class JsonSwapController {
             TubeType in = fields.tubeType("in", tubes.catalogue());
             TubeType wants = fields.tubeType("wants", tubes.catalogue());
             SwapAmp amp = new SwapRequestReader(fields).read();
-            return () -> SwapResponse.of(new SwapCheck(amp, in).of(wants));
+            return () -> SwapResponse.of(new SwapCheck(amp, in).of(wants), words);
         });
     }
 }

@@ -25,12 +25,14 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
+import yellowrail.core.finding.Code;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.Matching;
 import yellowrail.core.match.Placing;
-import yellowrail.core.quantity.Quantity;
+import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.form.Faults;
+import yellowrail.web.words.Words;
 
 /** Matches and places tubes without storing anything. */
 @RestController
@@ -39,13 +41,19 @@ class JsonTubesController {
     private static final int MOST_TUBES = 5000;
     private static final int LONGEST_LABEL = 40;
 
+    private final Words words;
+
+    JsonTubesController(Words words) {
+        this.words = words;
+    }
+
     @Operation(summary = "The best pairs, quads or sextets of a drawer",
             requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(required = true, content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = MatchRequest.class))))
     @ApiResponse(responseCode = "200", description = "The groups and the leftovers", content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = MatchResponse.class)))
     @ApiResponse(responseCode = "400", description = JsonExchange.FAULTS, content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = "/api/match", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> match(@Parameter(hidden = true) InputStream body) throws IOException {
-        return JsonExchange.answer(body, "The tubes cannot be matched", JsonTubesController::match);
+        return JsonExchange.answer(body, "The tubes cannot be matched", this::match);
     }
 
     @Operation(summary = "Which tube goes into which socket",
@@ -57,12 +65,12 @@ class JsonTubesController {
         return JsonExchange.answer(body, "The tubes cannot be placed", JsonTubesController::place);
     }
 
-    private static Supplier<Object> match(JsonFields fields, Faults faults) {
+    private Supplier<Object> match(JsonFields fields, Faults faults) {
         fields.only(Set.of("tubes", "groupSize", "toleranceMilliamps"));
         List<Candidate> tubes = candidates(fields, true, Matching.LEAST_GROUP, MOST_TUBES);
         int size = fields.whole("groupSize", Matching.LEAST_GROUP, Matching.MOST_GROUP, "tubes in a group");
         OptionalDouble tolerance = fields.number("toleranceMilliamps", 0, 1000);
-        return () -> MatchResponse.of(new Matching(tubes, size, tolerance.isPresent() ? OptionalDouble.of(Unit.MILLIAMP.toSi(tolerance.getAsDouble())) : tolerance).find());
+        return () -> MatchResponse.of(new Matching(tubes, size, tolerance.isPresent() ? OptionalDouble.of(Unit.MILLIAMP.toSi(tolerance.getAsDouble())) : tolerance).find(), words);
     }
 
     private static Supplier<Object> place(JsonFields fields, Faults faults) {
@@ -103,7 +111,7 @@ class JsonTubesController {
 
     /** Channels are told apart by what they are called; the placing only needs to know which sockets belong together. */
     private static Channel channel(JsonFields socket, Map<String, Channel> channels) {
-        String name = socket.has("channel") ? socket.words("channel").strip() : Channel.MONO.inWords();
+        String name = socket.has("channel") ? socket.words("channel").strip() : Code.of(Channel.MONO);
         if (!channels.containsKey(name) && channels.size() == Channel.values().length) {
             socket.fault("channel", "At most %d channels, got %s besides.".formatted(Channel.values().length, Quantity.quote(name)));
             return Channel.MONO;

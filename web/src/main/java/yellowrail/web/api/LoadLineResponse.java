@@ -5,7 +5,9 @@ import static yellowrail.web.api.JsonNumbers.round;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.stage.Performance;
+import yellowrail.web.words.Words;
 
 /** A stage at full drive: a sine to the edge of grid current. */
 record LoadLineResponse(
@@ -27,13 +29,13 @@ record LoadLineResponse(
         @Schema(description = "What clips first, and at which power") String clipping,
         List<String> notes) {
 
-    static LoadLineResponse of(Performance found, List<String> notes) {
+    static LoadLineResponse of(Performance found, List<String> notes, Words words) {
         int tubes = found.stage().tubes();
         Performance.Clipping clipping = found.clipping();
         return new LoadLineResponse(round(found.powerWatts()), round(100 * found.distortion()), found.harmonics().stream().map(ratio -> round(100 * ratio)).toList(),
                 milliamps(tubes * found.idle().plateAmps()), milliamps(found.plateAmps()), milliamps(tubes * found.idle().screenAmps()), milliamps(found.screenAmps()), round(found.plateWatts()),
                 round(found.screenWatts()), round(found.peakPlateVolts()), milliamps(found.peakPlateAmps()), round(found.idle().gridVolts()), round(found.peakDrive()), round(100 * found.efficiency()),
                 found.classAWatts().isPresent() ? round(found.classAWatts().getAsDouble()) : null,
-                "%s at %.1f W".formatted(clipping.limit().inWords(), clipping.watts()), notes);
+                words.message("page.load-line.api-clips", words.name(clipping.limit()), Figures.fixed(clipping.watts(), 1)), notes);
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.Group;
 import yellowrail.core.match.Matching;
+import yellowrail.web.words.Words;
 
 /** The groups found, least difference first. */
 record MatchResponse(
@@ -25,8 +26,8 @@ record MatchResponse(
     record MatchedTube(String label, double milliamps) {
     }
 
-    static MatchResponse of(Matching.Result result) {
+    static MatchResponse of(Matching.Result result, Words words) {
         return new MatchResponse(result.groups().stream().map(Matched::of).toList(), result.leftovers().stream().map(Candidate::label).toList(),
-                JsonNumbers.milliamps(result.difference()), result.method());
+                JsonNumbers.milliamps(result.difference()), words.say(result.method()));
     }
 }

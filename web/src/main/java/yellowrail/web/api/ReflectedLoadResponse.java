@@ -3,7 +3,7 @@ package yellowrail.web.api;
 import static yellowrail.web.api.JsonNumbers.round;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import yellowrail.core.iron.LoadVerdict;
+import yellowrail.core.finding.Code;
 import yellowrail.core.iron.Reflection;
 
 /** What the tubes see. */
@@ -13,6 +13,6 @@ record ReflectedLoadResponse(double reflectedOhms, double impedanceRatio, double
 
     static ReflectedLoadResponse of(Reflection reflection) {
         return new ReflectedLoadResponse(round(reflection.reflectedOhms()), round(reflection.impedanceRatio()), round(reflection.turnsRatio()),
-                reflection.ratioToNominal().isPresent() ? round(reflection.ratioToNominal().getAsDouble()) : null, reflection.verdict().map(LoadVerdict::token).orElse("not-judged"));
+                reflection.ratioToNominal().isPresent() ? round(reflection.ratioToNominal().getAsDouble()) : null, reflection.verdict().map(Code::of).orElse("not-judged"));
     }
 }

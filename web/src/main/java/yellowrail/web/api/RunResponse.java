@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Pot;
+import yellowrail.core.finding.Code;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
@@ -112,7 +113,7 @@ record RunResponse(
 
     private static Optional<String> direction(NextMove.Step step, Optional<Pot> pot) {
         return pot.map(Pot::hotter).filter(turn -> turn != Pot.Turn.UNKNOWN)
-                .map(turn -> (step.mark().to() > step.mark().from() ? turn : turn.opposite()).inWords());
+                .map(turn -> Code.of(step.mark().to() > step.mark().from() ? turn : turn.opposite()));
     }
 
     /** A resistor of the cathodes, or of a bias that has no pot. */

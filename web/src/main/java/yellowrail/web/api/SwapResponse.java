@@ -2,8 +2,9 @@ package yellowrail.web.api;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.Locale;
+import yellowrail.core.finding.Code;
 import yellowrail.core.swap.SwapReport;
+import yellowrail.web.words.Words;
 
 /** The whole swap check, one line a question. */
 record SwapResponse(String in, String wants,
@@ -12,12 +13,13 @@ record SwapResponse(String in, String wants,
         List<Answer> lines) {
 
     /** One question. */
-    record Answer(String question, @Schema(allowableValues = {"holds", "change", "stop", "unknown"}) String outcome, String says,
+    record Answer(@Schema(description = "Which question, whatever the language") String code, String question, @Schema(allowableValues = {"holds", "change", "stop", "unknown"}) String outcome, String says,
                   @Schema(description = "How the numbers came about") String arithmetic, @Schema(description = "Where they are from") String source) {
     }
 
-    static SwapResponse of(SwapReport report) {
-        return new SwapResponse(report.in(), report.wants(), report.verdict().name().toLowerCase(Locale.ROOT).replace('_', '-'), report.sentence(),
-                report.lines().stream().map(line -> new Answer(line.question(), line.outcome().inWords(), line.says(), line.arithmetic(), line.source())).toList());
+    static SwapResponse of(SwapReport report, Words words) {
+        return new SwapResponse(report.in(), report.wants(), Code.of(report.verdict()), words.sayAll(report.says()),
+                report.lines().stream().map(line -> new Answer(Code.of(line.question()), words.name(line.question()), Code.of(line.outcome()), words.sayAll(line.says()),
+                        words.sayAll(line.arithmetic()), words.sayAll(line.source()))).toList());
     }
 }

@@ -44,30 +44,30 @@ class BenchService {
 
     private BenchLine line(Amp amp) {
         AmpSheet sheet = amp.sheet();
-        String what = sheet.inWords();
+        String what = words.say(sheet.told());
         Optional<Run> newest = runs.newestOf(amp.id());
         if (newest.isEmpty()) {
-            return new BenchLine(amp.id(), sheet.name(), what, "no readings yet", Verdict.NOT_JUDGED.token(), "", "Start");
+            return new BenchLine(amp.id(), sheet.name(), what, words.message("page.bench.no-readings"), Verdict.NOT_JUDGED.token(), "", words.message("page.bench.start"));
         }
         Run run = newest.get();
         StageSummary summary = runs.summary(run);
         return new BenchLine(amp.id(), sheet.name(), what, SummaryWords.brief(summary, words), summary.worst().judgement().verdict().token(),
-                due(run, summary), run.isOpen() ? "Go on" : "Look");
+                due(run, summary), words.message(run.isOpen() ? "page.bench.go-on" : "page.bench.look"));
     }
 
     private String due(Run run, StageSummary summary) {
         TubeIdle worst = summary.worst();
         Judgement judgement = worst.judgement();
-        String open = run.isOpen() ? "run open since " + DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())) : "";
+        String open = run.isOpen() ? words.message("page.bench.open-since", DAY.format(run.begunAt().atZoneSameInstant(clock.getZone()))) : "";
         if (summary.alarm().isPresent()) {
-            return summary.alarm().get().off() ? "find the cause before it is on again" : "switch off now";
+            return words.message(summary.alarm().get().off() ? "page.bench.find-cause" : "page.bench.switch-off");
         }
         if (judgement.verdict() == Verdict.OVER_RATING) {
-            return "bring it down before anything else";
+            return words.message("page.bench.bring-down");
         }
         if (judgement.verdict() == Verdict.NOT_JUDGED) {
-            return "half way through: " + (run.isOpen() ? "readings missing" : "closed without a verdict");
+            return words.message(run.isOpen() ? "page.bench.readings-missing" : "page.bench.closed-unjudged");
         }
-        return judgement.early() ? "read again when it has settled" : open;
+        return judgement.early() ? words.message("page.bench.when-settled") : open;
     }
 }

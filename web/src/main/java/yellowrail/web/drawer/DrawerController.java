@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
@@ -21,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.drawer.DrawerCsv;
+import yellowrail.core.drawer.DrawerFinding;
 import yellowrail.core.drawer.DrawerRow;
 import yellowrail.core.drawer.Tap;
 import yellowrail.core.drawer.TubeState;
@@ -30,6 +30,7 @@ import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.seat.SeatService;
+import yellowrail.web.words.Words;
 
 /** The drawer: the list, a tube, its tests, the file in and out. */
 @Controller
@@ -40,11 +41,13 @@ class DrawerController {
     private final DrawerService drawer;
     private final SeatService seats;
     private final AmpService amps;
+    private final Words words;
 
-    DrawerController(DrawerService drawer, SeatService seats, AmpService amps) {
+    DrawerController(DrawerService drawer, SeatService seats, AmpService amps, Words words) {
         this.drawer = drawer;
         this.seats = seats;
         this.amps = amps;
+        this.words = words;
     }
 
     @GetMapping("/drawer")
@@ -52,10 +55,10 @@ class DrawerController {
         Map<Long, String> suspects = drawer.suspects();
         Map<Long, String> sits = sits();
         String wanted = q.strip().toLowerCase(Locale.ROOT);
-        List<DrawerLine> lines = drawer.all(type).stream().map(kept -> DrawerLine.of(kept, sits.getOrDefault(kept.id(), ""), Optional.ofNullable(suspects.get(kept.id()))))
+        List<DrawerLine> lines = drawer.all(type).stream().map(kept -> DrawerLine.of(kept, sits.getOrDefault(kept.id(), ""), Optional.ofNullable(suspects.get(kept.id())), words))
                 .filter(line -> wanted.isEmpty() || (line.label() + " " + line.maker() + " " + line.state() + " " + line.sits()).toLowerCase(Locale.ROOT).contains(wanted)).toList();
         int from = Math.max(0, Math.min(page, (lines.size() - 1) / PAGE)) * PAGE;
-        return new ModelAndView("drawer/page").addObject("rail", Rail.plain("Tube drawer")).addObject("types", drawer.types()).addObject("type", type).addObject("q", q)
+        return new ModelAndView("drawer/page").addObject("rail", Rail.plain(words.message("page.drawer.title"))).addObject("types", drawer.types()).addObject("type", type).addObject("q", q)
                 .addObject("lines", lines.subList(from, Math.min(lines.size(), from + PAGE))).addObject("total", lines.size()).addObject("page", from / PAGE)
                 .addObject("more", from + PAGE < lines.size()).addObject("amps", amps.all());
     }
@@ -63,7 +66,7 @@ class DrawerController {
     private Map<Long, String> sits() {
         Map<Long, String> names = amps.all().stream().collect(Collectors.toMap(amp -> amp.id(), amp -> amp.sheet().name()));
         return seats.all().stream().filter(seat -> seat.until() == null)
-                .collect(Collectors.toMap(seat -> seat.tubeId(), seat -> "%s of %s".formatted(seat.socket(), names.getOrDefault(seat.ampId(), "a practice amp"))));
+                .collect(Collectors.toMap(seat -> seat.tubeId(), seat -> words.message("page.drawer.socket-of", seat.socket(), names.getOrDefault(seat.ampId(), words.message("page.drawer.practice-amp")))));
     }
 
     @GetMapping("/drawer/new")
@@ -75,11 +78,11 @@ class DrawerController {
     ModelAndView add(@RequestParam Map<String, String> typed) {
         DrawerRow row = read(typed);
         if (!row.faults().isEmpty()) {
-            return form("/drawer", typed, row.faults(), true);
+            return form("/drawer", typed, said(row.faults()), true);
         }
         Optional<Long> added = drawer.add(row);
         return added.isPresent() ? new ModelAndView("redirect:/drawer/" + added.get())
-                : form("/drawer", typed, Map.of("label", "There is a %s with this label in the drawer already.".formatted(row.tube().type())), true);
+                : form("/drawer", typed, Map.of("label", words.message("page.drawer.label-taken", row.tube().type())), true);
     }
 
     @GetMapping("/drawer/{id}")
@@ -88,7 +91,7 @@ class DrawerController {
     }
 
     private ModelAndView tube(long id, Kept kept, Map<String, String> typed, Map<String, String> faults, HttpStatus status) {
-        ModelAndView page = TubePage.of(kept, drawer.tests(id), drawer.stays(id)).addObject("rail", Rail.plain("%s %s".formatted(kept.tube().type(), kept.tube().label())));
+        ModelAndView page = TubePage.of(kept, drawer.tests(id), drawer.stays(id), words).addObject("rail", Rail.plain("%s %s".formatted(kept.tube().type(), kept.tube().label())));
         page.setStatus(status);
         return choices(page, typed, faults);
     }
@@ -104,10 +107,10 @@ class DrawerController {
         drawer.tube(id);
         DrawerRow row = DrawerRow.read(column -> DrawerRow.OF_A_TEST.contains(column) ? "" : typed.getOrDefault(column, ""));
         if (!row.faults().isEmpty()) {
-            return form("/drawer/" + id, typed, row.faults(), false);
+            return form("/drawer/" + id, typed, said(row.faults()), false);
         }
         return drawer.change(id, row.tube()) ? new ModelAndView("redirect:/drawer/" + id)
-                : form("/drawer/" + id, typed, Map.of("label", "There is another %s with this label in the drawer.".formatted(row.tube().type())), false);
+                : form("/drawer/" + id, typed, Map.of("label", words.message("page.drawer.label-taken-by-another", row.tube().type())), false);
     }
 
     @PostMapping("/drawer/{id}/tests")
@@ -119,7 +122,7 @@ class DrawerController {
             default -> DrawerRow.OF_A_TEST.contains(column) ? typed.getOrDefault(column, "") : "";
         });
         if (!row.faults().isEmpty() || row.test().isEmpty()) {
-            return tube(id, kept, typed, row.test().isEmpty() ? Map.of("milliamps", "Type what the tester showed.") : row.faults(), HttpStatus.UNPROCESSABLE_CONTENT);
+            return tube(id, kept, typed, row.test().isEmpty() ? Map.of("milliamps", words.message("page.drawer.tester-showed")) : said(row.faults()), HttpStatus.UNPROCESSABLE_CONTENT);
         }
         drawer.addTest(id, row.test().get());
         return new ModelAndView("redirect:/drawer/" + id);
@@ -141,8 +144,8 @@ class DrawerController {
         if (kept) {
             drawer.keep(csv.rows());
         }
-        ModelAndView page = new ModelAndView("drawer/import").addObject("rail", Rail.plain("Tube drawer, from a file"))
-                .addObject("csv", csv).addObject("kept", kept).addObject("text", kept ? "" : read);
+        ModelAndView page = new ModelAndView("drawer/import").addObject("rail", Rail.plain(words.message("page.drawer.from-file")))
+                .addObject("rows", csv.rows().size()).addObject("bad", csv.faults().stream().map(this::told).toList()).addObject("kept", kept).addObject("text", kept ? "" : read);
         page.setStatus(kept ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
         return page;
     }
@@ -151,21 +154,34 @@ class DrawerController {
         return DrawerRow.read(column -> typed.getOrDefault(column, ""));
     }
 
-    private static ModelAndView form(String action, Map<String, String> typed, Map<String, String> faults, boolean withTest) {
-        ModelAndView page = choices(new ModelAndView("drawer/form"), typed, faults).addObject("rail", Rail.plain(withTest ? "A tube for the drawer" : "Edit the tube"))
+    private ModelAndView form(String action, Map<String, String> typed, Map<String, String> faults, boolean withTest) {
+        ModelAndView page = choices(new ModelAndView("drawer/form"), typed, faults).addObject("rail", Rail.plain(words.message(withTest ? "page.drawer.new" : "page.drawer.edit")))
                 .addObject("action", action).addObject("withTest", withTest);
         page.setStatus(faults.isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
         return page;
     }
 
-    private static ModelAndView choices(ModelAndView page, Map<String, String> typed, Map<String, String> faults) {
-        Faults beside = new Faults();
+    private ModelAndView choices(ModelAndView page, Map<String, String> typed, Map<String, String> faults) {
+        Faults beside = new Faults(words);
         faults.forEach(beside::add);
-        return page.addObject("typed", typed).addObject("faults", beside).addObject("states", words(TubeState.values(), TubeState::inWords))
-                .addObject("taps", words(Tap.values(), tap -> tap == Tap.UNKNOWN ? "" : tap.inWords())).addObject("currents", words(TubeTest.Current.values(), TubeTest.Current::inWords));
+        return page.addObject("typed", typed).addObject("faults", beside).addObject("states", list(TubeState.values())).addObject("taps", list(Tap.values()))
+                .addObject("currents", list(TubeTest.Current.values()));
     }
 
-    private static <E> List<Choice> words(E[] values, Function<E, String> words) {
-        return Stream.of(values).map(words).map(word -> new Choice(word, word.isEmpty() ? "not noted" : word)).toList();
+    /** As a file writes them; what is not noted is blank there. */
+    private List<Choice> list(Enum<?>[] values) {
+        return Stream.of(values).map(value -> value == Tap.UNKNOWN ? new Choice("", words.message("page.drawer.not-noted")) : new Choice(DrawerRow.written(value), words.name(value))).toList();
+    }
+
+    private Map<String, String> said(Map<String, DrawerFinding> faults) {
+        return faults.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, fault -> words.say(fault.getValue())));
+    }
+
+    /** A fault of a file. */
+    record Bad(long line, String column, String message) {
+    }
+
+    private Bad told(DrawerCsv.Fault fault) {
+        return new Bad(fault.line(), fault.column(), words.say(fault.says()));
     }
 }

@@ -22,6 +22,7 @@ import yellowrail.web.run.RunService;
 import yellowrail.web.seat.Seat;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.words.Words;
 
 /** Keeps the drawer. */
 @Service
@@ -33,14 +34,16 @@ public class DrawerService {
     private final RunService runs;
     private final AmpService amps;
     private final TubeService types;
+    private final Words words;
 
-    DrawerService(DrawerMapper mapper, JsonColumn json, SeatService seats, RunService runs, AmpService amps, TubeService types) {
+    DrawerService(DrawerMapper mapper, JsonColumn json, SeatService seats, RunService runs, AmpService amps, TubeService types, Words words) {
         this.mapper = mapper;
         this.json = json;
         this.seats = seats;
         this.runs = runs;
         this.amps = amps;
         this.types = types;
+        this.words = words;
     }
 
     /** One stay of a tube in an amp, with what its runs told. */
@@ -140,7 +143,7 @@ public class DrawerService {
     Map<Long, String> suspects() {
         Map<Long, String> suspects = new LinkedHashMap<>();
         seats.all().stream().map(Seat::tubeId).distinct().forEach(tube -> stays(tube).stream()
-                .flatMap(stay -> stay.sitting().findings().stream().map(finding -> "%s of %s: %s".formatted(stay.seat().socket(), stay.amp(), finding)))
+                .flatMap(stay -> stay.sitting().findings().stream().map(finding -> words.message("page.drawer.suspect", stay.seat().socket(), stay.amp(), words.say(finding))))
                 .findFirst().ifPresent(finding -> suspects.put(tube, finding)));
         return suspects;
     }

@@ -24,6 +24,7 @@ import yellowrail.web.form.Faults;
 import yellowrail.web.form.FieldReader;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.run.RunService;
+import yellowrail.web.words.Words;
 
 /** The best groups of a selection, and what each would do in an amp. */
 @Controller
@@ -32,11 +33,13 @@ class MatchController {
     private final DrawerService drawer;
     private final AmpService amps;
     private final RunService runs;
+    private final Words words;
 
-    MatchController(DrawerService drawer, AmpService amps, RunService runs) {
+    MatchController(DrawerService drawer, AmpService amps, RunService runs, Words words) {
         this.drawer = drawer;
         this.amps = amps;
         this.runs = runs;
+        this.words = words;
     }
 
     /**
@@ -47,19 +50,19 @@ class MatchController {
     @PostMapping("/drawer/match")
     ModelAndView match(@RequestParam(name = "tube", defaultValue = "") List<Long> tubes, @RequestParam(defaultValue = "") String type, @RequestParam(defaultValue = "") String q,
                        @RequestParam(defaultValue = "2") int size, @RequestParam(defaultValue = "") String tolerance, @RequestParam(name = "amp", defaultValue = "0") long ampId) {
-        Faults faults = new Faults();
+        Faults faults = new Faults(words);
         OptionalDouble apart = new FieldReader(faults).number("tolerance", tolerance, Unit.MILLIAMP, 0, 1000);
         if (size < Matching.LEAST_GROUP || size > Matching.MOST_GROUP) {
-            faults.add("size", "A group has %d to %d tubes.".formatted(Matching.LEAST_GROUP, Matching.MOST_GROUP));
+            faults.add("size", words.message("page.match.size", String.valueOf(Matching.LEAST_GROUP), String.valueOf(Matching.MOST_GROUP)));
         }
         List<Kept> selected = selected(tubes, type, q);
         Map<Long, String> suspects = drawer.suspects();
         String name = commonest(selected);
         Optional<TubeType> known = drawer.type(name);
         if (known.isEmpty()) {
-            faults.add("type", selected.isEmpty() ? "No tube is selected." : "%s is not in the catalogue of types: add it there first.".formatted(name));
+            faults.add("type", selected.isEmpty() ? words.message("page.match.nothing-selected") : words.message("page.match.type-not-listed", name));
         }
-        ModelAndView page = new ModelAndView("drawer/match").addObject("rail", Rail.plain("Matched from the drawer")).addObject("faults", faults)
+        ModelAndView page = new ModelAndView("drawer/match").addObject("rail", Rail.plain(words.message("page.match.title"))).addObject("faults", faults)
                 .addObject("type", type).addObject("q", q).addObject("size", size).addObject("tolerance", tolerance).addObject("tubes", tubes).addObject("amps", amps.all()).addObject("ampId", ampId);
         if (faults.any()) {
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
@@ -69,15 +72,16 @@ class MatchController {
         Comparison comparison = Comparison.of(known.get(), alike.stream().map(Kept::tested).toList());
         Matching.Result result = new Matching(comparison.candidates(), size, apart).find();
         Optional<Amp> amp = ampId == 0 ? Optional.empty() : Optional.of(amps.newest(ampId));
-        Map<String, String> doubts = new HashMap<>(comparison.remarks());
+        Map<String, String> doubts = new HashMap<>();
+        comparison.remarks().forEach((label, remarks) -> doubts.put(label, String.join("; ", words.say(remarks))));
         alike.stream().filter(kept -> suspects.containsKey(kept.id())).forEach(kept -> doubts.merge(kept.tube().label(), suspects.get(kept.id()), "%s; %s"::formatted));
-        return page.addObject("view", MatchView.of(known.get(), comparison, doubts, result, amp, amp.flatMap(this::outlook),
+        return page.addObject("view", MatchView.of(known.get(), comparison, doubts, words, result, amp, amp.flatMap(this::outlook),
                 alike.stream().collect(Collectors.toMap(kept -> kept.tube().label(), Kept::id)), selected.size() - alike.size()));
     }
 
     private List<Kept> selected(List<Long> tubes, String type, String q) {
         String wanted = q.strip().toLowerCase(Locale.ROOT);
-        return drawer.all(type).stream().filter(kept -> tubes.isEmpty() ? (kept.tube().label() + " " + kept.tube().maker() + " " + kept.tube().state().inWords()).toLowerCase(Locale.ROOT).contains(wanted)
+        return drawer.all(type).stream().filter(kept -> tubes.isEmpty() ? (kept.tube().label() + " " + kept.tube().maker() + " " + words.name(kept.tube().state())).toLowerCase(Locale.ROOT).contains(wanted)
                 : tubes.contains(kept.id())).toList();
     }
 

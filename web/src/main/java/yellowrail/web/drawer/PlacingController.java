@@ -12,15 +12,18 @@ import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.station.Station;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.words.Words;
 
 /** Who sits in which socket of an amp: shown, and logged when it is done. */
 @Controller
 class PlacingController {
 
     private final PlacingService placing;
+    private final Words words;
 
-    PlacingController(PlacingService placing) {
+    PlacingController(PlacingService placing, Words words) {
         this.placing = placing;
+        this.words = words;
     }
 
     /** @param tubes numbers of the drawer, as many as there are sockets; blank for those that sit in the amp */
@@ -39,8 +42,8 @@ class PlacingController {
     private ModelAndView page(long id, String tubes, String fault, HttpStatus status) {
         Amp amp = placing.amp(id);
         PlacingService.Proposal proposal = placing.propose(amp, numbers(tubes));
-        ModelAndView page = new ModelAndView("drawer/placing").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES)).addObject("id", id).addObject("tubes", tubes)
-                .addObject("fault", fault).addObject("view", PlacingView.of(amp, proposal));
+        ModelAndView page = new ModelAndView("drawer/placing").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES, words)).addObject("id", id).addObject("tubes", tubes)
+                .addObject("fault", fault).addObject("view", PlacingView.of(amp, proposal, words));
         page.setStatus(status);
         return page;
     }

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
@@ -29,6 +30,7 @@ import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 import yellowrail.web.seat.Seat;
 import yellowrail.web.seat.SeatService;
+import yellowrail.web.words.Words;
 
 /** Finds the best seating of an amp and, when it is done, seats the tubes and logs it. */
 @Service
@@ -39,14 +41,16 @@ class PlacingService {
     private final AmpService amps;
     private final RunService runs;
     private final RunEntries entries;
+    private final Words words;
     private final Clock clock;
 
-    PlacingService(DrawerService drawer, SeatService seats, AmpService amps, RunService runs, RunEntries entries, Clock clock) {
+    PlacingService(DrawerService drawer, SeatService seats, AmpService amps, RunService runs, RunEntries entries, Words words, Clock clock) {
         this.drawer = drawer;
         this.seats = seats;
         this.amps = amps;
         this.runs = runs;
         this.entries = entries;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -56,12 +60,13 @@ class PlacingService {
      * @param placing empty where it cannot be computed; {@code basis} says why then
      * @param basis   what the currents are
      * @param known   the drawer's number of each tube by its label; none for tubes that are not of the drawer
+     * @param unnamed the socket of each that is not, by its label
      * @param isNew   whether these tubes are not yet in the amp
      */
-    record Proposal(Optional<Placing> placing, String basis, Map<String, Kept> known, boolean isNew) {
+    record Proposal(Optional<Placing> placing, String basis, Map<String, Kept> known, Map<String, String> unnamed, boolean isNew) {
 
         static Proposal none(String why) {
-            return new Proposal(Optional.empty(), why, Map.of(), false);
+            return new Proposal(Optional.empty(), why, Map.of(), Map.of(), false);
         }
     }
 
@@ -85,43 +90,45 @@ class PlacingService {
         List<TubeIdle> idles = runs.present(amp.id()).map(now -> StageIdle.of(now).at(now)).orElse(List.of());
         boolean each = sheet.testPoints().size() == sheet.sockets().size();
         if (!each || idles.isEmpty() || idles.stream().anyMatch(tube -> tube.figures().isEmpty())) {
-            return Proposal.none(each ? "Not every tube has been read in this amp. Read each, or match a group in the drawer and place that."
-                    : "One test point reads several tubes here, so the readings do not tell them apart. Match a group in the drawer and place that.");
+            return Proposal.none(words.message(each ? "page.placing.read-each" : "page.placing.shared-point"));
         }
         Map<String, Seat> seated = new LinkedHashMap<>();
         seats.ofAmp(amp.id()).forEach(seat -> seated.put(seat.socket(), seat));
         List<Candidate> candidates = new ArrayList<>();
         Map<String, Kept> known = new LinkedHashMap<>();
+        Map<String, String> unnamed = new LinkedHashMap<>();
         for (TubeIdle idle : idles) {
             Seat seat = seated.get(idle.socket().label());
-            String label = seat == null ? "the tube of " + idle.socket().label() : seat.label();
+            String label = seat == null ? words.message("page.placing.tube-of", idle.socket().label()) : seat.label();
             candidates.add(Candidate.of(label, idle.figures().orElseThrow().plateCurrent().value()));
-            if (seat != null) {
+            if (seat == null) {
+                unnamed.put(label, idle.socket().label());
+            } else {
                 known.put(label, drawer.tube(seat.tubeId()));
             }
         }
-        return new Proposal(Optional.of(new Placing(candidates, sheet.sockets())), "By plate currents as read last in this amp.", known, false);
+        return new Proposal(Optional.of(new Placing(candidates, sheet.sockets())), words.message("page.placing.as-read-last"), known, unnamed, false);
     }
 
     private Proposal fromDrawer(Amp amp, List<Long> tubes) {
         List<Kept> kept = tubes.stream().map(drawer::tube).toList();
         AmpSheet sheet = amp.sheet();
         if (kept.size() != sheet.sockets().size()) {
-            return Proposal.none("%d tubes for %d sockets: choose as many as there are sockets.".formatted(kept.size(), sheet.sockets().size()));
+            return Proposal.none(words.message("page.placing.as-many", String.valueOf(kept.size()), String.valueOf(sheet.sockets().size())));
         }
         Optional<TubeType> type = drawer.type(kept.get(0).tube().type());
         if (type.isEmpty() || kept.stream().anyMatch(tube -> !tube.tube().type().equals(type.get().name()))) {
-            return Proposal.none("These tubes are of different types, or of one that is in no catalogue.");
+            return Proposal.none(words.message("page.placing.other-types"));
         }
         Comparison comparison = Comparison.of(type.get(), kept.stream().map(Kept::tested).toList());
         if (!comparison.leftOut().isEmpty()) {
-            return Proposal.none("They cannot be compared: " + comparison.leftOut().entrySet().stream().map(left -> left.getKey() + " " + left.getValue()).reduce((one, other) -> one + "; " + other).orElseThrow() + ".");
+            return Proposal.none(words.message("page.placing.not-comparable", comparison.leftOut().entrySet().stream().map(left -> left.getKey() + " " + words.say(left.getValue())).collect(Collectors.joining("; "))));
         }
         Map<String, Kept> known = new LinkedHashMap<>();
         kept.forEach(tube -> known.put(tube.tube().label(), tube));
-        String other = type.get().name().equals(sheet.tubeType()) ? "" : " The sheet says %s, these are %s: look at the swap check first.".formatted(sheet.tubeType(), type.get().name());
-        return new Proposal(Optional.of(new Placing(comparison.candidates(), sheet.sockets())), "By %s current at %s.%s".formatted(comparison.current().inWords(),
-                comparison.condition().orElseThrow().inWords(), other), known, true);
+        String other = type.get().name().equals(sheet.tubeType()) ? "" : " " + words.message("page.placing.swap-first", sheet.tubeType(), type.get().name());
+        return new Proposal(Optional.of(new Placing(comparison.candidates(), sheet.sockets())), words.message("page.placing.by-test", words.name(comparison.current()),
+                words.say(comparison.condition().orElseThrow().told())) + other, known, Map.of(), true);
     }
 
     /** Seats the tubes as proposed and logs every move on the run. */
@@ -134,7 +141,7 @@ class PlacingService {
         }
         Run run = runs.begin(ampId);
         if (new WarmUp(runs.timeline(run).present().moment(), amp.sheet().settleMinutes()).isOn()) {
-            return new Outcome(0, "The log says this amp is on. Switch off, unplug, let it drain, and type off on the run first.");
+            return new Outcome(0, words.message("page.placing.amp-is-on"));
         }
         Placing placing = proposal.placing().get();
         Placing.Seating best = placing.best();
@@ -145,7 +152,7 @@ class PlacingService {
             Optional<Kept> kept = Optional.ofNullable(proposal.known().get(tube.label()));
             kept.ifPresent(known -> seating.put(socket.label(), known.id()));
             Entry entry = kept.map(known -> Entry.said(ReadingKind.TUBE, socket.label(), "%s %s%s".formatted(known.tube().type(), known.tube().label(), known.tube().state() == TubeState.NEW ? " new" : "")))
-                    .orElseGet(() -> Entry.said(ReadingKind.NOTE, "", "%s now holds %s".formatted(socket.label(), tube.label())));
+                    .orElseGet(() -> Entry.said(ReadingKind.NOTE, "", words.message("page.placing.now-holds", socket.label(), tube.label())));
             EntryOutcome outcome = entries.enter(run.id(), List.of(entry), by);
             if (outcome instanceof EntryOutcome.Refused refused) {
                 throw new IllegalStateException(refused.message());

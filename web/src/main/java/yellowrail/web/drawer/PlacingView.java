@@ -5,11 +5,13 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Side;
+import yellowrail.core.amp.Socket;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.Placing;
 import yellowrail.core.quantity.Figures;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.StageDrawing;
+import yellowrail.web.words.Words;
 
 /**
  * The present and the proposed seating as they are shown.
@@ -21,38 +23,46 @@ import yellowrail.web.amp.StageDrawing;
  */
 record PlacingView(String sentence, String basis, StageDrawing drawing, List<Plan> plans, boolean doable) {
 
-    /** A seating: what stands at each socket, and how the sides compare. */
-    record Plan(String name, List<String> occupants, List<String> balance) {
+    /** A seating: what stands at each socket, line by line, and how the sides compare. */
+    record Plan(String name, List<List<String>> occupants, List<String> balance) {
     }
 
-    static PlacingView of(Amp amp, PlacingService.Proposal proposal) {
-        StageDrawing drawing = StageDrawing.of(amp.sheet());
+    static PlacingView of(Amp amp, PlacingService.Proposal proposal, Words words) {
+        StageDrawing drawing = StageDrawing.of(amp.sheet(), words);
         if (proposal.placing().isEmpty()) {
-            return new PlacingView("No placing can be told.", proposal.basis(), drawing, List.of(), false);
+            return new PlacingView(words.message("page.placing.none"), proposal.basis(), drawing, List.of(), false);
         }
         Placing placing = proposal.placing().get();
         Placing.Seating best = placing.best();
-        List<String> moves = placing.moved(best).stream().map(socket -> "%s into %s".formatted(best.tubes().get(best.sockets().indexOf(socket)).label(), socket.label())).toList();
+        List<Socket> moved = proposal.isNew() ? best.sockets() : placing.moved(best);
+        String moves = moved.stream().map(socket -> words.message("page.placing.into", best.tubes().get(best.sockets().indexOf(socket)).label(), socket.label()))
+                .collect(Collectors.joining(", "));
         if (proposal.isNew()) {
-            String all = best.sockets().stream().map(socket -> "%s into %s".formatted(best.tubes().get(best.sockets().indexOf(socket)).label(), socket.label())).collect(Collectors.joining(", "));
-            return new PlacingView("Put %s.".formatted(all), proposal.basis(), drawing, List.of(plan("Proposed", best)), true);
+            return new PlacingView(words.message("page.placing.put", moves), proposal.basis(), drawing, List.of(plan("proposed", best, proposal, words)), true);
         }
-        String sentence = moves.isEmpty() ? "They sit as well as they can." : "Move %s.".formatted(String.join(", ", moves));
-        return new PlacingView(sentence, proposal.basis(), drawing, moves.isEmpty() ? List.of(plan("Present, and best", best)) : List.of(plan("Present", placing.present()), plan("Proposed", best)), !moves.isEmpty());
+        return moved.isEmpty() ? new PlacingView(words.message("page.placing.best-already"), proposal.basis(), drawing, List.of(plan("present-best", best, proposal, words)), false)
+                : new PlacingView(words.message("page.placing.move", moves), proposal.basis(), drawing,
+                        List.of(plan("present", placing.present(), proposal, words), plan("proposed", best, proposal, words)), true);
     }
 
-    private static Plan plan(String name, Placing.Seating seating) {
-        return new Plan(name, seating.tubes().stream().map(PlacingView::occupant).toList(), seating.imbalance().entrySet().stream().map(channel -> balance(seating, channel)).toList());
+    private static Plan plan(String name, Placing.Seating seating, PlacingService.Proposal proposal, Words words) {
+        return new Plan(words.message("page.placing." + name), seating.tubes().stream().map(tube -> List.of(occupant(tube, proposal, words), Figures.milliamps(tube.amps()))).toList(),
+                seating.imbalance().entrySet().stream().map(channel -> balance(seating, channel, words)).toList());
     }
 
-    private static String occupant(Candidate tube) {
-        return tube.label().replace("the tube of ", "of ").replace('|', '/') + "|" + Figures.milliamps(tube.amps());
+    private static String occupant(Candidate tube, PlacingService.Proposal proposal, Words words) {
+        String socket = proposal.unnamed().get(tube.label());
+        return socket == null ? tube.label() : words.message("page.placing.of", socket);
     }
 
-    private static String balance(Placing.Seating seating, Map.Entry<Channel, Double> channel) {
+    private static String balance(Placing.Seating seating, Map.Entry<Channel, Double> channel, Words words) {
         double push = seating.side(channel.getKey(), Side.PUSH);
         double pull = seating.side(channel.getKey(), Side.PULL);
-        return push + pull == 0 ? "single-ended: no sides to balance" : "%spush %s, pull %s, apart by %s (%s of the mean)".formatted(channel.getKey() == Channel.MONO ? "" : channel.getKey().inWords() + ": ",
-                Figures.milliamps(push), Figures.milliamps(pull), Figures.milliamps(channel.getValue()), Figures.percent(2 * channel.getValue() / (push + pull)));
+        if (push + pull == 0) {
+            return words.message("page.placing.no-sides");
+        }
+        String sides = words.message("page.placing.sides", Figures.milliamps(push), Figures.milliamps(pull), Figures.milliamps(channel.getValue()),
+                Figures.percent(2 * channel.getValue() / (push + pull)));
+        return channel.getKey() == Channel.MONO ? sides : words.name(channel.getKey()) + ": " + sides;
     }
 }

@@ -10,6 +10,7 @@ import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.drawer.Tap;
 import yellowrail.core.drawer.TubeTest;
 import yellowrail.core.quantity.Figures;
+import yellowrail.web.words.Words;
 
 /** One tube's page: what it is, its tests, where it sat. */
 final class TubePage {
@@ -27,37 +28,47 @@ final class TubePage {
     record StayLine(String where, String from, String to, String hours, List<String> findings) {
     }
 
-    static ModelAndView of(Kept kept, List<TubeTest> tests, List<DrawerService.Stay> stays) {
+    static ModelAndView of(Kept kept, List<TubeTest> tests, List<DrawerService.Stay> stays, Words words) {
         Duration on = stays.stream().map(stay -> stay.sitting().on()).reduce(Duration.ZERO, Duration::plus);
-        return new ModelAndView("drawer/tube").addObject("kept", kept).addObject("tests", tests.stream().map(TubePage::line).toList())
-                .addObject("stays", stays.stream().map(TubePage::line).toList()).addObject("hours", hours(on))
-                .addObject("bought", kept.tube().bought().map(DAY::format).orElse("not noted"));
+        return new ModelAndView("drawer/tube").addObject("kept", kept).addObject("state", words.name(kept.tube().state())).addObject("tests", tests.stream().map(test -> line(test, words)).toList())
+                .addObject("stays", stays.stream().map(stay -> line(stay, words)).toList()).addObject("hours", hours(on, words))
+                .addObject("bought", kept.tube().bought().map(DAY::format).orElse(words.message("page.drawer.not-noted")));
     }
 
-    private static TestLine line(TubeTest test) {
+    private static TestLine line(TubeTest test, Words words) {
         List<String> remarks = new ArrayList<>();
         if (test.isUnstable()) {
-            remarks.add("unstable");
+            remarks.add(words.message("page.drawer.unstable"));
         }
         if (test.tap() != Tap.UNKNOWN) {
-            remarks.add("tap: " + test.tap().inWords());
+            remarks.add(words.message("page.drawer.tap", words.name(test.tap())));
         }
         if (!test.gas().isBlank()) {
             remarks.add(test.gas());
         }
-        return new TestLine(test.tested().map((LocalDate day) -> DAY.format(day)).orElse("no date"), test.tester(), test.condition().inWords(),
-                "%s %s".formatted(Figures.milliamps(test.amps()), test.current().inWords()),
-                test.before().isEmpty() ? "" : "%s before, %+.1f %%%s".formatted(Figures.milliamps(test.before().getAsDouble()), 100 * test.rise().getAsDouble(),
-                        test.warmMinutes().isPresent() ? " in %s min".formatted(Figures.plain(test.warmMinutes().getAsDouble())) : ""),
+        return new TestLine(test.tested().map((LocalDate day) -> DAY.format(day)).orElse(words.message("page.drawer.no-date")), test.tester(),
+                words.say(test.condition().told()), words.message("page.drawer.figure", Figures.milliamps(test.amps()), words.name(test.current())), warmUp(test, words),
                 test.transconductance().isPresent() ? DrawerLine.steepness(test.transconductance().getAsDouble()) : "", String.join("; ", remarks));
     }
 
-    private static StayLine line(DrawerService.Stay stay) {
-        return new StayLine("%s of %s".formatted(stay.seat().socket(), stay.amp()), DAY.format(stay.seat().since()),
-                stay.seat().until() == null ? "now" : DAY.format(stay.seat().until()), hours(stay.sitting().on()), stay.sitting().findings());
+    private static String warmUp(TubeTest test, Words words) {
+        if (test.before().isEmpty()) {
+            return "";
+        }
+        String before = Figures.milliamps(test.before().getAsDouble());
+        double rise = test.rise().orElseThrow();
+        String change = (rise < 0 ? "" : "+") + Figures.percent(rise);
+        return test.warmMinutes().isPresent() ? words.message("page.drawer.rise-in", before, change, Figures.plain(test.warmMinutes().getAsDouble()))
+                : words.message("page.drawer.rise", before, change);
     }
 
-    private static String hours(Duration on) {
-        return on.isZero() ? "no time" : on.toMinutes() < 60 ? on.toMinutes() + " min" : Figures.plain(Math.round(on.toMinutes() / 6.0) / 10.0) + " h";
+    private static StayLine line(DrawerService.Stay stay, Words words) {
+        return new StayLine(words.message("page.drawer.socket-of", stay.seat().socket(), stay.amp()), DAY.format(stay.seat().since()),
+                stay.seat().until() == null ? words.message("page.drawer.now") : DAY.format(stay.seat().until()), hours(stay.sitting().on(), words),
+                words.say(stay.sitting().findings()));
+    }
+
+    private static String hours(Duration on, Words words) {
+        return on.isZero() ? words.message("page.drawer.no-time") : on.toMinutes() < 60 ? on.toMinutes() + " min" : Figures.plain(Math.round(on.toMinutes() / 6.0) / 10.0) + " h";
     }
 }

@@ -4,14 +4,45 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
+import yellowrail.core.finding.Finding;
+import yellowrail.web.words.Words;
 
 /** What is wrong with a form, field by field; the first fault of a field stands. */
 public final class Faults {
 
     private final Map<String, String> byField = new LinkedHashMap<>();
+    private final Optional<Words> words;
+
+    public Faults(Words words) {
+        this.words = Optional.of(words);
+    }
+
+    private Faults() {
+        this.words = Optional.empty();
+    }
+
+    /** Where only counts whether there are any. */
+    public static Faults counted() {
+        return new Faults();
+    }
+
+    public void add(String field, Finding fault) {
+        add(field, words.map(found -> found.say(fault)).orElse(fault.code()));
+    }
+
+    /** @param key of a message of the pages' own */
+    public void say(String field, String key, Object... arguments) {
+        add(field, words.map(found -> found.message(key, arguments)).orElse(key));
+    }
 
     public void add(String field, String message) {
         byField.putIfAbsent(field, message);
+    }
+
+    /** What a choice is called. */
+    public String named(Enum<?> choice) {
+        return words.map(found -> found.name(choice)).orElse(choice.name());
     }
 
     public boolean any() {

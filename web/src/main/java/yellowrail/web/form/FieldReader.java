@@ -1,13 +1,11 @@
 package yellowrail.web.form;
 
-import static yellowrail.core.quantity.Quantity.quote;
+import static yellowrail.core.typed.Quantity.quote;
 
 import java.util.Arrays;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
-import yellowrail.core.quantity.BadQuantityException;
-import yellowrail.core.quantity.Figures;
-import yellowrail.core.quantity.Quantity;
+import yellowrail.core.typed.BadQuantityException;
+import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 
 /**
@@ -26,18 +24,19 @@ public final class FieldReader {
     public String words(String field, String text, int longest) {
         String typed = text == null ? "" : text.strip();
         if (typed.codePointCount(0, typed.length()) > longest) {
-            faults.add(field, "At most %d characters fit here; this has %d.".formatted(longest, typed.codePointCount(0, typed.length())));
+            faults.add(field, new FormFault.TooLong(longest, typed.codePointCount(0, typed.length())));
         }
         if (typed.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t')) {
-            faults.add(field, "This holds characters that cannot be shown; type it again.");
+            faults.add(field, new FormFault.NotShowable());
         }
         return typed;
     }
 
+    /** @param what key of the message that says what to type */
     public String requiredWords(String field, String text, int longest, String what) {
         String typed = words(field, text, longest);
         if (typed.isEmpty()) {
-            faults.add(field, "Type %s.".formatted(what));
+            faults.say(field, what);
         }
         return typed;
     }
@@ -51,13 +50,12 @@ public final class FieldReader {
             double si = Quantity.parse(text).si(unit);
             double shown = unit.fromSi(si);
             if (!(shown >= least * (1 - 1e-9) && shown <= most * (1 + 1e-9))) {
-                faults.add(field, "%s is out of range; from %s to %s %s.".formatted(
-                        quote(text.strip()), Figures.plain(least), Figures.plain(most), unit));
+                faults.add(field, new FormFault.OutOfRange(quote(text.strip()), least, most, unit));
                 return OptionalDouble.empty();
             }
             return OptionalDouble.of(si);
         } catch (BadQuantityException e) {
-            faults.add(field, sentence(e.getMessage()));
+            faults.add(field, new FormFault.BadNumber(e.fault()));
             return OptionalDouble.empty();
         }
     }
@@ -65,7 +63,7 @@ public final class FieldReader {
     /** The same where a number is needed; the least allowed stands in for a faulty one. */
     public double required(String field, String text, Unit unit, double least, double most) {
         if (text == null || text.isBlank()) {
-            faults.add(field, "Type a number, from %s to %s %s.".formatted(Figures.plain(least), Figures.plain(most), unit));
+            faults.add(field, new FormFault.NumberNeeded(least, most, unit));
         }
         return number(field, text, unit, least, most).orElse(unit.toSi(least));
     }
@@ -80,20 +78,15 @@ public final class FieldReader {
         } catch (BadQuantityException e) {
             // the one message below says what to type
         }
-        faults.add(field, "Type a plain number, from %s to %s.".formatted(Figures.plain(least), Figures.plain(most)));
+        faults.add(field, new FormFault.PlainNumberNeeded(least, most));
         return least;
     }
 
     public <E extends Enum<E>> E choice(String field, String text, Class<E> type) {
         E[] values = type.getEnumConstants();
         return Arrays.stream(values).filter(value -> value.name().equals(text)).findFirst().orElseGet(() -> {
-            faults.add(field, "%s is not one of the choices: %s.".formatted(quote(text == null ? "" : text),
-                    Arrays.stream(values).map(Enum::name).collect(Collectors.joining(", "))));
+            faults.add(field, new FormFault.NoSuchChoice(quote(text == null ? "" : text), Arrays.stream(values).map(Enum::name).toList()));
             return values[0];
         });
-    }
-
-    private static String sentence(String message) {
-        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + ".";
     }
 }

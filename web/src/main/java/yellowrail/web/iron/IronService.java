@@ -61,10 +61,10 @@ class IronService {
         }
 
         /** Where the model puts the grids for the idle that was read, if that is not where they were read. */
-        String gridsInWords() {
+        String grids(Words words) {
             double wanted = Idle.of(own.stage()).gridVolts();
             return read.biasVolts().isEmpty() || read.plateAmps().isEmpty() || Math.abs(wanted - read.biasVolts().getAsDouble()) < SAME_GRIDS ? ""
-                    : "The grids were read at %s; the model wants %s for the idle that was read. Tubes of one type scatter so; the idle counts here.".formatted(Figures.volts(read.biasVolts().getAsDouble()), Figures.volts(wanted));
+                    : words.message("page.load-line.grids-differ", Figures.volts(read.biasVolts().getAsDouble()), Figures.volts(wanted));
         }
     }
 

@@ -7,19 +7,20 @@ import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.UnsettledException;
 import yellowrail.web.form.Faults;
+import yellowrail.web.words.Words;
 
 /** A kept setting beside the others. */
 record KeptLine(long id, String query, String what, String load, String idle, String grid, String power, String distortion, String second, String third, String plates, String peak) {
 
     private static final int STEPS = 64;
 
-    static KeptLine of(IronService.Kept kept, OutputStage amp) {
+    static KeptLine of(IronService.Kept kept, OutputStage amp, Words words) {
         LoadLineForm form = new LoadLineForm(kept.fields());
         String what = "%s \u00d7 %s, %s V".formatted(form.of("perSide"), form.of("type"), form.of("plates"));
-        Optional<OutputStage> stage = form.stage(amp, new Faults());
+        Optional<OutputStage> stage = form.stage(amp, Faults.counted());
         Optional<Performance> computed = stage.flatMap(KeptLine::compute);
         if (computed.isEmpty()) {
-            return new KeptLine(kept.id(), form.query(), what, form.of("load") + " k", form.of("idle") + " mA", "", "not to be computed any more", "", "", "", "", "");
+            return new KeptLine(kept.id(), form.query(), what, form.of("load") + " k", form.of("idle") + " mA", "", words.message("page.load-line.not-computed"), "", "", "", "", "");
         }
         Performance found = computed.get();
         return new KeptLine(kept.id(), form.query(), what, Figures.fixed(stage.get().loadOhms() / 1000, 1) + " k", Figures.fixed(1e3 * found.idle().plateAmps(), 1) + " mA", Figures.volts(found.idle().gridVolts()),

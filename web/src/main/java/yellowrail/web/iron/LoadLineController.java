@@ -62,7 +62,7 @@ class LoadLineController {
     private Asked asked(long id, Map<String, String> typed) {
         IronService.AmpWithStage amp = typed.containsKey("quick") ? iron.unread(id) : iron.amp(id);
         LoadLineForm form = LoadLineForm.of(amp.model().type(), amp.own().stage(), typed);
-        Faults faults = new Faults();
+        Faults faults = new Faults(words);
         return new Asked(amp, form, faults, form.stage(amp.own().stage(), faults));
     }
 
@@ -74,9 +74,9 @@ class LoadLineController {
     @GetMapping("/amps/{id}/load-line")
     ModelAndView page(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Asked asked = asked(id, typed);
-        ModelAndView page = drawn("iron/loadline", asked, typed).addObject("rail", Rail.ofAmp(id, asked.sheet().name(), null)).addObject("title", asked.sheet().inWords())
+        ModelAndView page = drawn("iron/loadline", asked, typed).addObject("rail", Rail.ofAmp(id, asked.sheet().name(), null, words)).addObject("title", words.say(asked.sheet().told()))
                 .addObject("types", TubeModels.published().all().stream().map(known -> new Choice(known.type(), known.type())).toList())
-                .addObject("assumed", asked.amp().own().assumed()).addObject("unusable", asked.amp().unusable(words)).addObject("grids", asked.amp().gridsInWords()).addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
+                .addObject("assumed", words.say(asked.amp().own().assumed())).addObject("unusable", asked.amp().unusable(words)).addObject("grids", asked.amp().grids(words)).addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
         return page;
     }
 
@@ -96,7 +96,7 @@ class LoadLineController {
         try {
             compute(page, asked, asked.stage().get(), typed);
         } catch (UnsettledException e) {
-            asked.faults().add("load", e.getMessage());
+            asked.faults().add("load", words.say(e.finding()));
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         }
         return page;
@@ -106,18 +106,18 @@ class LoadLineController {
         KnownModel model = asked.form().model().orElseThrow();
         Performance found = new FullDrive(stage).compute();
         Rating rating = rating(asked);
-        LoadLineView view = LoadLineView.of(found, rating, Opinion.of(found, model, rating), SpeakerLines.read(typed.getOrDefault("lines", "")), SpeakerLines.nominal(typed.getOrDefault("nominal", "")), frame(typed, found));
+        LoadLineView view = LoadLineView.of(found, rating, words.say(Opinion.of(found, model, rating)), words, SpeakerLines.read(typed.getOrDefault("lines", "")), SpeakerLines.nominal(typed.getOrDefault("nominal", "")), frame(typed, found));
         if (!typed.containsKey("quick")) {
             page.addObject("sweeps", List.of(SweepView.loads(stage, own(asked.sheet(), stage)), SweepView.idles(stage, found.idle().plateAmps(), rating.plateWatts())))
-                    .addObject("kept", iron.kept(asked.amp().amp().id()).stream().map(kept -> KeptLine.of(kept, asked.amp().own().stage())).toList());
+                    .addObject("kept", iron.kept(asked.amp().amp().id()).stream().map(kept -> KeptLine.of(kept, asked.amp().own().stage(), words)).toList());
         }
         page.addObject("view", view);
     }
 
     /** The frame of the chart that is being dragged, else one that fits. */
     private static PlateChart.Frame frame(Map<String, String> typed, Performance found) {
-        OptionalDouble volts = new FieldReader(new Faults()).number("volts", typed.get("toVolts"), Unit.VOLT, 50, 10_000);
-        OptionalDouble amps = new FieldReader(new Faults()).number("milliamps", typed.get("toMilliamps"), Unit.MILLIAMP, 1, 10_000);
+        OptionalDouble volts = new FieldReader(Faults.counted()).number("volts", typed.get("toVolts"), Unit.VOLT, 50, 10_000);
+        OptionalDouble amps = new FieldReader(Faults.counted()).number("milliamps", typed.get("toMilliamps"), Unit.MILLIAMP, 1, 10_000);
         return volts.isPresent() && amps.isPresent() ? new PlateChart.Frame(volts.getAsDouble(), amps.getAsDouble()) : PlateChart.Frame.around(found);
     }
 
@@ -137,7 +137,7 @@ class LoadLineController {
     ModelAndView keep(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Asked asked = asked(id, typed);
         if (asked.stage().isPresent() && !iron.keep(id, asked.form())) {
-            asked.faults().add("kept", "%d settings are kept already: drop one first.".formatted(IronService.MOST_KEPT));
+            asked.faults().add("kept", words.message("page.load-line.kept-full", String.valueOf(IronService.MOST_KEPT)));
         }
         if (asked.faults().any()) {
             ModelAndView page = page(id, typed).addObject("faults", asked.faults());
@@ -194,12 +194,12 @@ class LoadLineController {
         return new FullDrive(asked.stage().orElseThrow()).compute();
     }
 
-    private static ResponseEntity<String> file(Asked asked, String name, String type, Supplier<String> text) {
+    private ResponseEntity<String> file(Asked asked, String name, String type, Supplier<String> text) {
         Optional<String> written = Optional.empty();
         try {
             written = asked.stage().isPresent() ? Optional.of(text.get()) : written;
         } catch (UnsettledException e) {
-            asked.faults().add("load", e.getMessage());
+            asked.faults().add("load", words.say(e.finding()));
         }
         if (written.isEmpty()) {
             return ResponseEntity.unprocessableContent().contentType(MediaType.TEXT_PLAIN).body(String.join("\n", asked.faults().byField().entrySet().stream().map(fault -> fault.getKey() + ": " + fault.getValue()).toList()));

@@ -72,7 +72,7 @@ record LoadLineForm(Map<String, String> fields) {
         FieldReader read = new FieldReader(faults);
         Optional<KnownModel> model = model();
         if (model.isEmpty()) {
-            faults.add("type", "There is no model of this type; choose one of the list.");
+            faults.say("type", "page.form.no-model");
         }
         int perSide = (int) read.count("perSide", of("perSide"), 1, OutputStage.MOST_PER_SIDE);
         double plates = read.required("plates", of("plates"), Unit.VOLT, 20, 2000);
@@ -90,7 +90,7 @@ record LoadLineForm(Map<String, String> fields) {
         OutputStage fixed = new OutputStage(model.get().model(), amp.topology(), perSide, plates, screens, connection, tap, OutputStage.Bias.fixed(0), load, copper, 0, sag, screenSag);
         double most = model.get().model().plateCurrent(plates, fixed.screenVolts(), 0);
         if (idle >= most) {
-            faults.add("idle", "Even with 0 V on its grid this tube carries only %s mA at these voltages.".formatted(plain(most, MILLI)));
+            faults.say("idle", "page.form.idle-beyond", plain(most, MILLI));
             return Optional.empty();
         }
         return Optional.of(AmpStage.atIdle(fixed, idle, of("bias").equals("cathode")));

@@ -9,6 +9,7 @@ import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
 import yellowrail.core.tube.Rating;
+import yellowrail.web.words.Words;
 
 /**
  * A load line as it is shown.
@@ -32,27 +33,34 @@ record LoadLineView(String watts, String sentence, List<Fact> facts, List<Harmon
     record Harmonic(int number, String size, int bar) {
     }
 
-    static LoadLineView of(Performance found, Rating rating, List<String> notes, List<Impedance> speakers, double nominalOhms, PlateChart.Frame frame) {
+    static LoadLineView of(Performance found, Rating rating, List<String> notes, Words words, List<Impedance> speakers, double nominalOhms, PlateChart.Frame frame) {
         List<Fact> facts = new ArrayList<>();
-        facts.add(new Fact("plates, each", "%s of %s".formatted(Figures.watts(found.plateWatts()), Figures.watts(rating.plateWatts())), found.plateWatts() > rating.plateWatts()));
-        rating.screenWatts().ifPresentOrElse(most -> facts.add(new Fact("screens, each", "%s of %s".formatted(Figures.watts(found.screenWatts()), Figures.watts(most)), found.screenWatts() > most)),
-                () -> facts.add(new Fact("screens, each", Figures.watts(found.screenWatts()), false)));
+        facts.add(new Fact(said(words, "plates"), said(words, "of", Figures.watts(found.plateWatts()), Figures.watts(rating.plateWatts())), found.plateWatts() > rating.plateWatts()));
+        rating.screenWatts().ifPresentOrElse(most -> facts.add(new Fact(said(words, "screens"), said(words, "of", Figures.watts(found.screenWatts()), Figures.watts(most)), found.screenWatts() > most)),
+                () -> facts.add(new Fact(said(words, "screens"), Figures.watts(found.screenWatts()), false)));
         int tubes = found.stage().tubes();
-        facts.add(new Fact("plate current, stage", "%s \u2192 %s".formatted(milliamps(tubes * found.idle().plateAmps()), milliamps(found.plateAmps())), false));
-        facts.add(new Fact("screen current, stage", "%s \u2192 %s".formatted(milliamps(tubes * found.idle().screenAmps()), milliamps(found.screenAmps())), false));
-        facts.add(new Fact("peak of each tube", "%s, %s".formatted(milliamps(found.peakPlateAmps()), Figures.fixed(found.peakPlateVolts(), 0) + " V"), false));
-        facts.add(new Fact("grids", "%s%s, drive %s peak".formatted(Figures.volts(found.idle().gridVolts()), found.stage().bias().isCathode() ? " \u2192 " + Figures.volts(found.gridVolts()) : "",
-                Figures.volts(found.peakDrive())), false));
-        if (found.stage().bias().isCathode()) {
-            facts.add(new Fact("cathode resistor", "%s common to %d".formatted(Figures.ohms(Math.rint(found.stage().bias().ohms().getAsDouble())), tubes), false));
+        facts.add(new Fact(said(words, "plate-current"), said(words, "from-to", milliamps(tubes * found.idle().plateAmps()), milliamps(found.plateAmps())), false));
+        facts.add(new Fact(said(words, "screen-current"), said(words, "from-to", milliamps(tubes * found.idle().screenAmps()), milliamps(found.screenAmps())), false));
+        facts.add(new Fact(said(words, "peak"), "%s, %s".formatted(milliamps(found.peakPlateAmps()), Figures.fixed(found.peakPlateVolts(), 0) + " V"), false));
+        boolean cathode = found.stage().bias().isCathode();
+        String grids = Figures.volts(found.idle().gridVolts());
+        facts.add(new Fact(said(words, "grids"), said(words, "drive", cathode ? said(words, "from-to", grids, Figures.volts(found.gridVolts())) : grids, Figures.volts(found.peakDrive())), false));
+        if (cathode) {
+            facts.add(new Fact(said(words, "cathode-resistor"), said(words, "common-to", Figures.ohms(Math.rint(found.stage().bias().ohms().getAsDouble())), String.valueOf(tubes)), false));
         }
-        facts.add(new Fact("efficiency", Figures.fixed(100 * found.efficiency(), 0) + " %", false));
-        found.classAWatts().ifPresent(watts -> facts.add(new Fact("class A up to", Figures.fixed(watts, 1) + " W", false)));
+        facts.add(new Fact(said(words, "efficiency"), Figures.fixed(100 * found.efficiency(), 0) + " %", false));
+        found.classAWatts().ifPresent(watts -> facts.add(new Fact(said(words, "class-a"), Figures.fixed(watts, 1) + " W", false)));
         Performance.Clipping clipping = found.clipping();
-        facts.add(new Fact("clips first", "%s, at %s W".formatted(clipping.limit().inWords(), Figures.fixed(clipping.watts(), 1)), false));
-        return new LoadLineView(Figures.fixed(found.powerWatts(), 1) + " W", "\u00b1 %.0f %%; distortion %s.%s".formatted(100 * Opinion.POWER, Opinion.distortion(found),
-                clipping.watts() < CLEAN * found.powerWatts() ? " It clips from %s W on: %s.".formatted(Figures.fixed(clipping.watts(), 1), clipping.limit().inWords()) : ""), facts, harmonics(found), notes,
+        String limit = words.name(clipping.limit());
+        facts.add(new Fact(said(words, "clips-first"), said(words, "clips-at", limit, Figures.fixed(clipping.watts(), 1)), false));
+        String sentence = said(words, "sentence", Figures.fixed(100 * Opinion.POWER, 0), words.say(Opinion.distortion(found)));
+        return new LoadLineView(Figures.fixed(found.powerWatts(), 1) + " W", clipping.watts() < CLEAN * found.powerWatts()
+                ? sentence + " " + said(words, "clips-from", Figures.fixed(clipping.watts(), 1), limit) : sentence, facts, harmonics(found), notes,
                 ChartView.of(found, rating.plateWatts(), speakers, nominalOhms, frame));
+    }
+
+    private static String said(Words words, String key, Object... arguments) {
+        return words.message("page.load-line." + key, arguments);
     }
 
     private static String milliamps(double amps) {

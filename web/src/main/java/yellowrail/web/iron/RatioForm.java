@@ -40,7 +40,7 @@ record RatioForm(Map<String, String> typed) {
         }
         FieldReader read = new FieldReader(faults);
         if (volts().allMatch(field -> of(field).isEmpty())) {
-            faults.add("primary", "Resistances alone never yield a ratio: wire gauge decides them, not turns. Feed a small AC voltage and read volts.");
+            faults.say("primary", "page.form.resistances-alone");
             return Optional.empty();
         }
         double primary = read.required("primary", of("primary"), Unit.VOLT, 0.001, 1000);
@@ -52,7 +52,7 @@ record RatioForm(Map<String, String> typed) {
             volts.ifPresent(value -> taps.add(new RatioTest.Tap(label.isEmpty() ? "tap " + tap : label, value, ohms)));
         }
         if (taps.isEmpty()) {
-            faults.add("tap1", "Type the volts of one tap of the secondary at least.");
+            faults.say("tap1", "page.form.one-tap-at-least");
         }
         OptionalDouble half = read.number("half", of("half"), Unit.VOLT, 0.001, 1000);
         OptionalDouble other = read.number("otherHalf", of("otherHalf"), Unit.VOLT, 0.001, 1000);

@@ -2,10 +2,9 @@ package yellowrail.web.iron;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.OptionalDouble;
 import yellowrail.core.iron.RatioTest;
 import yellowrail.core.quantity.Figures;
+import yellowrail.web.words.Words;
 
 /** What the ratio bench found, as it is shown. */
 record RatioView(List<Row> rows, List<String> sets, List<Offer> offers, List<String> facts, List<String> doubts) {
@@ -18,29 +17,28 @@ record RatioView(List<Row> rows, List<String> sets, List<Offer> offers, List<Str
     record Offer(String words, String loadOhms, String taps) {
     }
 
-    static RatioView of(RatioTest test) {
+    static RatioView of(RatioTest test, Words words) {
         List<Row> rows = test.found().stream().map(found -> new Row(found.tap().label(), Figures.plain(found.tap().volts()) + " V", Figures.fixed(found.turns(), 2), Figures.fixed(found.impedance(), 0),
-                found.primaryOhms().stream().map(ohms -> Figures.fixed(ohms / 1000, 2) + " k").toList(),
-                found.loss().map(loss -> String.format(Locale.ROOT, "%.0f to %.0f %%", 100 * loss[0], 100 * loss[1])).orElse("copper not known"))).toList();
+                found.primaryOhms().stream().map(ohms -> kilohms(ohms) + " k").toList(),
+                found.loss().map(loss -> words.message("page.ratio.loss", Figures.fixed(100 * loss[0], 0), Figures.fixed(100 * loss[1], 0)))
+                        .orElseGet(() -> words.message("page.ratio.no-loss")))).toList();
         List<String> facts = new ArrayList<>();
-        OptionalDouble tap = test.screenTap();
-        if (tap.isPresent()) {
-            facts.add("Screens\u2019 tap at %s of the half primary; %s of its impedance.".formatted(Figures.percent(tap.getAsDouble()), Figures.percent(tap.getAsDouble() * tap.getAsDouble())));
-        }
-        test.corePart().ifPresent(part -> facts.add("The empty transformer takes %s of the current 8 ohm would.".formatted(Figures.percent(part))));
+        test.screenTap().ifPresent(tap -> facts.add(words.message("page.ratio.screen-tap", Figures.percent(tap), Figures.percent(tap * tap))));
+        test.corePart().ifPresent(part -> facts.add(words.message("page.ratio.core", Figures.percent(part))));
         if (test.fedSecondary()) {
-            facts.add(test.caution());
+            facts.add(words.say(test.caution()));
         }
-        facts.add("A meter's 0.5 % on either voltage makes the impedance ratio \u00b1 1.4 %.".replace("'", "\u2019"));
-        List<Offer> offers = new ArrayList<>();
-        for (int first = 0; first + test.taps().size() <= RatioTest.SPEAKERS.size(); first++) {
-            List<Double> ohms = RatioTest.SPEAKERS.subList(first, first + test.taps().size());
-            double load = Math.pow(test.primaryVolts() / test.taps().get(0).volts(), 2) * ohms.get(0);
-            String words = ohms.stream().map(Figures::plain).reduce((one, other) -> one + ", " + other).orElseThrow();
-            if (test.tapSets().stream().anyMatch(set -> set.contains("for %s ohm:".formatted(words)))) {
-                offers.add(new Offer("%s k with %s ohm".formatted(Figures.fixed(load / 1000, 2), words), Figures.plain(load), words.replace(",", "")));
-            }
-        }
-        return new RatioView(rows, test.tapSets(), offers, facts, test.doubts());
+        facts.add(words.message("page.ratio.meter"));
+        return new RatioView(rows, words.say(test.tapSets().stream().map(RatioTest.TapSet::says).toList()),
+                test.tapSets().stream().map(set -> offer(set, words)).toList(), facts, words.say(test.doubts()));
+    }
+
+    private static Offer offer(RatioTest.TapSet set, Words words) {
+        List<String> ohms = set.speakers().stream().map(Figures::plain).toList();
+        return new Offer(words.message("page.ratio.offer", kilohms(set.primaryOhms()), String.join(", ", ohms)), Figures.plain(set.primaryOhms()), String.join(" ", ohms));
+    }
+
+    private static String kilohms(double ohms) {
+        return Figures.fixed(ohms / 1000, 2);
     }
 }

@@ -6,6 +6,7 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
+import yellowrail.web.words.Words;
 
 /**
  * The yellow line under the title and what hangs from it.
@@ -32,17 +33,17 @@ public record Rail(String title, List<Node> nodes) {
     }
 
     /** The rail of an amp: the stations of its run, wherever that stands. */
-    public static Rail ofAmp(long ampId, String name, Station here) {
-        return stations(name, here, station -> "/amps/" + ampId + "/run?at=" + station.token(), station -> RunProgress.Status.DUE);
+    public static Rail ofAmp(long ampId, String name, Station here, Words words) {
+        return stations(name, here, words, station -> "/amps/" + ampId + "/run?at=" + station.token(), station -> RunProgress.Status.DUE);
     }
 
     /** The rail of a run. */
-    public static Rail ofRun(long runId, String name, Station here, RunProgress progress) {
-        return stations(name, here, station -> "/runs/" + runId + "?at=" + station.token(), progress::status);
+    public static Rail ofRun(long runId, String name, Station here, RunProgress progress, Words words) {
+        return stations(name, here, words, station -> "/runs/" + runId + "?at=" + station.token(), progress::status);
     }
 
-    private static Rail stations(String name, Station here, Function<Station, String> href, Function<Station, RunProgress.Status> status) {
-        return new Rail(name, Stream.of(Station.values()).map(station -> new Node(station.inWords(), href.apply(station), station == here,
+    private static Rail stations(String name, Station here, Words words, Function<Station, String> href, Function<Station, RunProgress.Status> status) {
+        return new Rail(name, Stream.of(Station.values()).map(station -> new Node(words.name(station), href.apply(station), station == here,
                 status.apply(station).name().toLowerCase(Locale.ROOT), station.ordinal() + 1)).toList());
     }
 }

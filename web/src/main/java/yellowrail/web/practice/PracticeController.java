@@ -18,6 +18,7 @@ import yellowrail.core.practice.Exercise;
 import yellowrail.core.practice.Marking;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.words.Words;
 
 /** The practice page and the practice bench below a run. */
 @Controller
@@ -26,11 +27,13 @@ class PracticeController {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
 
     private final PracticeService practice;
+    private final Words words;
     private final SimulatedScpiMeter meter;
     private final Clock clock;
 
-    PracticeController(PracticeService practice, SimulatedScpiMeter meter, Clock clock) {
+    PracticeController(PracticeService practice, SimulatedScpiMeter meter, Clock clock, Words words) {
         this.practice = practice;
+        this.words = words;
         this.meter = meter;
         this.clock = clock;
     }
@@ -122,6 +125,6 @@ class PracticeController {
         if (done.changed() && response != null) {
             response.setHeader("HX-Trigger", "bench-changed");
         }
-        return new ModelAndView(view).addObject("bench", PracticeView.of(done, done.marking(practice.json()).orElse(null)));
+        return new ModelAndView(view).addObject("bench", PracticeView.of(done, done.marking(practice.json()).orElse(null), words));
     }
 }

@@ -17,7 +17,9 @@ import yellowrail.core.practice.Bench;
 import yellowrail.core.practice.BenchState;
 import yellowrail.core.practice.Exercise;
 import yellowrail.core.practice.Marking;
+import yellowrail.core.practice.PracticeFinding;
 import yellowrail.core.practice.Workshop;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.web.amp.AmpService;
@@ -27,6 +29,7 @@ import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
+import yellowrail.web.words.Words;
 
 /**
  * Keeps practice benches: each request brings the bench up to now, does what was asked, and puts what the meter shows on
@@ -46,22 +49,24 @@ class PracticeService {
     private final RunService runs;
     private final RunEntries entries;
     private final JsonColumn json;
+    private final Words words;
     private final Clock clock;
 
-    PracticeService(PracticeMapper mapper, AmpService amps, RunService runs, RunEntries entries, JsonColumn json, Clock clock) {
+    PracticeService(PracticeMapper mapper, AmpService amps, RunService runs, RunEntries entries, JsonColumn json, Clock clock, Words words) {
         this.mapper = mapper;
         this.amps = amps;
         this.runs = runs;
         this.entries = entries;
         this.json = json;
+        this.words = words;
         this.clock = clock;
     }
 
     /** What came of something done at the bench: a word to say, and whether the run changed. */
     record Done(Bench bench, PracticeRow row, String says, boolean changed) {
 
-        Optional<Marking> marking(JsonColumn json) {
-            return Optional.ofNullable(row.marking()).map(marking -> json.read(marking, Marking.class));
+        Optional<MarkingDocument> marking(JsonColumn json) {
+            return Optional.ofNullable(row.marking()).map(marking -> json.read(marking, MarkingDocument.class));
         }
     }
 
@@ -70,11 +75,15 @@ class PracticeService {
     long start(Exercise exercise, OptionalDouble seed) {
         long chosen = (long) seed.orElseGet(() -> ThreadLocalRandom.current().nextInt(1, 1_000_000));
         Workshop workshop = new Workshop(exercise, chosen);
-        long amp = amps.createPractice(workshop.sheet(exercise == Exercise.NOTHING_WRONG ? "Practice amp" : "Practice amp, exercise " + exercise.ordinal()));
+        long amp = amps.createPractice(workshop.sheet(exercise == Exercise.NOTHING_WRONG ? words.message("page.practice.amp")
+                : words.message("page.practice.amp-of-exercise", String.valueOf(exercise.ordinal())), words.message("page.practice.notes-of-the-amp")));
         Run run = runs.begin(amp);
         OffsetDateTime now = OffsetDateTime.now(clock);
         mapper.add(new PracticeRow(run.id(), exercise.name(), chosen, json.write(workshop.bench().state()), now, "", null));
-        workshop.asFound().forEach(line -> entries.enterAsFound(run.id(), line, now));
+        workshop.platesAsFound().ifPresent(volts -> {
+            entries.enterAsFound(run.id(), words.message("page.practice.note-of-the-notebook"), now);
+            entries.enterAsFound(run.id(), "plate " + Figures.fixed(volts, 1), now);
+        });
         return run.id();
     }
 
@@ -131,7 +140,7 @@ class PracticeService {
             return act(standing, bench -> { }, false, false);
         }
         Pot.Turn way = position > from ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE;
-        entries.enter(runId, Entry.said(ReadingKind.TURN, pots.get(pot).name(), way.inWords()), WHO, true, standing.time());
+        entries.enter(runId, Entry.turned(pots.get(pot).name(), way), WHO, true, standing.time());
         return act(standing, bench -> bench.turn(pot, position), true, false);
     }
 
@@ -154,7 +163,7 @@ class PracticeService {
     Done swap(long runId) {
         Standing standing = standing(runId);
         if (standing.bench().isOn()) {
-            return standing.refused("Switch off and let it drain before a tube is pulled.");
+            return standing.refused(words.message("page.practice.off-first"));
         }
         Done done = act(standing, bench -> bench.swap(0, 1), false, true);
         List<Socket> sockets = standing.bench().sheet().sockets();
@@ -171,7 +180,7 @@ class PracticeService {
             double ratio = runs.summary(standing.run()).worst().judgement().ratio();
             Marking marking = Marking.of(Exercise.valueOf(standing.row().exercise()), standing.bench(), said,
                     runs.unread(standing.run()), Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
-            mapper.mark(runId, said.name(), json.write(marking));
+            mapper.mark(runId, said.name(), json.write(MarkingDocument.of(marking, words)));
             entries.enter(runId, Entry.said(ReadingKind.NOTE, "", "%s: %s".formatted(marking.passed() ? "exercise passed" : "exercise not passed", marking.lines().get(0).result())), WHO, true, standing.time());
         }
         return new Done(standing.bench(), row(runId), "", true);
@@ -203,8 +212,8 @@ class PracticeService {
             }
             changed = true;
         }
-        for (String event : bench.events()) {
-            entries.enter(runId, Entry.said(ReadingKind.NOTE, "", event), "practice bench", true, standing.time());
+        for (PracticeFinding event : bench.events()) {
+            entries.enter(runId, Entry.said(ReadingKind.NOTE, "", words.say(event)), "practice bench", true, standing.time());
             changed = true;
         }
         mapper.save(runId, json.write(bench.state()), wall);

@@ -8,15 +8,15 @@ import java.util.stream.Stream;
 import yellowrail.core.practice.Bench;
 import yellowrail.core.practice.BenchState;
 import yellowrail.core.practice.Exercise;
-import yellowrail.core.practice.Marking;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.web.words.Words;
 
 /** The practice bench as it is shown. */
 record PracticeView(long runId, boolean on, String reading, String where, String clock, List<Probe> probes, List<Knob> knobs, List<String> plates, String says,
-                    List<Diagnosis> diagnoses, Marking marking) {
+                    List<Diagnosis> diagnoses, MarkingDocument marking) {
 
     /** A place for the lead; {@code placed} where it is now. */
     record Probe(String name, boolean placed) {
@@ -30,7 +30,7 @@ record PracticeView(long runId, boolean on, String reading, String where, String
     record Diagnosis(String value, String text) {
     }
 
-    static PracticeView of(PracticeService.Done done, Marking marking) {
+    static PracticeView of(PracticeService.Done done, MarkingDocument marking, Words words) {
         Bench bench = done.bench();
         BenchState state = bench.state();
         List<Knob> knobs = IntStream.range(0, state.pots().size()).mapToObj(i -> new Knob(i, bench.sheet().pots().get(i).name(), (int) Math.round(100 * state.pots().get(i)))).toList();
@@ -38,15 +38,15 @@ record PracticeView(long runId, boolean on, String reading, String where, String
         for (int i = 0; i < state.heat().size(); i++) {
             String label = bench.sheet().sockets().get(i).label();
             if (bench.isDead(i)) {
-                plates.add(label + " is dead");
+                plates.add(words.message("page.practice.dead", label));
             } else if (bench.glows(i)) {
-                plates.add(label + "\u2019s plate glows red: turn it down or switch off");
+                plates.add(words.message("page.practice.glows", label));
             }
         }
         return new PracticeView(done.row().runId(), bench.isOn(), state.probe().isBlank() ? "\u2013" : shown(bench.read(state.probe())), state.probe(),
                 String.format(Locale.ROOT, "%d:%02d", (long) state.seconds() / 60, (long) state.seconds() % 60),
                 bench.probes().stream().map(probe -> new Probe(probe, probe.equals(state.probe()))).toList(), knobs, plates, done.says(),
-                Stream.of(Exercise.values()).map(exercise -> new Diagnosis(exercise.name(), exercise.fault())).sorted((one, other) -> one.text().compareTo(other.text())).toList(),
+                Stream.of(Exercise.values()).map(exercise -> new Diagnosis(exercise.name(), words.name(exercise))).sorted((one, other) -> one.text().compareTo(other.text())).toList(),
                 marking);
     }
 

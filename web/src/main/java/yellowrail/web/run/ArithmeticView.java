@@ -33,10 +33,10 @@ record ArithmeticView(TubeCard card, String window, String rating, List<Derivati
     static ArithmeticView of(TubeIdle tube, StageIdle stage, ZoneId zone, Words words) {
         TubeCard card = TubeCard.of(tube, stage.sheet().current().shows(), words);
         Optional<Rating> known = tube.occupant().rating();
-        String limit = tube.occupant().name() + ", " + known.map(rating -> Figures.watts(rating.plateWatts()) + " (" + rating.provenance() + ")").orElse("not known");
-        String window = stage.goal(stage.occupants().indexOf(tube.occupant())).map(Goal::window).orElse(stage.sheet().target()).inWords(stage.sheet().current().shows());
+        String limit = tube.occupant().name() + ", " + known.map(rating -> Figures.watts(rating.plateWatts()) + " (" + words.say(rating.provenance()) + ")").orElseGet(() -> words.message("page.arithmetic.not-known"));
+        String window = words.say(stage.goal(stage.occupants().indexOf(tube.occupant())).map(Goal::window).orElse(stage.sheet().target()).told(stage.sheet().current().shows()));
         String restsOn = Stream.of(tube.current(), tube.plate()).flatMap(Optional::stream)
-                .map(reading -> "%s at %s".formatted(EntryWriter.line(reading.entry(), stage.sheet()), TIME.format(reading.takenAt().atZone(zone))))
+                .map(reading -> words.message("page.arithmetic.read-at", EntryWriter.line(reading.entry(), stage.sheet()), TIME.format(reading.takenAt().atZone(zone))))
                 .collect(Collectors.joining(", "));
         if (tube.figures().isEmpty()) {
             return new ArithmeticView(card, window, limit, List.of(), List.of(), "", "", restsOn);
@@ -55,6 +55,6 @@ record ArithmeticView(TubeCard card, String window, String rating, List<Derivati
         return new Input(input.symbol(), words.name(slot), Figures.in(input.unit(), input.value()),
                 "\u00b1 " + Figures.plusMinus(input.plusMinus(), input.unit()) + " " + input.unit(), words.from(slot),
                 part.map(each -> Figures.fixed(100 * each.share(), 0) + " %").orElse("0 %"),
-                part.map(each -> "\u00b1 " + Figures.plusMinus(each.plusMinus(), Unit.WATT) + " W").orElse("none"));
+                part.map(each -> "\u00b1 " + Figures.plusMinus(each.plusMinus(), Unit.WATT) + " W").orElseGet(() -> words.words().message("page.arithmetic.none")));
     }
 }

@@ -54,7 +54,7 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
             pairs.add(row(tubesBefore.get(i), tubesAfter.get(i), other.sheet().current().shows(), words));
         }
         List<Choice> choices = rows.stream().map(row -> {
-            RunView.LogLine line = RunView.line(row, clock);
+            RunView.LogLine line = RunView.line(row, clock, words);
             return new Choice(row.id(), line.time() + "  " + line.typed());
         }).toList();
         return Optional.of(new CompareView(runId, first, last, choices, pairs, lines(one, other, tubesBefore, tubesAfter, rows, first, last, words)));
@@ -66,7 +66,7 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
         List<SideBalance> sidesBefore = SideBalance.of(one.sheet(), before);
         List<SideBalance> sidesAfter = SideBalance.of(other.sheet(), after);
         for (int i = 0; i < Math.min(sidesBefore.size(), sidesAfter.size()); i++) {
-            String channel = sidesAfter.size() == 1 ? words.message("compare.balance") : words.message("compare.balance-of", sidesAfter.get(i).channel().inWords());
+            String channel = sidesAfter.size() == 1 ? words.message("compare.balance") : words.message("compare.balance-of", words.name(sidesAfter.get(i).channel()));
             lines.add(new Line(channel, balance(sidesBefore.get(i), words), balance(sidesAfter.get(i), words)));
         }
         lines.add(new Line(words.message("compare.tubes"), tubes(one), tubes(other)));

@@ -18,12 +18,12 @@ record InputWords(IdleFigures figures, Words words) {
         IdleProblem problem = figures.problem();
         String key = key(slot) + ".from";
         return switch (slot) {
-            case PLATE_READING -> words.message(key, problem.plate().point().inWords(), problem.plate().reference().inWords());
-            case SENSE_READING -> words.message(key, problem.sense().method().inWords());
+            case PLATE_READING -> words.message(key, words.name(problem.plate().point()), words.name(problem.plate().reference()));
+            case SENSE_READING -> words.message(key, words.name(problem.sense().method()));
             case SENSE_OHMS, SCREEN_SHARE, HALF_PRIMARY, OTHER_AMPS -> words.message(key, spread(slot));
             case COPPER -> words.message(problem.sense().copperHot().isPresent() ? key : key(slot) + ".assumed");
             case CATHODE_VOLTS, SCREEN_AMPS -> words.message(key);
-            case SCREEN_VOLTS -> words.message(key, problem.plate().reference().inWords());
+            case SCREEN_VOLTS -> words.message(key, words.name(problem.plate().reference()));
         };
     }
 

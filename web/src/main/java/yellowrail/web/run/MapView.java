@@ -9,16 +9,19 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
+import yellowrail.core.finding.Code;
 import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Point;
 import yellowrail.core.map.Track;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;
+import yellowrail.web.words.Words;
 
 /** The operating map in SVG coordinates: paths and places, ready to be written. */
 record MapView(String beyond, String rating, String window, String aim, List<Tick> across, List<Tick> up, List<Mark> marks,
-               Place ratingLabel, Place aimLabel, String supply, List<Place> landings, String inWords) {
+               Place ratingLabel, Place aimLabel, String supply, List<Place> landings, String told) {
 
     static final int WIDTH = 560;
     static final int HEIGHT = 420;
@@ -55,7 +58,7 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
                 String labelX, String labelY, String anchor) {
     }
 
-    static MapView of(OperatingMap map, AmpSheet sheet) {
+    static MapView of(OperatingMap map, AmpSheet sheet, Words words) {
         Plot scale = new Plot(WIDTH, HEIGHT, LEFT, RIGHT, TOP, BOTTOM, map.fromVolts(), map.toVolts(), 0, map.toAmps(), false);
         String rating = scale.line(map.rating());
         String beyond = rating + " L%s %s L%s %s Z".formatted(px(WIDTH - RIGHT), px(TOP), px(LEFT), px(TOP));
@@ -68,7 +71,7 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
                 new Place(px(scale.x(labelled.volts()) + 6), px(scale.y(labelled.amps()) - 8)),
                 new Place(px(scale.x(aimed.volts()) - 4), px(scale.y(aimed.amps()) - 5)),
                 map.forecast().line().isEmpty() ? "" : scale.line(map.forecast().line()),
-                map.forecast().landings().stream().map(point -> new Place(px(scale.x(point.volts())), px(scale.y(point.amps())))).toList(), inWords(map));
+                map.forecast().landings().stream().map(point -> new Place(px(scale.x(point.volts())), px(scale.y(point.amps())))).toList(), told(map, words));
     }
 
     /** Where on the rating its name stands freest of the tubes. */
@@ -90,7 +93,7 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
             marks.add(new Mark(scale.line(track.points()), px(x), px(y),
                     px(scale.x(track.last().volts() - track.voltsPlusMinus())), px(scale.x(track.last().volts() + track.voltsPlusMinus())),
                     px(scale.y(track.last().amps() - track.ampsPlusMinus())), px(scale.y(track.last().amps() + track.ampsPlusMinus())),
-                    socket.side().inWords(), label, px(left ? x - 13 : x + 13), px(y + 5), left ? "end" : "start"));
+                    Code.of(socket.side()), label, px(left ? x - 13 : x + 13), px(y + 5), left ? "end" : "start"));
         }
         return marks;
     }
@@ -101,13 +104,14 @@ record MapView(String beyond, String rating, String window, String aim, List<Tic
         return here.get(0) == track ? here.stream().map(Track::label).collect(Collectors.joining(" ")) : "";
     }
 
-    private static String inWords(OperatingMap map) {
+    private static String told(OperatingMap map, Words words) {
         if (map.tracks().isEmpty()) {
-            return "Operating map: no tube has both a current and a plate voltage yet.";
+            return words.message("page.map.empty");
         }
-        return "Operating map: " + map.tracks().stream().map(track -> "%s at %.0f V and %.1f mA of plate current".formatted(
-                track.label(), track.last().volts(), Unit.MILLIAMP.fromSi(track.last().amps()))).collect(Collectors.joining(", "))
-                + map.forecast().landings().stream().map(point -> "; the next move lands at %.0f V and %.1f mA".formatted(point.volts(), Unit.MILLIAMP.fromSi(point.amps())))
-                .collect(Collectors.joining()) + ".";
+        String tubes = map.tracks().stream().map(track -> words.message("page.map.tube", track.label(), Figures.fixed(track.last().volts(), 0),
+                Figures.fixed(Unit.MILLIAMP.fromSi(track.last().amps()), 1))).collect(Collectors.joining(", "));
+        String landings = map.forecast().landings().stream().map(point -> words.message("page.map.landing", Figures.fixed(point.volts(), 0),
+                Figures.fixed(Unit.MILLIAMP.fromSi(point.amps()), 1))).collect(Collectors.joining());
+        return words.message("page.map", tubes + landings);
     }
 }

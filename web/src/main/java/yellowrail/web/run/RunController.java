@@ -59,7 +59,7 @@ class RunController {
         Amp amp = amps.newest(ampId);
         Optional<Run> run = runs.newestOf(ampId);
         return run.isPresent() ? new ModelAndView("redirect:/runs/" + run.get().id() + page)
-                : new ModelAndView("run/none").addObject("rail", Rail.ofAmp(ampId, amp.sheet().name(), Station.PLAN))
+                : new ModelAndView("run/none").addObject("rail", Rail.ofAmp(ampId, amp.sheet().name(), Station.PLAN, words))
                 .addObject("ampId", ampId);
     }
 
@@ -191,7 +191,7 @@ class RunController {
         Amp amp = runs.amp(run);
         var rows = runs.rowsBefore(id, before);
         return new ModelAndView("run/log").addObject("rail", rail(run, amp, Station.MEASURE)).addObject("runId", id)
-                .addObject("lines", rows.stream().map(row -> RunView.line(row, clock)).toList())
+                .addObject("lines", rows.stream().map(row -> RunView.line(row, clock, words)).toList())
                 .addObject("older", rows.size() == RunService.RECENT ? rows.get(rows.size() - 1).id() : 0);
     }
 
@@ -205,6 +205,6 @@ class RunController {
     }
 
     private Rail rail(Run run, Amp amp, Station here) {
-        return Rail.ofRun(run.id(), amp.sheet().name(), here, stations.progress(run.id(), amp.sheet()));
+        return Rail.ofRun(run.id(), amp.sheet().name(), here, stations.progress(run.id(), amp.sheet()), words);
     }
 }

@@ -18,7 +18,7 @@ import yellowrail.core.mistake.Situation;
 import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.quantity.Figures;
-import yellowrail.core.quantity.Quantity;
+import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.Entry;
@@ -345,7 +345,7 @@ public class RunEntries {
 
     /** What a line waits for, where it cannot be ticked on the spot. */
     public String heldInWords(List<SafetyItem> items) {
-        return words.message("run.held", items.get(0).station().inWords(), items.stream().map(SafetyItem::text).collect(Collectors.joining("; ")));
+        return words.message("run.held", words.name(items.get(0).station()), items.stream().map(item -> words.say(item.says())).collect(Collectors.joining("; ")));
     }
 
     /** A line from somebody's notebook: nothing is probed for it, and nobody asks about it. */

@@ -76,18 +76,18 @@ record RunView(long id, boolean open, String sentence, String next, boolean alar
                 run.isOpen() ? words.say(new WarmUp(now.moment(), sheet.settleMinutes()).clock(clock.instant())) : "",
                 cards(tubes, sheet.current().shows(), mains, move.map(NextMove::mains).orElse(Mains.customary(sheet.bias())), sheet.mainsVolts(), common, words), common,
                 SideBalance.of(sheet, tubes).stream().map(balance -> balance(balance, words)).toList(),
-                drawable ? map(stage, timeline, move, sheet) : null,
-                newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock)).toList(), log.rows().size() > LOG_LINES,
+                drawable ? map(stage, timeline, move, sheet, words) : null,
+                newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock, words)).toList(), log.rows().size() > LOG_LINES,
                 hint(stage), log.total(), station,
                 station.drawn() ? move.map(found -> MoveView.of(found, stage, tubes, mains, span, words)).orElse(null) : null,
-                SwingTest.of(sheet, now.moment()).stream().map(swing -> (swing.channel() == Channel.MONO ? "" : swing.channel().inWords() + ": ") + words.say(swing.says())).toList(),
+                SwingTest.of(sheet, now.moment()).stream().map(swing -> (swing.channel() == Channel.MONO ? "" : words.name(swing.channel()) + ": ") + words.say(swing.says())).toList(),
                 sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE) || now.moment().last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new)).isPresent(),
                 sheet.meterLink().isSet() ? sheet.meterLink().toString() : "");
     }
 
-    private static MapView map(StageIdle stage, Timeline timeline, Optional<NextMove> move, AmpSheet sheet) {
+    private static MapView map(StageIdle stage, Timeline timeline, Optional<NextMove> move, AmpSheet sheet, Words words) {
         List<Track> tracks = Track.of(stage, timeline);
-        return MapView.of(move.map(found -> OperatingMap.of(stage, tracks, found)).orElseGet(() -> OperatingMap.of(stage, tracks)), sheet);
+        return MapView.of(move.map(found -> OperatingMap.of(stage, tracks, found)).orElseGet(() -> OperatingMap.of(stage, tracks)), sheet, words);
     }
 
     /** The move, where there is one; what is missing says itself. */
@@ -113,14 +113,14 @@ record RunView(long id, boolean open, String sentence, String next, boolean alar
         }).toList();
     }
 
-    static LogLine line(ReadingRow row, Clock clock) {
+    static LogLine line(ReadingRow row, Clock clock, Words words) {
         var taken = row.takenAt().atZoneSameInstant(clock.getZone());
         boolean today = taken.toLocalDate().equals(clock.instant().atZone(clock.getZone()).toLocalDate());
-        return new LogLine(row.id(), (today ? TIME : DAY).format(taken), row.typed(), ReadingKind.valueOf(row.kind()).inWords(), row.byWhom(), row.struck());
+        return new LogLine(row.id(), (today ? TIME : DAY).format(taken), row.typed(), words.name(ReadingKind.valueOf(row.kind())), row.byWhom(), row.struck());
     }
 
     private static Balance balance(SideBalance balance, Words words) {
-        String channel = balance.channel().inWords();
+        String channel = balance.channel() == Channel.MONO ? words.message("compare.balance") : words.message("compare.balance-of", words.name(balance.channel()));
         return balance.unseen().map(why -> new Balance(channel, "", "", "", words.say(why), true)).orElseGet(() -> new Balance(channel,
                 Figures.milliamps(balance.push()), Figures.milliamps(balance.pull()),
                 "%s \u00b1 %s mA, %s of the mean".formatted(Figures.milliamps(balance.imbalance()),

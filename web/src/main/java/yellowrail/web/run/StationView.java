@@ -31,10 +31,19 @@ import yellowrail.web.words.Words;
  * @param figures whether the socket plan and the map belong here
  * @param checks  what the readings of this station amount to
  */
-record StationView(String token, String name, int number, StationGuide guide, List<Tick> ticks, String status, String why, List<String> waits, boolean gated,
+record StationView(String token, String name, int number, Guide guide, List<Tick> ticks, String status, String why, List<String> waits, boolean gated,
                    boolean figures, List<String> quirks, List<Check> checks) {
 
+    private static final double SAME_MAINS = 0.02;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
+
+    /** The guide in words. */
+    record Guide(String say, List<String> todo, List<String> measure, List<String> cautions) {
+
+        static Guide of(StationGuide guide, Words words) {
+            return new Guide(words.say(guide.say()), words.say(guide.todo()), words.say(guide.measure()), words.say(guide.cautions()));
+        }
+    }
 
     /** An item to tick; {@code at} is blank until it is. */
     record Tick(String id, String text, String at, boolean fact) {
@@ -52,33 +61,42 @@ record StationView(String token, String name, int number, StationGuide guide, Li
     static StationView of(Station station, StageIdle stage, RunProgress progress, Moment now, ZoneId zone, Words words) {
         AmpSheet sheet = stage.sheet();
         boolean live = station.compareTo(Station.MEASURE) >= 0 && station != Station.CLOSE;
-        List<String> waits = progress.missing().stream().map(SafetyItem::text).toList();
-        return new StationView(station.token(), station.inWords(), station.ordinal() + 1, StationGuide.of(station, sheet),
-                progress.items(station).stream().map(item -> new Tick(item.id(), item.text(), progress.tickedAt(item.id()).map(at -> TIME.format(at.atZone(zone))).orElse(""),
+        List<String> waits = progress.missing().stream().map(item -> words.say(item.says())).toList();
+        return new StationView(station.token(), words.name(station), station.ordinal() + 1, Guide.of(StationGuide.of(station, sheet), words),
+                progress.items(station).stream().map(item -> new Tick(item.id(), words.say(item.says()), progress.tickedAt(item.id()).map(at -> TIME.format(at.atZone(zone))).orElse(""),
                         !item.gates())).toList(),
                 progress.status(station).name().toLowerCase(Locale.ROOT), progress.why(station), waits, live && !waits.isEmpty(),
                 station == Station.MEASURE || station == Station.SET || station == Station.SOAK, Quirks.at(station, sheet), checks(station, stage, now, words));
+    }
+
+    /** Items that a line waits for. */
+    static List<Tick> ticks(List<SafetyItem> items, Words words) {
+        return items.stream().map(item -> new Tick(item.id(), words.say(item.says()), "", false)).toList();
     }
 
     private static List<Check> checks(Station station, StageIdle stage, Moment now, Words words) {
         List<Check> checks = new ArrayList<>();
         if (station == Station.POWER_UP) {
             double mains = SupplyReadings.mainsRatio(now, stage.sheet());
-            checks.add(now.last(ReadingKind.MAINS).map(reading -> new Check("Mains", Figures.volts(reading.value()),
-                    Math.abs(mains - 1) < 0.02 ? "as on the sheet." : "the sheet says %s: readings are converted.".formatted(Figures.volts(stage.sheet().mainsVolts())), true))
-                    .orElse(new Check("Mains", "not read", "Everything scales with it: type mains and the volts.", true)));
+            checks.add(now.last(ReadingKind.MAINS).map(reading -> new Check(said(words, "mains"), Figures.volts(reading.value()), Math.abs(mains - 1) < SAME_MAINS
+                            ? said(words, "mains-as-on-sheet") : said(words, "mains-converted", Figures.volts(stage.sheet().mainsVolts())), true))
+                    .orElseGet(() -> new Check(said(words, "mains"), said(words, "not-read"), said(words, "mains-unread"), true)));
             Optional<HeaterCheck> heater = stage.mainType().flatMap(type -> HeaterCheck.of(type, stage.sheet().mainsVolts(), now));
-            checks.add(heater.map(check -> new Check("Heaters", check.verdict().inWords(), check.words(),
-                    check.verdict() != HeaterCheck.Verdict.TOO_HIGH && check.verdict() != HeaterCheck.Verdict.TOO_LOW))
-                    .orElse(new Check("Heaters", "not read", "AC volts between the heater pins: type heater 6.9 bare without tubes, heater 6.4 with them.", true)));
-            checks.add(ColdStart.of(stage.sheet(), mains).map(start -> new Check(words.message("station.cold-start"), coldStart(start, words),
-                    words.say(start.says()) + " " + words.say(start.when()), !start.over()))
-                    .orElse(new Check(words.message("station.cold-start"), words.message("station.not-judged"), words.message("station.cold-start-unknown"), true)));
+            checks.add(heater.map(check -> new Check(said(words, "heaters"), words.name(check.verdict()), words.say(check.says()),
+                            check.verdict() != HeaterCheck.Verdict.TOO_HIGH && check.verdict() != HeaterCheck.Verdict.TOO_LOW))
+                    .orElseGet(() -> new Check(said(words, "heaters"), said(words, "not-read"), said(words, "heaters-unread"), true)));
+            checks.add(ColdStart.of(stage.sheet(), mains).map(start -> new Check(said(words, "cold-start"), coldStart(start, words),
+                            words.sayAll(List.of(start.says(), start.when())), !start.over()))
+                    .orElseGet(() -> new Check(said(words, "cold-start"), said(words, "not-judged"), said(words, "cold-start-unknown"), true)));
         }
         return checks;
     }
 
     private static String coldStart(ColdStart start, Words words) {
-        return words.message(start.over() ? "station.too-high" : Double.isNaN(start.rating()) ? "station.not-judged" : "station.within");
+        return said(words, start.over() ? "too-high" : Double.isNaN(start.rating()) ? "not-judged" : "within");
+    }
+
+    private static String said(Words words, String key, Object... arguments) {
+        return words.message("page.power-up." + key, arguments);
     }
 }

@@ -22,7 +22,7 @@ public final class SummaryWords {
         if (judgement.verdict() == Verdict.NOT_JUDGED) {
             return words.message("summary.not-judged");
         }
-        String said = words.message("summary.worst", worst.socket().label(), judgement.verdict().inWords(), Figures.percent(judgement.ratio()));
+        String said = words.message("summary.worst", worst.socket().label(), words.name(judgement.verdict()), Figures.percent(judgement.ratio()));
         String early = judgement.early() ? said + words.message("summary.early") : said;
         return worst.isFresh() ? early : early + words.message("summary.stale");
     }

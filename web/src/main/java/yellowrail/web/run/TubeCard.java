@@ -1,6 +1,9 @@
 package yellowrail.web.run;
 
+import java.util.ArrayList;
 import java.util.List;
+import yellowrail.core.amp.Channel;
+import yellowrail.core.finding.Code;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.Judgement;
 import yellowrail.core.idle.TubeIdle;
@@ -12,7 +15,7 @@ import yellowrail.web.words.Words;
 /**
  * One tube on the socket plan. Figures carry their units; those that are not known are dashes.
  */
-record TubeCard(String label, String side, String channel, String type, String verdict, String verdictToken, boolean early, String stale, String plateMilliamps,
+record TubeCard(String label, String side, String place, String type, String verdict, String verdictToken, boolean early, String stale, String plateMilliamps,
                 String watts, String wattsPlusMinus, String percent, String plateVolts, String cathodeMilliamps, String screenMilliamps,
                 String screenWatts, String bias, String reading, boolean figures, List<String> notes, String atReference) {
 
@@ -22,8 +25,8 @@ record TubeCard(String label, String side, String channel, String type, String v
         Judgement judgement = tube.judgement();
         IdleFigures figures = tube.figures().orElse(null);
         boolean known = figures != null;
-        return new TubeCard(tube.socket().label(), tube.socket().side().inWords(), tube.socket().channel().inWords(),
-                tube.occupant().name(), judgement.verdict().inWords(), judgement.verdict().token(), judgement.early(), tube.freshness().why().map(words::say).orElse(""),
+        return new TubeCard(tube.socket().label(), Code.of(tube.socket().side()), place(tube, words),
+                tube.occupant().name(), words.name(judgement.verdict()), judgement.verdict().token(), judgement.early(), tube.freshness().why().map(words::say).orElse(""),
                 known ? Figures.milliamps(figures.plateCurrent().value()) : UNKNOWN,
                 known ? Figures.watts(figures.dissipation().value()) : UNKNOWN,
                 known ? "\u00b1 " + Figures.plusMinus(figures.dissipation().plusMinus(), Unit.WATT) + " W" : "",
@@ -37,13 +40,23 @@ record TubeCard(String label, String side, String channel, String type, String v
                 tube.current().map(reading -> Figures.in(shows, reading.value())).orElse(UNKNOWN), known, words.say(judgement.notes()), "");
     }
 
+    /** Where it sits, and what it is: {@code push, left, 6L6GC}. */
+    private static String place(TubeIdle tube, Words words) {
+        List<String> parts = new ArrayList<>(List.of(words.name(tube.socket().side())));
+        if (tube.socket().channel() != Channel.MONO) {
+            parts.add(words.name(tube.socket().channel()));
+        }
+        parts.add(tube.occupant().name());
+        return String.join(", ", parts);
+    }
+
     TubeCard withNotes(List<String> others) {
-        return new TubeCard(label, side, channel, type, verdict, verdictToken, early, stale, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
+        return new TubeCard(label, side, place, type, verdict, verdictToken, early, stale, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
                 cathodeMilliamps, screenMilliamps, screenWatts, bias, reading, figures, others, atReference);
     }
 
     TubeCard withReference(String converted) {
-        return new TubeCard(label, side, channel, type, verdict, verdictToken, early, stale, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
+        return new TubeCard(label, side, place, type, verdict, verdictToken, early, stale, plateMilliamps, watts, wattsPlusMinus, percent, plateVolts,
                 cathodeMilliamps, screenMilliamps, screenWatts, bias, reading, figures, notes, converted);
     }
 

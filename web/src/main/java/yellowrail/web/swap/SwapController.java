@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.idle.LastRead;
-import yellowrail.core.quantity.Quantity;
+import yellowrail.core.typed.Quantity;
 import yellowrail.core.station.Station;
 import yellowrail.core.swap.RectifierSwap;
 import yellowrail.core.swap.SwapAmp;
@@ -59,12 +59,12 @@ class SwapController {
         boolean unknown = !wants.isBlank() && type.isEmpty() || !rectifier.isBlank() && other.isEmpty();
         String present = amp.sheet().fittings().rectifierTube().isBlank() ? amp.sheet().supply().rectifier() == Rectifier.SILICON ? "silicon" : "" : amp.sheet().fittings().rectifierTube();
         Optional<SwapReport> changed = other.flatMap(to -> RectifierType.find(present).map(from -> new RectifierSwap(met, from, to).report()));
-        ModelAndView page = new ModelAndView("swap/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES)).addObject("id", id).addObject("in", in.name()).addObject("wants", wants)
+        ModelAndView page = new ModelAndView("swap/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES, words)).addObject("id", id).addObject("in", in.name()).addObject("wants", wants)
                 .addObject("types", catalogue.types().stream().map(TubeType::name).filter(name -> !name.equals(in.name())).toList())
                 .addObject("rectifiers", RectifierType.published().stream().map(RectifierType::name).toList()).addObject("rectifier", rectifier).addObject("presentRectifier", present)
-                .addObject("fault", unknown ? "%s is in no catalogue here.".formatted(Quantity.quote(wants.isBlank() ? rectifier : wants)) : "")
-                .addObject("basis", SwapView.basis(met)).addObject("unusable", read.unusable().map(words::say).orElse("")).addObject("report", type.map(check::of).map(SwapView::of).orElse(null))
-                .addObject("rectifierReport", changed.map(SwapView::of).orElse(null)).addObject("table", check.all(catalogue).stream().map(SwapView.Row::of).toList());
+                .addObject("fault", unknown ? words.message("page.swap.no-such-type", Quantity.quote(wants.isBlank() ? rectifier : wants)) : "")
+                .addObject("basis", SwapView.basis(met, words)).addObject("unusable", read.unusable().map(words::say).orElse("")).addObject("report", type.map(check::of).map(found -> SwapView.of(found, words)).orElse(null))
+                .addObject("rectifierReport", changed.map(found -> SwapView.of(found, words)).orElse(null)).addObject("table", check.all(catalogue).stream().map(found -> SwapView.Row.of(found, words)).toList());
         page.setStatus(unknown ? HttpStatus.NOT_FOUND : HttpStatus.OK);
         return page;
     }

@@ -1,14 +1,17 @@
 package yellowrail.web.swap;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
+import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Figures;
-import yellowrail.core.swap.Line;
 import yellowrail.core.swap.Outcome;
 import yellowrail.core.swap.SwapAmp;
+import yellowrail.core.swap.SwapQuestion;
 import yellowrail.core.swap.SwapReport;
+import yellowrail.web.words.Words;
 
 /** A swap check as it is shown: the verdict first, then stops, changes, what is not known, and what holds. */
 record SwapView(String verdict, String token, String sentence, List<Answer> answers) {
@@ -16,46 +19,47 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
     private static final List<Outcome> ORDER = List.of(Outcome.STOP, Outcome.CHANGE, Outcome.UNKNOWN, Outcome.HOLDS);
 
     /** One answer, which opens to its arithmetic and source. */
-    record Answer(String question, String outcome, String says, String arithmetic, String source) {
+    record Answer(String question, String token, String outcome, String says, String arithmetic, String source) {
     }
 
     /** A type in the table of all. */
     record Row(String type, String verdict, String token, String stops, String changes, String unknown, String grid, String heaters) {
 
-        static Row of(SwapReport report) {
-            return new Row(report.wants(), report.verdictInWords(), tokenOf(report), questions(report, Outcome.STOP), questions(report, Outcome.CHANGE), questions(report, Outcome.UNKNOWN),
-                    says(report, "grid volts"), says(report, "heater winding"));
+        static Row of(SwapReport report, Words words) {
+            boolean open = report.verdict() == SwapReport.Verdict.FITS && report.isOpen();
+            return new Row(report.wants(), open ? words.message("page.swap.open-fit") : words.name(report.verdict()), Code.of(report.verdict()),
+                    questions(report, Outcome.STOP, words), questions(report, Outcome.CHANGE, words), questions(report, Outcome.UNKNOWN, words),
+                    figure(report, SwapQuestion.GRID_VOLTS, words), figure(report, SwapQuestion.HEATER_WINDING, words));
         }
 
-        private static String questions(SwapReport report, Outcome outcome) {
-            return report.with(outcome).stream().map(Line::question).collect(Collectors.joining(", "));
+        private static String questions(SwapReport report, Outcome outcome, Words words) {
+            return report.questions(outcome).stream().map(words::name).collect(Collectors.joining(", "));
         }
 
-        /** The first figure of an answer, for the table. */
-        private static String says(SwapReport report, String question) {
-            return report.lines().stream().filter(line -> line.question().equals(question)).map(line -> line.says().split("[,;:]")[0])
-                    .filter(says -> says.matches(".*\\d.*")).findFirst().orElse("not known");
+        private static String figure(SwapReport report, SwapQuestion question, Words words) {
+            return report.lines().stream().filter(line -> line.question() == question).flatMap(line -> line.figure().stream()).map(words::say).findFirst()
+                    .orElseGet(() -> words.message("page.swap.figure-not-known"));
         }
     }
 
-    static SwapView of(SwapReport report) {
-        List<Answer> answers = new ArrayList<>();
-        ORDER.forEach(outcome -> report.with(outcome).forEach(line -> answers.add(new Answer(line.question(), outcome.inWords(), line.says(), line.arithmetic(), line.source()))));
-        return new SwapView(report.verdict().inWords(), tokenOf(report), report.sentence(), answers);
-    }
-
-    private static String tokenOf(SwapReport report) {
-        return report.verdict().name().toLowerCase(Locale.ROOT).replace('_', '-');
+    static SwapView of(SwapReport report, Words words) {
+        List<Answer> answers = ORDER.stream().flatMap(outcome -> report.with(outcome).stream()).map(line -> new Answer(words.name(line.question()), Code.of(line.outcome()),
+                words.name(line.outcome()), words.sayAll(line.says()), words.sayAll(line.arithmetic()), words.sayAll(line.source()))).toList();
+        return new SwapView(words.name(report.verdict()), Code.of(report.verdict()), words.sayAll(report.says()), answers);
     }
 
     /** What the amp was taken to be. */
-    static String basis(SwapAmp amp) {
+    static String basis(SwapAmp amp, Words words) {
         if (amp.plateVolts().isEmpty()) {
-            return "Nothing has been read in this amp yet: read plates, currents, screens and bias once, and most of what is not known here will be.";
+            return words.message("page.swap.basis-nothing");
         }
-        return "As read last: plates at %s to the cathode, %s, %s%s.".formatted(Figures.volts(amp.plateVolts().getAsDouble()),
-                amp.screenVolts().isPresent() ? "screens at " + Figures.volts(amp.screenVolts().getAsDouble()) : "screens not read",
-                amp.cathodeAmps().isPresent() ? Figures.milliamps(amp.cathodeAmps().getAsDouble()) + " each" : "currents not read",
-                amp.biasVolts().isPresent() ? ", grids at " + Figures.volts(amp.biasVolts().getAsDouble()) : "");
+        return words.message("page.swap.basis", Figures.volts(amp.plateVolts().getAsDouble()),
+                read("screens", amp.screenVolts(), Figures::volts, words).orElseGet(() -> words.message("page.swap.basis-no-screens")),
+                read("each", amp.cathodeAmps(), Figures::milliamps, words).orElseGet(() -> words.message("page.swap.basis-no-currents")),
+                read("grids", amp.biasVolts(), Figures::volts, words).orElse(""));
+    }
+
+    private static Optional<String> read(String what, OptionalDouble value, DoubleFunction<String> shown, Words words) {
+        return value.isPresent() ? Optional.of(words.message("page.swap.basis-" + what, shown.apply(value.getAsDouble()))) : Optional.empty();
     }
 }

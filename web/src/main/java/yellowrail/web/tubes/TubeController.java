@@ -12,21 +12,24 @@ import yellowrail.core.tube.RatingSystem;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.words.Words;
 
 /** The catalogue page and the form for the builder's own figures. */
 @Controller
 class TubeController {
 
     private final TubeService tubes;
+    private final Words words;
 
-    TubeController(TubeService tubes) {
+    TubeController(TubeService tubes, Words words) {
         this.tubes = tubes;
+        this.words = words;
     }
 
     @GetMapping("/tubes")
     String catalogue(Model model) {
-        model.addAttribute("rail", Rail.plain("Tube types"));
-        model.addAttribute("rows", tubes.catalogue().types().stream().flatMap(TubeRow::of).toList());
+        model.addAttribute("rail", Rail.plain(words.message("page.tubes.title")));
+        model.addAttribute("rows", tubes.catalogue().types().stream().flatMap(type -> TubeRow.of(type, words)).toList());
         return "tubes/page";
     }
 
@@ -35,12 +38,12 @@ class TubeController {
     ModelAndView form(@RequestParam(defaultValue = "") String from) {
         TubeForm form = tubes.catalogue().find(from)
                 .map(type -> TubeForm.of(type, type.rating(RatingSystem.OWN).orElse(type.customaryRating()))).orElse(TubeForm.empty());
-        return form(form, new Faults());
+        return form(form, new Faults(words));
     }
 
     @PostMapping("/tubes/own")
     ModelAndView save(@ModelAttribute TubeForm form) {
-        Faults faults = new Faults();
+        Faults faults = new Faults(words);
         TubeType own = form.type(faults);
         if (faults.any()) {
             ModelAndView again = form(form, faults);
@@ -51,8 +54,8 @@ class TubeController {
         return new ModelAndView("redirect:/tubes");
     }
 
-    private static ModelAndView form(TubeForm form, Faults faults) {
-        return new ModelAndView("tubes/form").addObject("rail", Rail.plain("Your own tube figures"))
+    private ModelAndView form(TubeForm form, Faults faults) {
+        return new ModelAndView("tubes/form").addObject("rail", Rail.plain(words.message("page.tubes.own")))
                 .addObject("form", form).addObject("faults", faults);
     }
 }

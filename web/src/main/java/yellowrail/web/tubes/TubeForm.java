@@ -1,12 +1,20 @@
 package yellowrail.web.tubes;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.Base;
+import yellowrail.core.tube.PinOut;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.RatingSystem;
+import yellowrail.core.tube.TubeFinding;
+import yellowrail.core.tube.TubeKind;
 import yellowrail.core.tube.TubeType;
+import yellowrail.core.typed.Quantity;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FieldReader;
 
@@ -21,8 +29,8 @@ record TubeForm(String name, String kind, String heaterVolts, String heaterAmps,
 
     /** Prefilled from a type, for another maker's figures. */
     static TubeForm of(TubeType type, Rating rating) {
-        return new TubeForm(type.name(), type.kind(), Figures.plain(type.heaterVolts()), Figures.plain(type.heaterAmps()), type.base(),
-                type.pins(), Figures.plain(100 * type.screenShare()), Figures.plain(rating.plateWatts()), shown(rating.plateVolts(), Unit.VOLT),
+        return new TubeForm(type.name(), Code.of(type.kind()), Figures.plain(type.heaterVolts()), Figures.plain(type.heaterAmps()), type.base().name(),
+                type.pins().text(), Figures.plain(100 * type.screenShare()), Figures.plain(rating.plateWatts()), shown(rating.plateVolts(), Unit.VOLT),
                 shown(rating.screenWatts(), Unit.WATT), shown(rating.screenVolts(), Unit.VOLT), shown(rating.cathodeAmps(), Unit.MILLIAMP),
                 shown(rating.gridLeakFixed(), Unit.KILOHM), shown(rating.gridLeakCathode(), Unit.KILOHM), "");
     }
@@ -33,12 +41,14 @@ record TubeForm(String name, String kind, String heaterVolts, String heaterAmps,
 
     TubeType type(Faults faults) {
         FieldReader read = new FieldReader(faults);
-        String typed = read.requiredWords("name", name, 24, "the type number, such as EL34");
+        String typed = read.requiredWords("name", name, 24, "page.form.needed.type-number");
         if (!typed.isEmpty() && !typed.matches("[\\p{L}\\p{N}][\\p{L}\\p{N} ./-]*")) {
-            faults.add("name", "A type number has letters, digits, spaces, points and dashes only.");
+            faults.say("name", "page.form.type-number");
         }
-        if (!List.of("pentode", "beam", "triode").contains(kind)) {
-            faults.add("kind", "Choose pentode, beam or triode.");
+        TubeKind of = read.choice("kind", kind == null ? "" : kind.toUpperCase(Locale.ROOT), TubeKind.class);
+        Optional<PinOut> pinOut = PinOut.parse(read.words("pins", pins, 120));
+        if (pinOut.isEmpty()) {
+            faults.say("pins", "page.form.pins", Quantity.quote(pins.strip()));
         }
         double share = read.required("screenShare", screenShare, Unit.PERCENT, 0, 40);
         Rating rating = new Rating(RatingSystem.OWN, read.number("plateVolts", plateVolts, Unit.VOLT, 50, 5000),
@@ -46,9 +56,9 @@ record TubeForm(String name, String kind, String heaterVolts, String heaterAmps,
                 read.number("screenWatts", screenWatts, Unit.WATT, 0.1, 100), read.number("cathodeMilliamps", cathodeMilliamps, Unit.MILLIAMP, 1, 2000),
                 read.number("gridLeakFixed", gridLeakFixed, Unit.KILOHM, 1, 10_000),
                 read.number("gridLeakCathode", gridLeakCathode, Unit.KILOHM, 1, 10_000), true,
-                read.requiredWords("source", source, 80, "where the figures come from, such as the maker\u2019s sheet"));
-        return new TubeType(typed, List.of(), kind, read.required("heaterVolts", heaterVolts, Unit.VOLT, 1, 50),
-                read.required("heaterAmps", heaterAmps, Unit.AMP, 0.05, 20), read.words("base", base, 40), read.words("pins", pins, 120),
-                share, "", List.of(rating));
+                new TubeFinding.ToldByBuilder(read.requiredWords("source", source, 80, "page.form.needed.source")));
+        return new TubeType(typed, List.of(), of, read.required("heaterVolts", heaterVolts, Unit.VOLT, 1, 50),
+                read.required("heaterAmps", heaterAmps, Unit.AMP, 0.05, 20), new Base(read.words("base", base, 40)), pinOut.orElse(PinOut.OF_ITS_OWN),
+                share, Optional.empty(), List.of(rating));
     }
 }

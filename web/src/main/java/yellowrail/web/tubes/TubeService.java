@@ -23,13 +23,13 @@ public class TubeService {
 
     @Transactional(readOnly = true)
     public TubeCatalogue catalogue() {
-        List<TubeType> own = mapper.own().stream().map(type -> json.read(type, TubeType.class)).toList();
+        List<TubeType> own = mapper.own().stream().map(type -> json.read(type, OwnTubeDocument.class).type()).toList();
         return own.isEmpty() ? published : published.with(own);
     }
 
     /** Adds the builder's figures for a type, or replaces those entered before under the same name. */
     @Transactional
     public void save(TubeType own) {
-        mapper.save(own.name().toUpperCase(Locale.ROOT), json.write(own));
+        mapper.save(own.name().toUpperCase(Locale.ROOT), json.write(OwnTubeDocument.of(own)));
     }
 }

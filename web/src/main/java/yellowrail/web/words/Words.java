@@ -2,23 +2,32 @@ package yellowrail.web.words;
 
 import java.lang.reflect.RecordComponent;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.context.MessageSource;
 import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.stereotype.Component;
+import yellowrail.core.finding.Code;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.In;
 import yellowrail.core.finding.Shown;
+import yellowrail.core.finding.Then;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.Base;
+import yellowrail.core.tube.Element;
+import yellowrail.core.tube.PinOut;
 
 /**
  * Words findings: the message of a finding is found by its package and its code, its arguments are the record's components in
- * their order, each in its unit. A finding inside a finding is worded first; of a list of findings each follows the other.
+ * their order, each in its unit. A finding inside a finding is worded first.
  */
 @Component
 public class Words {
+
+    private static final long MARKED = 10_000;
 
     private final MessageSource messages;
 
@@ -29,28 +38,53 @@ public class Words {
     public String say(Finding finding) {
         RecordComponent[] components = finding.getClass().getRecordComponents();
         Object[] arguments = Stream.of(components).map(component -> argument(component, finding)).toArray();
-        return message(key(finding.getClass(), finding.code()), arguments);
+        return message(key(finding.getClass()), arguments);
     }
 
     public List<String> say(List<? extends Finding> findings) {
         return findings.stream().map(this::say).toList();
     }
 
-    /** A message of the pages' own. */
-    public String message(String key, Object... arguments) {
-        return messages.getMessage(key, arguments, LocaleContextHolder.getLocale());
+    /** Findings that follow one another, as one text. */
+    public String sayAll(List<? extends Finding> findings) {
+        return String.join(" ", say(findings));
     }
 
-    /** Where the words of a kind of finding stand: {@code idle.plate-over-limit}. */
-    static String key(Class<?> finding, String code) {
-        String home = finding.getPackageName();
-        return home.substring(home.lastIndexOf('.') + 1) + "." + code;
+    /** What a choice is called. */
+    public String name(Enum<?> choice) {
+        return message(key(choice.getDeclaringClass()) + "." + Code.of(choice));
+    }
+
+    /** A message of the pages' own. */
+    public String message(String key, Object... arguments) {
+        Object[] told = Stream.of(arguments).map(Words::told).toArray();
+        return messages.getMessage(key, told, LocaleContextHolder.getLocale());
+    }
+
+    /** Counts are marked at the thousands once they have five digits. */
+    private static Object told(Object argument) {
+        if (!(argument instanceof Integer || argument instanceof Long)) {
+            return argument;
+        }
+        long count = ((Number) argument).longValue();
+        return Math.abs(count) < MARKED ? String.valueOf(count) : String.format(Locale.ROOT, "%,d", count);
+    }
+
+    /** Where the words of a finding or of a choice stand: {@code idle.plate-over-limit}, {@code amp.pot-turn.clockwise}. */
+    static String key(Class<?> type) {
+        String home = type.getPackageName();
+        String inside = type.isEnum() && type.getEnclosingClass() != null ? Code.of(type.getEnclosingClass()) + "-" : "";
+        return home.substring(home.lastIndexOf('.') + 1) + "." + inside + Code.of(type);
     }
 
     private String argument(RecordComponent component, Finding finding) {
         Object value = value(component, finding);
-        In in = component.getAnnotation(In.class);
-        return value instanceof Double number && in != null ? number(number, in) : argument(value);
+        if (value instanceof Double number) {
+            In in = component.getAnnotation(In.class);
+            return in == null ? Figures.plain(number) : number(number, in);
+        }
+        boolean then = component.isAnnotationPresent(Then.class);
+        return value instanceof List<?> list ? joined(list, then ? message("words.then") : ", ") : argument(value);
     }
 
     private static Object value(RecordComponent component, Finding finding) {
@@ -66,30 +100,43 @@ public class Words {
         if (value instanceof Finding inner) {
             return say(inner);
         }
+        if (value instanceof Optional<?> maybe) {
+            return maybe.map(this::argument).orElse("");
+        }
         if (value instanceof Shown shown) {
             return shown.toTurnTo() ? Figures.toTurnTo(shown.unit(), shown.si()) : number(shown.si(), shown.unit());
         }
-        if (value instanceof List<?> list) {
-            String between = !list.isEmpty() && list.get(0) instanceof Finding ? message("words.then") : ", ";
-            return list.stream().map(this::argument).collect(Collectors.joining(between));
+        if (value instanceof Double number) {
+            return Figures.plain(number);
         }
-        return value instanceof Enum<?> choice && !(value instanceof Unit) ? inWords(choice) : String.valueOf(value);
+        if (value instanceof PinOut pins) {
+            return pins.isOfItsOwn() ? message("words.pin-out-of-its-own") : pins.text();
+        }
+        if (value instanceof Base base) {
+            return base.name();
+        }
+        return value instanceof Enum<?> choice && !(value instanceof Unit) ? name(choice) : String.valueOf(told(value));
     }
 
-    private static String inWords(Enum<?> choice) {
-        try {
-            return (String) choice.getDeclaringClass().getMethod("inWords").invoke(choice);
-        } catch (ReflectiveOperationException e) {
-            throw new IllegalStateException("%s has no words".formatted(choice), e);
-        }
+    private String joined(List<?> list, String between) {
+        boolean pins = !list.isEmpty() && list.get(0) instanceof Element;
+        return list.stream().map(this::argument).collect(Collectors.joining(pins ? message("words.and") : between));
     }
 
     private static String number(double si, In in) {
-        Unit unit = in.value();
+        Unit[] units = in.value();
+        String sign = in.change() && si >= 0 ? "+" : "";
+        if (units.length == 0) {
+            return sign + Figures.fixed(si, in.decimals());
+        }
+        Unit unit = units[0];
         if (in.plusMinus()) {
             return Figures.plusMinus(si, unit) + " " + unit;
         }
-        return in.decimals() >= 0 ? Figures.fixed(unit.fromSi(si), in.decimals()) + " " + unit : number(si, unit);
+        if (in.decimals() >= 0) {
+            return sign + Figures.fixed(unit.fromSi(si), in.decimals()) + " " + unit;
+        }
+        return sign + (in.given() ? Figures.in(unit, si) : number(si, unit));
     }
 
     private static String number(double si, Unit unit) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.form.Faults;
+import yellowrail.web.words.BundledWords;
 
 class AmpFormDraftTest {
 
@@ -26,7 +27,7 @@ class AmpFormDraftTest {
 
     @Test
     void theFirstFormNeedsOnlyAName() {
-        Faults faults = new Faults();
+        Faults faults = new Faults(BundledWords.read());
         new AmpFormReader(first, CATALOGUE, faults).sheet();
         assertThat(faults.byField()).isEmpty();
     }

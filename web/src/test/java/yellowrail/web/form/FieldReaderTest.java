@@ -6,10 +6,11 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.quantity.Unit;
+import yellowrail.web.words.BundledWords;
 
 class FieldReaderTest {
 
-    private final Faults faults = new Faults();
+    private final Faults faults = new Faults(BundledWords.read());
     private final FieldReader read = new FieldReader(faults);
 
     @Test

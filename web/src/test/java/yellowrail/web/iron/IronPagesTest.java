@@ -101,11 +101,11 @@ class IronPagesTest {
 
     @Test
     void aMeasuredSpeakerFile() {
-        assertThat(speaker("20 9 30\n62 44 0\n200 8 -20\n400 7.2 0\n5000 16 40\n20000 38 55\n", 200)).contains("resonance, 6", "least, 4", "5 kHz, 5000 Hz: 16.0 ohm at +40\u00b0", "Nothing was measured between 62 and 200 Hz", "/load-line?lines=6");
+        assertThat(speaker("20 9 30\n62 44 0\n200 8 -20\n400 7.2 0\n5000 16 40\n20000 38 55\n", 200)).contains("resonance, 6", "least, 4", "5 kHz, 5000 Hz: 16.0 ohm at +40\u00b0", "Nothing was measured between 62 Hz and 200 Hz", "/load-line?lines=6");
         assertThat(speaker("8 20\n9 40\n8.5 80\n7 160\n", 422)).contains("the columns look swapped");
         assertThat(speaker("hello\n", 422)).contains("No lines with a frequency and ohms");
         String many = IntStream.range(0, 100_000).mapToObj(i -> "%.4f %.3f 5".formatted(20 * Math.pow(1000, i / 100_000.0), 8 + Math.sin(i / 9000.0))).collect(Collectors.joining("\n"));
-        assertThat(speaker(many, 200)).contains("100,000 points, thinned out to 1,");
+        assertThat(speaker(many, 200)).contains("100,000 points, thinned out to 1");
         assertThat(speaker(many.repeat(6), 413)).as("a page of ours").contains("Yellow Rail");
     }
 

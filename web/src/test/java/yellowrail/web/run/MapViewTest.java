@@ -15,6 +15,7 @@ import yellowrail.core.map.Track;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.chart.Plot;
+import yellowrail.web.words.BundledWords;
 
 class MapViewTest {
 
@@ -22,7 +23,7 @@ class MapViewTest {
     private static final AmpSheet SHEET = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, TYPE, 2, false).sheet();
 
     private static MapView map(Track... tracks) {
-        return MapView.of(OperatingMap.of(StageIdle.of(SHEET, TubeCatalogue.published()), List.of(tracks)), SHEET);
+        return MapView.of(OperatingMap.of(StageIdle.of(SHEET, TubeCatalogue.published()), List.of(tracks)), SHEET, BundledWords.read());
     }
 
     private static Track track(String label, double volts, double amps) {
@@ -58,7 +59,7 @@ class MapViewTest {
 
     @Test
     void saysInWordsWhatItShows() {
-        assertThat(map().inWords()).contains("no tube has both");
-        assertThat(map(track("V1", 452, 0.0346)).inWords()).isEqualTo("Operating map: V1 at 452 V and 34.6 mA of plate current.");
+        assertThat(map().told()).contains("no tube has both");
+        assertThat(map(track("V1", 452, 0.0346)).told()).isEqualTo("Operating map: V1 at 452 V and 34.6 mA of plate current.");
     }
 }

@@ -2,8 +2,12 @@ package yellowrail.web.words;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.ResourceBundle;
@@ -15,66 +19,85 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import yellowrail.core.balance.BalanceFinding;
+import yellowrail.core.finding.Code;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.Shown;
 import yellowrail.core.idle.IdleFinding;
-import yellowrail.core.mistake.MistakeFinding;
 import yellowrail.core.move.MoveFinding;
-import yellowrail.core.powerup.PowerUpFinding;
 import yellowrail.core.quantity.Unit;
-import yellowrail.core.reading.EntryFault;
-import yellowrail.core.supply.SupplyFinding;
-import yellowrail.core.timeline.TimelineFinding;
 
-/** The bundle has the words of everything that the core can find, and nothing else under its names. */
+/** The bundle has the words of everything that can be found and of every choice, and nothing else under their names. */
 class WordsTest {
 
-    private static final List<Class<?>> KINDS = List.of(BalanceFinding.class, EntryFault.class, IdleFinding.class, MistakeFinding.class, MoveFinding.class, PowerUpFinding.class,
-            SupplyFinding.class, TimelineFinding.class);
     private static final Pattern ARGUMENT = Pattern.compile("\\{(\\d+)");
 
     private static ResourceBundle bundle;
     private static Words words;
+    private static List<Class<?>> findings;
+    private static List<Class<?>> choices;
 
     @BeforeAll
     static void read() {
         bundle = ResourceBundle.getBundle("messages", Locale.ROOT);
         words = BundledWords.read();
-    }
-
-    private static Stream<Class<?>> findings() {
-        return KINDS.stream().flatMap(kind -> Stream.of(kind.getPermittedSubclasses()));
-    }
-
-    private static String key(Class<?> finding) {
-        return Words.key(finding, Finding.code(finding));
+        List<JavaClass> all = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail").stream().toList();
+        findings = all.stream().filter(type -> type.isRecord() && type.isAssignableTo(Finding.class)).<Class<?>>map(JavaClass::reflect).toList();
+        choices = all.stream().filter(type -> type.isEnum() && type.getPackageName().startsWith("yellowrail.core")).<Class<?>>map(JavaClass::reflect).toList();
     }
 
     @Test
     void everyFindingHasItsWordsAndTheWordsUseEveryNumber() {
         List<String> wrong = new ArrayList<>();
-        findings().forEach(finding -> {
-            if (!bundle.containsKey(key(finding))) {
-                wrong.add("no words for " + key(finding));
+        findings.forEach(finding -> {
+            String key = Words.key(finding);
+            if (!bundle.containsKey(key)) {
+                wrong.add("no words for " + key);
                 return;
             }
-            Set<Integer> used = ARGUMENT.matcher(bundle.getString(key(finding))).results().map(found -> Integer.valueOf(found.group(1))).collect(Collectors.toSet());
+            Set<Integer> used = ARGUMENT.matcher(bundle.getString(key)).results().map(found -> Integer.valueOf(found.group(1))).collect(Collectors.toSet());
             Set<Integer> has = IntStream.range(0, finding.getRecordComponents().length).boxed().collect(Collectors.toSet());
             if (!used.equals(has)) {
-                wrong.add("%s uses %s of %s".formatted(key(finding), used, has));
+                wrong.add("%s uses %s of %s".formatted(key, used, has));
+            }
+        });
+        assertThat(findings).hasSizeGreaterThan(400);
+        assertThat(wrong).isEmpty();
+    }
+
+    private static List<String> names(Class<?> choice) {
+        return Stream.of(choice.getEnumConstants()).map(each -> Words.key(choice) + "." + Code.of((Enum<?>) each)).toList();
+    }
+
+    /** A choice that is told has a name for each of its values; one that is never told has none. */
+    @Test
+    void everyChoiceIsNamedWholeOrNotAtAll() {
+        List<String> wrong = new ArrayList<>();
+        choices.forEach(choice -> {
+            List<String> missing = names(choice).stream().filter(name -> !bundle.containsKey(name)).toList();
+            boolean told = findings.stream().flatMap(finding -> Stream.of(finding.getRecordComponents())).anyMatch(part -> tells(part, choice)) && choice != Unit.class;
+            if (!missing.isEmpty() && (told || missing.size() < names(choice).size())) {
+                wrong.addAll(missing);
             }
         });
         assertThat(wrong).isEmpty();
     }
 
+    private static boolean tells(RecordComponent part, Class<?> choice) {
+        return part.getType() == choice || part.getGenericType() instanceof ParameterizedType type && type.getActualTypeArguments()[0] == choice;
+    }
+
     @Test
     void noWordsAreLeftOverFromAFindingThatIsGone() {
-        Set<String> known = findings().map(WordsTest::key).collect(Collectors.toCollection(HashSet::new));
+        Set<String> known = Stream.concat(findings.stream().map(Words::key), choices.stream().flatMap(choice -> names(choice).stream())).collect(Collectors.toSet());
         Set<String> homes = known.stream().map(each -> each.substring(0, each.indexOf('.'))).collect(Collectors.toSet());
         Set<String> left = new TreeSet<>(bundle.keySet());
         left.removeIf(each -> known.contains(each) || !homes.contains(each.substring(0, each.indexOf('.'))));
         assertThat(left).isEmpty();
+    }
+
+    @Test
+    void twoFindingsOfOneHomeNeverShareTheirWords() {
+        assertThat(findings.stream().map(Words::key).toList()).doesNotHaveDuplicates();
     }
 
     @Test

@@ -26,10 +26,10 @@ public record KnownModel(String type, PentodeModel model, int points, double pla
         return points < ENOUGH ? GUESSED_SPREAD : BIAS_SPREAD;
     }
 
-    /** How far to trust it, in a few words. */
-    public String inWords() {
-        return "%d published point%s, plate current within %.1f %% there, screen within %.0f %%%s%s".formatted(points, points == 1 ? "" : "s", 100 * plateError,
-                100 * screenError, points < ENOUGH ? "; too few to trust it elsewhere" : "",
-                knee.map(operation -> "; knee placed by the published power at %.0f/%.0f V".formatted(operation.plateVolts(), operation.screenVolts())).orElse("; knee as power tubes have it, not published"));
+    /** How far to trust it. */
+    public ModelFinding trust() {
+        ModelFinding placed = knee.<ModelFinding>map(operation -> new ModelFinding.KneeByPower(operation.plateVolts(), operation.screenVolts()))
+                .orElseGet(ModelFinding.KneeAsUsual::new);
+        return points < ENOUGH ? new ModelFinding.FittedToFew(points, plateError, screenError, placed) : new ModelFinding.Fitted(points, plateError, screenError, placed);
     }
 }

@@ -3,7 +3,7 @@ package yellowrail.core.tube.model;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVRecord;
-import yellowrail.core.tube.CsvResource;
+import yellowrail.core.resource.CsvResource;
 
 /**
  * One published operation of a whole stage: what a model is held against, and what loads a type works into. SI; empty where
@@ -55,7 +55,9 @@ public record PublishedOperation(String type, boolean pushPull, double plateVolt
         return plateVolts - kneeAmps() * loadOhms / 4;
     }
 
-    public String inWords() {
+    /** As it is called in tables of numbers. */
+    @Override
+    public String toString() {
         return "%s %s, %.0f/%.0f V".formatted(type, pushPull ? "PP" : "SE", plateVolts, screenVolts);
     }
 }

@@ -8,7 +8,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
 import yellowrail.core.quantity.Unit;
-import yellowrail.core.tube.CsvResource;
+import yellowrail.core.resource.CsvResource;
 import yellowrail.core.tube.TubeType;
 
 /** The models of the types that have published static points; the others have none, and that is said. */

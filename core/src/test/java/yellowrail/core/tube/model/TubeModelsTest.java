@@ -48,7 +48,7 @@ class TubeModelsTest {
         assertThat(TubeModels.published().of(Amps.type("KT120"))).isEmpty();
         assertThat(TubeModels.published().of(Amps.type("6CA7"))).isPresent();
         assertThatThrownBy(() -> new ModelFit("KT120", List.of(), List.of())).hasMessage("KT120 has no published points to fit to");
-        assertThat(TubeModels.published().of(Amps.type("KT88")).orElseThrow().inWords()).contains("2 published points", "too few to trust");
+        assertThat(TubeModels.published().of(Amps.type("KT88")).orElseThrow().trust()).isInstanceOfSatisfying(ModelFinding.FittedToFew.class, trust -> assertThat(trust.points()).isEqualTo(2));
     }
 
     @Test

@@ -1,4 +1,4 @@
-package yellowrail.core.tube;
+package yellowrail.core.resource;
 
 import java.io.IOException;
 import java.io.InputStreamReader;

@@ -1,8 +1,9 @@
-package yellowrail.core.quantity;
+package yellowrail.core.typed;
 
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import yellowrail.core.quantity.Unit;
 
 /**
  * A number as a builder writes it, with the unit if one was written: {@code 38.2mV}, {@code 38,2}, {@code 4k7},
@@ -32,10 +33,10 @@ public record Quantity(double number, Optional<Unit> unit, int decimals) {
     public static Quantity parse(String text) {
         String typed = text == null ? "" : text.strip().replace('\u2212', '-').replace('\u00a0', ' ');
         if (typed.isEmpty()) {
-            throw new BadQuantityException("nothing was typed; type a number such as 38.2");
+            throw new BadQuantityException(new QuantityFault.NothingTyped());
         }
         if (typed.length() > 40) {
-            throw new BadQuantityException("%s is too long for a number; type a number such as 38.2".formatted(quote(typed)));
+            throw new BadQuantityException(new QuantityFault.TooLong(quote(typed)));
         }
         Matcher infix = INFIX.matcher(typed);
         if (infix.matches()) {
@@ -44,16 +45,15 @@ public record Quantity(double number, Optional<Unit> unit, int decimals) {
         }
         Matcher plain = PLAIN.matcher(typed);
         if (!plain.matches()) {
-            throw new BadQuantityException("%s is not a number; type a number such as 38.2".formatted(quote(typed)));
+            throw new BadQuantityException(new QuantityFault.NotANumber(quote(typed)));
         }
         if (THOUSANDS.matcher(typed).matches()) {
-            throw new BadQuantityException(
-                    "%s could be a thousand or a decimal comma; write it with a point, or without the comma".formatted(quote(typed)));
+            throw new BadQuantityException(new QuantityFault.ThousandOrDecimal(quote(typed)));
         }
         String exponent = plain.group(3) == null ? "" : plain.group(3);
         double number = Double.parseDouble(plain.group(1) + plain.group(2).replace(',', '.') + exponent);
         if (!(Math.abs(number) <= LARGEST)) {
-            throw new BadQuantityException("%s is too large for anything on a bench".formatted(quote(typed)));
+            throw new BadQuantityException(new QuantityFault.TooLarge(quote(typed)));
         }
         String digits = plain.group(2).replace(',', '.');
         int decimals = digits.contains(".") ? digits.length() - digits.indexOf('.') - 1 : 0;
@@ -67,8 +67,7 @@ public record Quantity(double number, Optional<Unit> unit, int decimals) {
         }
         Optional<Unit> unit = Unit.of(written);
         if (unit.isEmpty()) {
-            throw new BadQuantityException("%s has no unit known here in %s; units are mV, V, mA, A, ohm, k, %%"
-                    .formatted(quote(typed), quote(written)));
+            throw new BadQuantityException(new QuantityFault.UnknownUnit(quote(typed), quote(written)));
         }
         return unit;
     }
@@ -81,8 +80,7 @@ public record Quantity(double number, Optional<Unit> unit, int decimals) {
     public double si(Unit assumed) {
         Unit written = unit.orElse(assumed);
         if (written.dimension() != assumed.dimension()) {
-            throw new BadQuantityException("%s was typed in %s where %s is wanted (%s)".formatted(
-                    Figures.plain(number), written, assumed.dimension().inWords(), assumed));
+            throw new BadQuantityException(new QuantityFault.OtherDimension(number, written, assumed.dimension(), assumed));
         }
         return written.toSi(number);
     }

@@ -1,0 +1,24 @@
+package yellowrail.core.tube.model;
+
+import yellowrail.core.finding.Finding;
+import yellowrail.core.finding.In;
+import yellowrail.core.quantity.Unit;
+
+/** How far a type's model is to be trusted. */
+public sealed interface ModelFinding extends Finding {
+
+    record Fitted(int points, @In(value = Unit.PERCENT, decimals = 1) double plateError, @In(value = Unit.PERCENT, decimals = 0) double screenError, ModelFinding knee)
+            implements ModelFinding {
+    }
+
+    /** Too few points to trust it between them. */
+    record FittedToFew(int points, @In(value = Unit.PERCENT, decimals = 1) double plateError, @In(value = Unit.PERCENT, decimals = 0) double screenError, ModelFinding knee)
+            implements ModelFinding {
+    }
+
+    record KneeByPower(@In(value = Unit.VOLT, decimals = 0) double plate, @In(value = Unit.VOLT, decimals = 0) double screen) implements ModelFinding {
+    }
+
+    record KneeAsUsual() implements ModelFinding {
+    }
+}
