@@ -2,12 +2,13 @@ package yellowrail.web.iron;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import yellowrail.core.iron.RatioTest;
 import yellowrail.core.quantity.Figures;
 import yellowrail.web.words.Words;
 
 /** What the ratio bench found, as it is shown. */
-record RatioView(List<Row> rows, List<String> sets, List<Offer> offers, List<String> facts, List<String> doubts) {
+record RatioView(List<Row> rows, String sets, List<Offer> offers, List<String> facts, List<String> doubts) {
 
     /** A tap: its ratio, and the load with each usual speaker on it. */
     record Row(String tap, String volts, String turns, String impedance, List<String> loads, String loss) {
@@ -29,8 +30,13 @@ record RatioView(List<Row> rows, List<String> sets, List<Offer> offers, List<Str
             facts.add(words.say(test.caution()));
         }
         facts.add(words.message("page.ratio.meter"));
-        return new RatioView(rows, words.say(test.tapSets().stream().map(RatioTest.TapSet::says).toList()),
+        return new RatioView(rows, sets(test, words),
                 test.tapSets().stream().map(set -> offer(set, words)).toList(), facts, words.say(test.doubts()));
+    }
+
+    private static String sets(RatioTest test, Words words) {
+        String sets = test.tapSets().stream().map(set -> words.say(set.says())).collect(Collectors.joining(words.message("page.ratio.or")));
+        return sets.isEmpty() ? "" : words.message("page.ratio.they-fit", sets);
     }
 
     private static Offer offer(RatioTest.TapSet set, Words words) {
