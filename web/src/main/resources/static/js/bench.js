@@ -1,6 +1,8 @@
 // The page works without this: it only opens verdicts in place, sends the theme back to where one was,
 // and puts the cursor back on the entry line.
 
+import { words } from "./words.js";
+
 const opened = document.getElementById("opened");
 
 // On a phone the line lies below what is to be read first: the cursor may stand in it, but the page begins at its top.
@@ -11,10 +13,10 @@ if (matchMedia("(max-width: 700px)").matches && !location.hash) {
 document.querySelectorAll("[data-here]").forEach(field => { field.value = location.pathname; });
 
 // Until a theme is chosen the system's counts: offer the other one.
-const theme = document.querySelector(".theme button");
+const theme = document.querySelector("button[name=theme]");
 if (theme && !document.documentElement.dataset.theme && matchMedia("(prefers-color-scheme: dark)").matches) {
   theme.value = "light";
-  theme.textContent = "Light";
+  theme.textContent = words.light;
 }
 
 document.body.addEventListener("htmx:afterSwap", event => {
@@ -85,7 +87,7 @@ for (const failure of ["htmx:sendError", "htmx:responseError"]) {
       form.append(note);
     }
     if (note) {
-      note.textContent = "Not stored: the application did not answer. What you typed is still here; press Enter again when it runs.";
+      note.textContent = words.notStored;
     }
   });
 }
@@ -94,7 +96,7 @@ for (const failure of ["htmx:sendError", "htmx:responseError"]) {
 document.addEventListener("submit", event => {
   const note = event.target.querySelector("#matching");
   if (note) {
-    note.textContent = "Matching\u2026 ";
+    note.textContent = words.matching + " ";
     note.append(document.createElement("progress"));
   }
 });

@@ -1,5 +1,7 @@
 // Every action of a run has a key. They work outside fields; in the entry line only ? while it is empty.
 
+import { words } from "./words.js";
+
 const find = selector => document.querySelector(selector);
 const press = selector => { const it = find(selector); it?.click(); return Boolean(it); };
 
@@ -73,10 +75,10 @@ function across() {
   const watch = move?.dataset.watch;
   const display = find("#display");
   const onIt = display && display.dataset.where === move?.dataset.point;
-  dialog.querySelector(".across-what").textContent = watch ? `turn until ${move.dataset.point} reads` : "";
+  dialog.querySelector(".across-what").textContent = watch ? words.turnUntil.replace("%s", move.dataset.point) : "";
   dialog.querySelector(".across-figure").textContent = watch || move?.textContent || verdict?.textContent || "";
   dialog.querySelector(".across-figure").classList.toggle("words", !watch);
-  dialog.querySelector(".across-now").textContent = watch ? `now ${onIt ? display.dataset.reading : move.dataset.now}` : "";
+  dialog.querySelector(".across-now").textContent = watch ? words.now.replace("%s", onIt ? display.dataset.reading : move.dataset.now) : "";
   if (!dialog.open) {
     dialog.showModal();
   }
@@ -85,12 +87,12 @@ function across() {
 
 // By the browser's own voice, where it has one.
 function speak() {
-  const words = find(".move-sentence")?.textContent ?? find(".sentence")?.textContent;
-  if (!words || !window.speechSynthesis) {
+  const said = find(".move-sentence")?.textContent ?? find(".sentence")?.textContent;
+  if (!said || !window.speechSynthesis) {
     return false;
   }
   speechSynthesis.cancel();
-  speechSynthesis.speak(new SpeechSynthesisUtterance(words.replace(/ mV\b/g, " millivolts").replace(/ mA\b/g, " milliamps").replace(/ V\b/g, " volts")));
+  speechSynthesis.speak(new SpeechSynthesisUtterance(said.replace(/ mV\b/g, " millivolts").replace(/ mA\b/g, " milliamps").replace(/ V\b/g, " volts")));
   return true;
 }
 

@@ -1,6 +1,8 @@
 // Sliders and drags of the load line. The page works without it: the fields and Compute do the same.
 // What is dragged is written into the fields; the server draws. One request at a time: while one is out, the newest waits.
 
+import { words } from "./words.js";
+
 const form = document.getElementById("knobs");
 const drawn = document.getElementById("drawn");
 const field = name => form.elements[name];
@@ -34,7 +36,7 @@ async function draw(quick) {
     drawn.firstElementChild?.append(...below);
     document.dispatchEvent(new CustomEvent("loadline:drawn"));
   } catch {
-    drawn.insertAdjacentHTML("afterbegin", "<p class='fault' role='alert'>The application did not answer. What you set is still here.</p>");
+    drawn.insertAdjacentHTML("afterbegin", `<p class='fault' role='alert'>${words.noAnswer}</p>`);
   }
   busy = false;
   if (waiting !== null) {

@@ -33,6 +33,11 @@ public final class Visitor {
         return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html,*/*;q=0.8").GET());
     }
 
+    /** As a browser of this language asks. */
+    public HttpResponse<String> get(String path, String language) {
+        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html,*/*;q=0.8").header("Accept-Language", language).GET());
+    }
+
     public HttpResponse<String> postJson(String path, String body) {
         return send(HttpRequest.newBuilder(URI.create(url + path)).header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofString(body)));

@@ -91,7 +91,7 @@ public final class EntryLine {
     public static boolean isReserved(String label) {
         String word = label.toLowerCase(Locale.ROOT);
         return WORDS.containsKey(word) || UNLOADED.contains(word) || OFF.contains(word) || STOP.contains(word) || Unit.of(word).isPresent() && !word.equals(RIGHT)
-                || List.of("on", "note", "mark", "undo", "turn", "tube", "swing", "sheet", "tick").contains(word);
+                || List.of("on", "note", "mark", "undo", "turn", "tube", "valve", "swing", "sheet", "tick").contains(word);
     }
 
     /** Every word that names a reading of these kinds. */
@@ -173,7 +173,7 @@ public final class EntryLine {
                 yield Optional.of(new Entry(first.equals("note") ? ReadingKind.NOTE : ReadingKind.MARK, "", 0, rest));
             }
             case "turn" -> Optional.of(turn(rest));
-            case "tube" -> Optional.of(tube(rest));
+            case "tube", "valve" -> Optional.of(tube(rest));
             case "sheet" -> Optional.of(new Entry(ReadingKind.SHEET, "", 0, SheetCorrection.parse(rest, sheet).words()));
             case "on" -> Optional.of(new Entry(ReadingKind.POWER_ON, "", minutes(rest), ""));
             case "undo" -> Optional.of(Entry.said(ReadingKind.UNDO, "", rest));

@@ -40,7 +40,7 @@ public record SheetCorrection(String words, AmpSheet sheet) {
 
     /** @throws BadEntryException if the words are no correction of this sheet */
     public static SheetCorrection parse(String words, AmpSheet sheet) {
-        String said = words.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        String said = words.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ").replaceFirst("^anode ", "plate ");
         return switch (said) {
             case "shared" -> new SheetCorrection(said, shared(sheet));
             case "screen typical" -> new SheetCorrection(said, sheet.with(new ScreenSense(ScreenSense.Way.TYPICAL,

@@ -29,7 +29,7 @@ class BenchWordsTest {
     @CsvSource(delimiter = '|', value = {"heater 6.42|heater 6.42V", "heaters 6.9 bare|heater 6.9V bare", "bias -38.2 stop|bias -38.2V stop", "turn range cw|turn RANGE clockwise",
             "turn left|turn RANGE anticlockwise", "tube V1 EL34 new|tube V1 EL34 new", "swing a V1 38.2 V2 31|swing a V1 38.2mV; swing a V2 31mV",
             "off; rk off 1.01|off; rk off 1.01ohm", "on 10; V1 36|on 10; V1 36mV", "V1 36; note hum|V1 36mV; note hum", "note a; b|note a; b",
-            "sheet screen typical|sheet screen typical", "sheet plate up to 440|sheet plate up to 440", "tick load; on|tick load; on", "UNDO|undo", "V1 66.0 stop|V1 66.0mV; V1 66.0mV stop", "SHEET pot RANGE clockwise|sheet pot RANGE clockwise"})
+            "sheet screen typical|sheet screen typical", "sheet plate up to 440|sheet plate up to 440", "tick load; on|tick load; on", "UNDO|undo", "valve V1 EL34 new|tube V1 EL34 new", "sheet anode up to 440|sheet plate up to 440", "V1 66.0 stop|V1 66.0mV; V1 66.0mV stop", "SHEET pot RANGE clockwise|sheet pot RANGE clockwise"})
     void isReadAsMeant(String line, String meant) {
         assertThat(typed(line)).isEqualTo(meant);
         assertThat(typed(meant)).as("what is shown can be typed").contains(meant.split(";")[0]);

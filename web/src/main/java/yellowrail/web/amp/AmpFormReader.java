@@ -113,7 +113,7 @@ final class AmpFormReader {
         try {
             MeterAddress.of(link);
         } catch (MeterException e) {
-            faults.add("link.host", e.getMessage());
+            faults.add("link.host", e.fault());
         }
         return link;
     }

@@ -33,11 +33,16 @@ public final class Faults {
 
     /** @param key of a message of the pages' own */
     public void say(String field, String key, Object... arguments) {
-        add(field, words.map(found -> found.message(key, arguments)).orElse(key));
+        add(field, worded(key, arguments));
     }
 
     public void add(String field, String message) {
         byField.putIfAbsent(field, message);
+    }
+
+    /** A message of the pages' own. */
+    public String worded(String key, Object... arguments) {
+        return words.map(found -> found.message(key, arguments)).orElse(key);
     }
 
     /** What a choice is called. */

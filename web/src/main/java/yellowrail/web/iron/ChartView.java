@@ -13,6 +13,7 @@ import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;
+import yellowrail.web.words.Words;
 
 /**
  * Plate curves, rating, load line and the tube\u2019s path in SVG coordinates.
@@ -23,7 +24,7 @@ import yellowrail.web.chart.Plot.Tick;
  * @param rest     A
  */
 record ChartView(List<Curve> curves, String rating, String beyond, String load, String path, Place idle, Place handle, Place classAEnd, List<SpeakerLine> speakers, List<Tick> across, List<Tick> up, double volts,
-                 double milliamps, double perTube, double supply, double rest, String inWords) {
+                 double milliamps, double perTube, double supply, double rest, String told) {
 
     static final Plot FRAME = new Plot(760, 500, 60, 16, 14, 46, 0, 1, 0, 1, false);
 
@@ -42,7 +43,7 @@ record ChartView(List<Curve> curves, String rating, String beyond, String load, 
     record SpeakerLine(String path, String label, String x, String y) {
     }
 
-    static ChartView of(Performance found, double ratedWatts, List<Impedance> speakers, double nominalOhms, PlateChart.Frame frame) {
+    static ChartView of(Performance found, double ratedWatts, List<Impedance> speakers, double nominalOhms, PlateChart.Frame frame, Words words) {
         PlateChart chart = PlateChart.of(found, ratedWatts, frame);
         OutputStage stage = found.stage();
         Plot plot = new Plot(FRAME.width(), FRAME.height(), FRAME.left(), FRAME.right(), FRAME.top(), FRAME.bottom(), 0, chart.volts(), 0, chart.amps(), false);
@@ -51,7 +52,7 @@ record ChartView(List<Curve> curves, String rating, String beyond, String load, 
         return new ChartView(curves(chart, plot), rating, rating + " L%s %s L%s %s Z".formatted(px(plot.x(chart.volts())), px(plot.y(chart.amps())), px(plot.x(chart.rating().get(0).volts())), px(plot.y(chart.amps()))),
                 plot.line(chart.load()), plot.line(chart.path()), place(plot, chart.idle()), place(plot, chart.path().get(chart.path().size() - 1)), chart.classAEnd().map(end -> place(plot, end)).orElse(null),
                 speakerLines(found, chart, plot, speakers, nominalOhms), plot.across(8, 1), plot.up(7, 1e3), chart.volts(), 1e3 * chart.amps(), factor, found.supplyVolts(),
-                stage.isPushPull() ? 0 : found.plateAmps() / stage.tubes(), inWords(found));
+                stage.isPushPull() ? 0 : found.plateAmps() / stage.tubes(), told(found, words));
     }
 
     private static Place place(Plot plot, Point point) {
@@ -95,8 +96,8 @@ record ChartView(List<Curve> curves, String rating, String beyond, String load, 
         return lines;
     }
 
-    private static String inWords(Performance found) {
-        return String.format(Locale.ROOT, "Plate curves and load line: idle at %.0f V and %.1f mA of plate current, a load of %.1f kilohm, %.1f W at full drive.", found.stage().plateVolts(), 1e3 * found.idle().plateAmps(),
-                found.stage().loadOhms() / 1000, found.powerWatts());
+    private static String told(Performance found, Words words) {
+        return words.message("page.load-line.told", Figures.fixed(found.stage().plateVolts(), 0), Figures.fixed(1e3 * found.idle().plateAmps(), 1),
+                Figures.fixed(found.stage().loadOhms() / 1000, 1), Figures.fixed(found.powerWatts(), 1));
     }
 }

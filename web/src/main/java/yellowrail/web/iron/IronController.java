@@ -86,7 +86,7 @@ class IronController {
         if (file != null && !file.isEmpty()) {
             ImpedanceFile measured = ImpedanceFile.parse(new String(file.getBytes(), StandardCharsets.UTF_8));
             measured.faults().forEach(fault -> faults.add("file" + faults.byField().size(), words.say(fault)));
-            view = measured.speaker().filter(found -> !faults.any()).map(found -> SpeakerView.of(found, nominal, primary, words.say(measured.remarks())));
+            view = measured.speaker().filter(found -> !faults.any()).map(found -> SpeakerView.of(found, nominal, primary, words.say(measured.remarks()), words));
         } else {
             double re = read.required("re", typed.get("re"), Unit.OHM, 0.5, 100);
             double fs = read.count("fs", typed.get("fs"), 10, 2000);
@@ -95,7 +95,7 @@ class IronController {
             double le = read.count("le", typed.get("le"), 0, 50);
             double exponent = read.count("exponent", typed.get("exponent"), 0.3, 1);
             if (!faults.any()) {
-                view = Optional.of(SpeakerView.of(new SmallSignalSpeaker(re, fs, qms, qes, le * MILLIHENRY, exponent), nominal, primary, List.of()));
+                view = Optional.of(SpeakerView.of(new SmallSignalSpeaker(re, fs, qms, qes, le * MILLIHENRY, exponent), nominal, primary, List.of(), words));
             }
         }
         return page(id, typed, faults).addObject("speaker", view.orElse(null));

@@ -108,7 +108,7 @@ class LoadLineController {
         Rating rating = rating(asked);
         LoadLineView view = LoadLineView.of(found, rating, words.say(Opinion.of(found, model, rating)), words, SpeakerLines.read(typed.getOrDefault("lines", "")), SpeakerLines.nominal(typed.getOrDefault("nominal", "")), frame(typed, found));
         if (!typed.containsKey("quick")) {
-            page.addObject("sweeps", List.of(SweepView.loads(stage, own(asked.sheet(), stage)), SweepView.idles(stage, found.idle().plateAmps(), rating.plateWatts())))
+            page.addObject("sweeps", List.of(SweepView.loads(stage, own(asked.sheet(), stage), words), SweepView.idles(stage, found.idle().plateAmps(), rating.plateWatts(), words)))
                     .addObject("kept", iron.kept(asked.amp().amp().id()).stream().map(kept -> KeptLine.of(kept, asked.amp().own().stage(), words)).toList());
         }
         page.addObject("view", view);

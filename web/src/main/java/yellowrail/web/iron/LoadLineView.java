@@ -56,7 +56,7 @@ record LoadLineView(String watts, String sentence, List<Fact> facts, List<Harmon
         String sentence = said(words, "sentence", Figures.fixed(100 * Opinion.POWER, 0), words.say(Opinion.distortion(found)));
         return new LoadLineView(Figures.fixed(found.powerWatts(), 1) + " W", clipping.watts() < CLEAN * found.powerWatts()
                 ? sentence + " " + said(words, "clips-from", Figures.fixed(clipping.watts(), 1), limit) : sentence, facts, harmonics(found), notes,
-                ChartView.of(found, rating.plateWatts(), speakers, nominalOhms, frame));
+                ChartView.of(found, rating.plateWatts(), speakers, nominalOhms, frame, words));
     }
 
     private static String said(Words words, String key, Object... arguments) {

@@ -49,7 +49,7 @@ record RatioForm(Map<String, String> typed) {
             OptionalDouble volts = read.number("tap" + tap, of("tap" + tap), Unit.VOLT, 0.0001, 1000);
             OptionalDouble ohms = read.number("tapOhms" + tap, of("tapOhms" + tap), Unit.OHM, 0.001, 100);
             String label = read.words("tapLabel" + tap, of("tapLabel" + tap), LONGEST);
-            volts.ifPresent(value -> taps.add(new RatioTest.Tap(label.isEmpty() ? "tap " + tap : label, value, ohms)));
+            volts.ifPresent(value -> taps.add(new RatioTest.Tap(label.isEmpty() ? faults.worded("page.ratio.tap", tap) : label, value, ohms)));
         }
         if (taps.isEmpty()) {
             faults.say("tap1", "page.form.one-tap-at-least");

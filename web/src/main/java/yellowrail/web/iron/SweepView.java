@@ -12,6 +12,7 @@ import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Sweep;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;
+import yellowrail.web.words.Words;
 
 /**
  * A sweep in SVG coordinates: power up from the left, distortion and its second and third harmonic from the right.
@@ -34,24 +35,23 @@ record SweepView(String title, String unit, String power, String distortion, Str
     }
 
     /** Over loads from a third to three times the present one, wide enough for the builder\u2019s own. */
-    static SweepView loads(OutputStage stage, List<Named> own) {
+    static SweepView loads(OutputStage stage, List<Named> own, Words words) {
         double from = Math.max(LoadLineForm.LEAST_LOAD, Math.min(stage.loadOhms() / 4, own.stream().mapToDouble(Named::ohms).min().orElse(stage.loadOhms()) / 1.3));
         double to = Math.min(LoadLineForm.MOST_LOAD, Math.max(stage.loadOhms() * 4, own.stream().mapToDouble(Named::ohms).filter(Double::isFinite).max().orElse(stage.loadOhms()) * 1.3));
         Sweep sweep = Sweep.loads(stage, from, to, COUNT);
         double[] flat = sweep.within(FLAT);
-        String says = "Most power, within %.0f %%, from %s to %s k; the top is flat and models differ by a fifth on where it is. %s".formatted(100 * FLAT,
-                Figures.fixed(flat[0] / 1000, 1), Figures.fixed(flat[1] / 1000, 1), stage.isPushPull() ? "Matched sides cancel the even harmonics; the third dips where it changes its sign."
-                : "Towards lighter loads the second harmonic falls and the third rises.");
-        return of("Power and distortion against load", "load, k", sweep, true, 1e-3, stage.loadOhms(), own, says);
+        String says = words.message(stage.isPushPull() ? "page.sweep.loads-says-push-pull" : "page.sweep.loads-says", Figures.fixed(100 * FLAT, 0),
+                Figures.fixed(flat[0] / 1000, 1), Figures.fixed(flat[1] / 1000, 1));
+        return of(words.message("page.sweep.loads"), words.message("page.sweep.loads-unit"), sweep, true, 1e-3, stage.loadOhms(), own, says);
     }
 
     /** Over idles from cold to the rating. */
-    static SweepView idles(OutputStage stage, double idleAmps, double ratedWatts) {
+    static SweepView idles(OutputStage stage, double idleAmps, double ratedWatts, Words words) {
         double most = Math.min(1.05 * ratedWatts / stage.plateVolts(), 0.95 * stage.model().plateCurrent(stage.plateVolts(), stage.screenVolts(), 0));
         Sweep sweep = Sweep.idles(stage, 0.1 * most, Math.max(most, 1.2 * idleAmps > 0.95 * stage.model().plateCurrent(stage.plateVolts(), stage.screenVolts(), 0) ? most : 1.2 * idleAmps), COUNT);
         double atRating = ratedWatts / stage.plateVolts();
-        return of("Power and distortion against idle, cold to hot", "idle of each tube, mA", sweep, false, 1e3, idleAmps, List.of(new Named("rating", atRating)),
-                "The rating is %s of plate current at rest; cold costs crossover distortion, hot costs life.".formatted(Figures.milliamps(atRating)));
+        return of(words.message("page.sweep.idles"), words.message("page.sweep.idles-unit"), sweep, false, 1e3, idleAmps, List.of(new Named(words.message("page.sweep.rating"), atRating)),
+                words.message("page.sweep.idles-says", Figures.milliamps(atRating)));
     }
 
     private static SweepView of(String title, String unit, Sweep sweep, boolean logarithmic, double in, double here, List<Named> marks, String says) {

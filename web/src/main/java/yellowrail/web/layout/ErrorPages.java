@@ -6,14 +6,21 @@ import org.springframework.boot.webmvc.autoconfigure.error.ErrorViewResolver;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.web.words.Words;
 
 /** Whatever goes wrong is told in our look, on one page. */
 @Component
 class ErrorPages implements ErrorViewResolver {
 
+    private final Words words;
+
+    ErrorPages(Words words) {
+        this.words = words;
+    }
+
     @Override
     public ModelAndView resolveErrorView(HttpServletRequest request, HttpStatus status, Map<String, Object> model) {
         return new ModelAndView("error", Map.of("status", status.value(),
-                "rail", Rail.plain(status == HttpStatus.NOT_FOUND ? "Not here" : "That did not work")), status);
+                "rail", Rail.plain(words.message(status == HttpStatus.NOT_FOUND ? "page.error.not-here" : "page.error.did-not-work"))), status);
     }
 }

@@ -2,7 +2,6 @@ package yellowrail.web.layout;
 
 import java.time.Duration;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseCookie;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -20,8 +19,6 @@ class ThemeController {
         boolean known = theme.equals("light") || theme.equals("dim");
         ResponseCookie cookie = ResponseCookie.from(COOKIE, known ? theme : "").path("/").httpOnly(true).sameSite("Lax")
                 .maxAge(known ? Duration.ofDays(3650) : Duration.ZERO).build();
-        boolean ours = back.matches("/[\\w/?=&.-]*") && !back.startsWith("//");
-        return ResponseEntity.status(HttpStatus.SEE_OTHER).header(HttpHeaders.SET_COOKIE, cookie.toString())
-                .header(HttpHeaders.LOCATION, ours ? back : "/").build();
+        return Back.to(back).header(HttpHeaders.SET_COOKIE, cookie.toString()).build();
     }
 }

@@ -20,16 +20,16 @@ public final class MeterAddress {
      */
     public static InetAddress of(MeterLink link) {
         if (!link.host().matches("[A-Za-z0-9.:_-]{1,100}")) {
-            throw new MeterException("A meter\u2019s host is a name or an address, such as 127.0.0.1.");
+            throw new MeterException(new MeterFault.NoHost());
         }
         try {
             InetAddress address = InetAddress.getByName(link.host());
             if (!isNear(address)) {
-                throw new MeterException("%s is not in the house: a meter is asked on this machine or at a private address only.".formatted(link.host()));
+                throw new MeterException(new MeterFault.NotInTheHouse(link.host()));
             }
             return address;
         } catch (UnknownHostException e) {
-            throw new MeterException("No host is called %s here.".formatted(link.host()));
+            throw new MeterException(new MeterFault.UnknownHost(link.host()));
         }
     }
 

@@ -44,13 +44,13 @@ public class ScpiMeter {
         try {
             value = Double.parseDouble(answer.strip());
         } catch (NumberFormatException e) {
-            throw new MeterException("The meter at %s answered \u201c%s\u201d to %s, which is no number.".formatted(link, answer.replaceAll("[^ -~]", "?"), asks.command));
+            throw new MeterException(new MeterFault.NoNumber(link.toString(), answer.replaceAll("[^ -~]", "?"), asks.command));
         }
         if (Math.abs(value) > OVERLOAD) {
-            throw new MeterException("The meter at %s shows overload, or no lead is placed. Check its range and the lead.".formatted(link));
+            throw new MeterException(new MeterFault.Overload(link.toString()));
         }
         if (!(Math.abs(value) <= MOST)) {
-            throw new MeterException("The meter at %s answered %s, which nothing on a bench measures.".formatted(link, answer.strip()));
+            throw new MeterException(new MeterFault.NothingMeasures(link.toString(), answer.strip()));
         }
         return value;
     }
@@ -63,9 +63,9 @@ public class ScpiMeter {
             socket.getOutputStream().flush();
             return line(socket, link);
         } catch (SocketTimeoutException e) {
-            throw new MeterException("The meter at %s did not answer within %d s.".formatted(link, ANSWERS_WITHIN / 1000));
+            throw new MeterException(new MeterFault.TooSlow(link.toString(), (int) (ANSWERS_WITHIN / 1000)));
         } catch (IOException e) {
-            throw new MeterException("No meter answers at %s. Is it on, and the port right?".formatted(link));
+            throw new MeterException(new MeterFault.NobodyAnswers(link.toString()));
         }
     }
 
@@ -85,10 +85,10 @@ public class ScpiMeter {
                 return line.toString();
             }
             if (next < 0) {
-                throw new MeterException("The meter at %s hung up without an answer.".formatted(link));
+                throw new MeterException(new MeterFault.HungUp(link.toString()));
             }
             line.append((char) next);
         }
-        throw new MeterException("The meter at %s answered more than %d characters; that is no reading.".formatted(link, LONGEST_ANSWER));
+        throw new MeterException(new MeterFault.TooMuch(link.toString(), LONGEST_ANSWER));
     }
 }

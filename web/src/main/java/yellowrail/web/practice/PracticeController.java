@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.practice.Exercise;
-import yellowrail.core.practice.Marking;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
@@ -47,14 +46,14 @@ class PracticeController {
     ModelAndView page(@RequestParam(defaultValue = "") String seed) {
         List<Try> tries = practice.tries().stream().map(row -> new Try(row.runId(), name(Exercise.valueOf(row.exercise())),
                 DAY.format(row.lookedAt().atZoneSameInstant(clock.getZone())),
-                row.marking() == null ? "" : practice.json().read(row.marking(), Marking.class).passed() ? "passed" : "not passed")).toList();
-        return new ModelAndView("practice/page").addObject("rail", Rail.plain("Practice")).addObject("tries", tries)
+                row.marking() == null ? "" : words.message(practice.json().read(row.marking(), MarkingDocument.class).passed() ? "page.practice.passed" : "page.practice.not-passed"))).toList();
+        return new ModelAndView("practice/page").addObject("rail", Rail.plain(words.message("page.practice.title"))).addObject("tries", tries)
                 .addObject("exercises", Stream.of(Exercise.values()).filter(exercise -> exercise != Exercise.NOTHING_WRONG).map(Exercise::ordinal).toList())
                 .addObject("seed", seed.matches("\\d{1,9}") ? seed : "").addObject("scpi", meter.address());
     }
 
-    private static String name(Exercise exercise) {
-        return exercise == Exercise.NOTHING_WRONG ? "Healthy amp" : "Exercise " + exercise.ordinal();
+    private String name(Exercise exercise) {
+        return exercise == Exercise.NOTHING_WRONG ? words.message("page.practice.healthy") : words.message("page.practice.exercise-numbered", exercise.ordinal());
     }
 
     /**

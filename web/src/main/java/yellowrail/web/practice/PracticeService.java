@@ -181,7 +181,7 @@ class PracticeService {
             Marking marking = Marking.of(Exercise.valueOf(standing.row().exercise()), standing.bench(), said,
                     runs.unread(standing.run()), Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
             mapper.mark(runId, said.name(), json.write(MarkingDocument.of(marking, words)));
-            entries.enter(runId, Entry.said(ReadingKind.NOTE, "", "%s: %s".formatted(marking.passed() ? "exercise passed" : "exercise not passed", marking.lines().get(0).result())), WHO, true, standing.time());
+            entries.enter(runId, Entry.said(ReadingKind.NOTE, "", words.message(marking.passed() ? "page.practice.note-passed" : "page.practice.note-not-passed", words.say(marking.lines().get(0).result()))), WHO, true, standing.time());
         }
         return new Done(standing.bench(), row(runId), "", true);
     }
@@ -240,7 +240,7 @@ class PracticeService {
         if (outcome instanceof EntryOutcome.Held held) {
             return entries.heldInWords(held.items());
         }
-        return outcome instanceof EntryOutcome.Asked asked ? asked.says() + (asked.choices().isEmpty() ? "" : " Type: " + asked.choices().get(0).line()) : "";
+        return outcome instanceof EntryOutcome.Asked asked ? asked.choices().isEmpty() ? asked.says() : words.message("page.practice.asked", asked.says(), asked.choices().get(0).line()) : "";
     }
 
     private PracticeRow row(long runId) {

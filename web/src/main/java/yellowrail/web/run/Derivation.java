@@ -50,11 +50,11 @@ final class Derivation {
         current(steps);
         plateVolts(steps);
         Estimate watts = figures.dissipation();
-        steps.add(new Step("plate dissipation", "Pa = Va \u00d7 Ia", Figures.volts(figures.plateVolts().value()) + " \u00d7 "
+        steps.add(new Step(said("plate-watts"), "Pa = Va \u00d7 Ia", Figures.volts(figures.plateVolts().value()) + " \u00d7 "
                 + Figures.milliamps(figures.plateCurrent().value()), Figures.watts(watts.value())));
-        steps.add(new Step("share of the rating", "Pa / Pa max", Figures.watts(watts.value()) + " / " + Figures.watts(rating.plateWatts()),
+        steps.add(new Step(said("share"), "Pa / Pa max", Figures.watts(watts.value()) + " / " + Figures.watts(rating.plateWatts()),
                 Figures.percent(watts.value() / rating.plateWatts())));
-        figures.screenWatts().ifPresent(screen -> steps.add(new Step("screen dissipation", "Pg2 = Vg2 \u00d7 Ig2",
+        figures.screenWatts().ifPresent(screen -> steps.add(new Step(said("screen-watts"), "Pg2 = Vg2 \u00d7 Ig2",
                 Figures.volts(figures.screenVolts().orElseThrow().value()) + " \u00d7 " + Figures.milliamps(figures.screen().value()),
                 Figures.watts(screen.value()))));
         return steps;
@@ -69,7 +69,7 @@ final class Derivation {
         Input ohms = figures.input(Slot.SENSE_OHMS);
         if (!copper.symbol().isEmpty()) {
             double hot = ohms.value() * (1 + IdleCalculation.COPPER * (copper.value() - problem.sense().copperCold()));
-            steps.add(new Step("resistance of the warm copper", "R = Rcold \u00d7 (1 + 0.0039 \u00d7 (T \u2212 Tcold))",
+            steps.add(new Step(said("copper"), "R = Rcold \u00d7 (1 + 0.0039 \u00d7 (T \u2212 Tcold))",
                     Figures.ohms(ohms.value()) + " \u00d7 (1 + 0.0039 \u00d7 (" + Figures.plain(copper.value()) + " \u2212 "
                             + Figures.plain(problem.sense().copperCold()) + "))", Figures.ohms(hot)));
         }
@@ -81,10 +81,18 @@ final class Derivation {
         String numbers = (problem.senseIsVolts() ? read + " / " + Figures.ohms(ohms.value()) : read)
                 + (other.isEmpty() ? "" : " \u2212 " + Figures.milliamps(figures.input(Slot.OTHER_AMPS).value()));
         boolean brackets = !other.isEmpty() && !shared.isEmpty();
-        steps.add(new Step((plate ? "plate current" : "cathode current") + (shared.isEmpty() ? "" : ", average of " + problem.sharedBy()),
+        steps.add(new Step(shared.isEmpty() ? through(plate) : said("average", through(plate), problem.sharedBy()),
                 symbol + " = " + (brackets ? "(" + formula + ")" : formula) + (shared.isEmpty() ? "" : " / n"),
                 (brackets ? "(" + numbers + ")" : numbers) + shared, Figures.milliamps(through.value())));
         screen(steps, plate);
+    }
+
+    private String through(boolean plate) {
+        return said(plate ? "plate" : "cathode");
+    }
+
+    private String said(String key, Object... arguments) {
+        return inputs.words().message("page.derivation." + key, arguments);
     }
 
     private void screen(List<Step> steps, boolean plate) {
@@ -92,19 +100,19 @@ final class Derivation {
         String screen = Figures.milliamps(figures.screen().value());
         String share = Figures.plain(problem.screenShare());
         if (problem.way() == ScreenSense.Way.NOT_DEDUCTED) {
-            steps.add(new Step("screen current", "not deducted", "all of it counted as plate current", "0 mA"));
+            steps.add(new Step(said("screen"), said("not-deducted"), said("all-counted"), "0 mA"));
             return;
         }
         if (problem.way() == ScreenSense.Way.MEASURED) {
-            steps.add(new Step("screen current", "Ig2 measured", screen, screen));
+            steps.add(new Step(said("screen"), said("measured"), screen, screen));
         } else if (plate) {
-            steps.add(new Step("screen current", "Ig2 = Ia \u00d7 s / (1 \u2212 s)", Figures.milliamps(figures.plateCurrent().value())
+            steps.add(new Step(said("screen"), "Ig2 = Ia \u00d7 s / (1 \u2212 s)", Figures.milliamps(figures.plateCurrent().value())
                     + " \u00d7 " + share + " / (1 \u2212 " + share + ")", screen));
         } else {
-            steps.add(new Step("screen current", "Ig2 = s \u00d7 Ik", share + " \u00d7 " + Figures.milliamps(figures.cathode().value()), screen));
+            steps.add(new Step(said("screen"), "Ig2 = s \u00d7 Ik", share + " \u00d7 " + Figures.milliamps(figures.cathode().value()), screen));
         }
         if (!plate) {
-            steps.add(new Step("plate current", "Ia = Ik \u2212 Ig2", Figures.milliamps(figures.cathode().value()) + " \u2212 " + screen,
+            steps.add(new Step(said("plate"), "Ia = Ik \u2212 Ig2", Figures.milliamps(figures.cathode().value()) + " \u2212 " + screen,
                     Figures.milliamps(figures.plateCurrent().value())));
         }
     }
@@ -124,7 +132,7 @@ final class Derivation {
                     : " \u2212 " + problem.tubesOnHalfPrimary() + " \u00d7 " + Figures.milliamps(figures.plateCurrent().value())
                     + " \u00d7 " + Figures.ohms(half.value()));
         }
-        steps.add(new Step("plate voltage to the cathode", formula.toString(), numbers.toString(),
+        steps.add(new Step(said("plate-volts"), formula.toString(), numbers.toString(),
                 Figures.fixed(figures.plateVolts().value(), 2) + " V"));
     }
 
@@ -139,10 +147,9 @@ final class Derivation {
             double scale = BETTER_TOLERANCE / figures.problem().sense().tolerance();
             double total = figures.dissipation().plusMinus();
             double rest = Math.sqrt(Math.max(0, total * total - worst.plusMinus() * worst.plusMinus()));
-            return Optional.of("The %s resistor makes most of the uncertainty: a 1 %% one would make it \u00b1%s W instead of \u00b1%s W."
-                    .formatted(Figures.percent(figures.problem().sense().tolerance()),
+            return Optional.of(said("better-resistor", Figures.percent(figures.problem().sense().tolerance()),
                             Figures.plusMinus(Math.hypot(rest, worst.plusMinus() * scale), Unit.WATT), Figures.plusMinus(total, Unit.WATT)));
         }
-        return Stream.of(Slot.values()).filter(slot -> figures.input(slot) == worst.input()).findFirst().map(slot -> "Most of the uncertainty comes from the %s.".formatted(inputs.name(slot)));
+        return Stream.of(Slot.values()).filter(slot -> figures.input(slot) == worst.input()).findFirst().map(slot -> said("most-from", inputs.name(slot)));
     }
 }

@@ -66,10 +66,10 @@ class MeterReadingController {
     private EntryOutcome outcome(long id, String where, String by) {
         AmpSheet sheet = runs.amp(runs.run(id)).sheet();
         if (where.isEmpty() && sheet.testPoints().size() > 1) {
-            return new EntryOutcome.Refused(where, "Type where the lead is, such as %s or plate; the meter gives the number.".formatted(sheet.testPoints().get(0)));
+            return new EntryOutcome.Refused(where, words.message("page.meter.where", sheet.testPoints().get(0)));
         }
         if (where.matches(".*\\s[+-]?[.,]?\\d\\S*\\s*")) {
-            return new EntryOutcome.Refused(where, "There is a number in it already. Type only where the lead is; the meter gives the number.");
+            return new EntryOutcome.Refused(where, words.message("page.meter.number-already"));
         }
         try {
             ScpiMeter.Asks asks = asks(where, sheet);
@@ -77,7 +77,7 @@ class MeterReadingController {
             String unit = asks == ScpiMeter.Asks.DC_AMPS ? "A" : "V";
             return entries.enter(id, "%s %s%s".formatted(where, new BigDecimal(value).round(new MathContext(7)).toPlainString(), unit).strip(), by, false);
         } catch (MeterException e) {
-            return new EntryOutcome.Refused(where, e.getMessage());
+            return new EntryOutcome.Refused(where, words.say(e.fault()));
         }
     }
 
@@ -95,9 +95,9 @@ class MeterReadingController {
                      @RequestParam(defaultValue = "") String at) throws IOException {
         String fault;
         if (file == null || file.isEmpty()) {
-            fault = "No file was chosen, or it is empty. Choose the CSV your meter wrote.";
+            fault = words.message("page.meter.no-file");
         } else if (file.getSize() > LONGEST_FILE) {
-            fault = "The file is longer than 1 MB. Cut it to the part you need.";
+            fault = words.message("page.meter.long-file");
         } else {
             fault = put(id, new String(file.getBytes(), StandardCharsets.UTF_8), where.strip());
         }
@@ -113,7 +113,7 @@ class MeterReadingController {
         try {
             MeterLog log = entries.parse(id, text);
             if (!log.faults().isEmpty()) {
-                return "Nothing was stored: " + String.join("; ", words.say(log.faults())) + ".";
+                return words.message("page.meter.nothing-stored", String.join("; ", words.say(log.faults())));
             }
             return entries.enterLog(id, log, where);
         } catch (BadEntryException e) {

@@ -45,10 +45,10 @@ record MoveView(String kind, String sentence, List<String> notes, String line, S
         return new MoveView(move.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'), words.say(move.says()), words.say(move.notes()), words.say(move.line().finding()),
                 turns ? Figures.toTurnTo(sheet.current().shows(), step.mark().to()) : "", turns ? step.mark().testPoint() : "",
                 turns ? Figures.toTurnTo(sheet.current().shows(), step.mark().from()) : "",
-                move.cathode().map(MoveView::choices).orElse(List.of()),
+                move.cathode().map(advice -> choices(advice, words)).orElse(List.of()),
                 move.landing().map(landing -> landing.tubes().stream().map(tube -> landed(tube, sheet)).toList()).orElse(List.of()),
                 range.rows().stream().map(row -> new MainsRow(Figures.volts(row.mains()), Figures.watts(row.watts()), Figures.percent(row.ratio()), row.ratio() > 1)).toList(),
-                (range.rows().isEmpty() ? "" : "%s, by %s".formatted(range.rows().get(0).label(), words.say(range.from()))));
+                (range.rows().isEmpty() ? "" : words.message("page.move.mains-by", range.rows().get(0).label(), words.say(range.from()))));
     }
 
     private static Landed landed(Landing.Tube tube, AmpSheet sheet) {
@@ -58,11 +58,11 @@ record MoveView(String kind, String sentence, List<String> notes, String line, S
                 Figures.watts(tube.watts()), Figures.percent(tube.ratio()));
     }
 
-    private static List<Choice> choices(CathodeAdvice advice) {
+    private static List<Choice> choices(CathodeAdvice advice, Words words) {
         return advice.choices().stream().map(choice -> {
             Landing.Tube tube = choice.landing().tubes().get(0);
             return new Choice(Figures.ohms(choice.ohms()), choice.series().name(), Figures.milliamps(tube.cathode()), Figures.volts(tube.plateVolts()),
-                    Figures.percent(tube.ratio()), Figures.volts(choice.volts()), "%s of %s W".formatted(Figures.fixed(choice.watts(), 2), Figures.plain(choice.rating())),
+                    Figures.percent(tube.ratio()), Figures.volts(choice.volts()), words.message("page.move.watts-of", Figures.fixed(choice.watts(), 2), Figures.plain(choice.rating())),
                     Figures.volts(choice.bypassVolts()), choice == advice.best());
         }).toList();
     }

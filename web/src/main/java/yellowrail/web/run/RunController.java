@@ -130,7 +130,7 @@ class RunController {
                 case "done" -> stations.done(id, station);
                 case "skip" -> {
                     if (why.isBlank()) {
-                        ModelAndView again = pages.page(id, token, "", null, null, "run/page").addObject("skipFault", "Say in a word why it is skipped.");
+                        ModelAndView again = pages.page(id, token, "", null, null, "run/page").addObject("skipFault", words.message("page.station.say-why"));
                         again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
                         return again;
                     }

@@ -7,6 +7,7 @@ import yellowrail.core.timeline.Log;
 import yellowrail.core.timeline.SheetVersion;
 import yellowrail.core.timeline.Timeline;
 import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.web.words.Words;
 
 /**
  * The recent part of a log.
@@ -24,8 +25,8 @@ record RunLog(TubeCatalogue catalogue, List<SheetVersion> versions, Moment befor
     }
 
     /** How many the whole log has, as far as they were counted. */
-    String total() {
-        return rows.size() < RunService.RECENT ? String.valueOf(rows.size()) : "%d and more".formatted(RunService.RECENT);
+    String total(Words words) {
+        return rows.size() < RunService.RECENT ? String.valueOf(rows.size()) : words.message("page.run.and-more", RunService.RECENT);
     }
 
     /** Who measured last; blank if nobody said. */

@@ -78,7 +78,7 @@ record RunView(long id, boolean open, String sentence, String next, boolean alar
                 SideBalance.of(sheet, tubes).stream().map(balance -> balance(balance, words)).toList(),
                 drawable ? map(stage, timeline, move, sheet, words) : null,
                 newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock, words)).toList(), log.rows().size() > LOG_LINES,
-                hint(stage), log.total(), station,
+                hint(stage, words), log.total(words), station,
                 station.drawn() ? move.map(found -> MoveView.of(found, stage, tubes, mains, span, words)).orElse(null) : null,
                 SwingTest.of(sheet, now.moment()).stream().map(swing -> (swing.channel() == Channel.MONO ? "" : words.name(swing.channel()) + ": ") + words.say(swing.says())).toList(),
                 sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE) || now.moment().last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new)).isPresent(),
@@ -108,7 +108,7 @@ record RunView(long id, boolean open, String sentence, String next, boolean alar
     /** The tubes in the order of the sheet, each with what is to be said of it alone. */
     private static List<TubeCard> cards(List<TubeIdle> tubes, Unit shows, double mainsRatio, Mains mains, double reference, List<String> common, Words words) {
         return tubes.stream().map(tube -> {
-            TubeCard card = TubeCard.of(tube, shows, words).withReference(converted(tube, mainsRatio, mains, reference));
+            TubeCard card = TubeCard.of(tube, shows, words).withReference(converted(tube, mainsRatio, mains, reference, words));
             return card.withNotes(card.notes().stream().filter(note -> !common.contains(note)).toList());
         }).toList();
     }
@@ -123,28 +123,28 @@ record RunView(long id, boolean open, String sentence, String next, boolean alar
         String channel = balance.channel() == Channel.MONO ? words.message("compare.balance") : words.message("compare.balance-of", words.name(balance.channel()));
         return balance.unseen().map(why -> new Balance(channel, "", "", "", words.say(why), true)).orElseGet(() -> new Balance(channel,
                 Figures.milliamps(balance.push()), Figures.milliamps(balance.pull()),
-                "%s \u00b1 %s mA, %s of the mean".formatted(Figures.milliamps(balance.imbalance()),
+                words.message("page.run.imbalance", Figures.milliamps(balance.imbalance()),
                         Figures.plusMinus(balance.plusMinus(), Unit.MILLIAMP), Figures.percent(balance.ratio())),
                 "", balance.isTolerable()));
     }
 
     /** A figure read at another mains, converted to the reference and marked so; blank where there is nothing to convert. */
-    private static String converted(TubeIdle tube, double mainsRatio, Mains mains, double reference) {
+    private static String converted(TubeIdle tube, double mainsRatio, Mains mains, double reference, Words words) {
         if (tube.judgement().verdict() == Verdict.NOT_JUDGED || Math.abs(mainsRatio - 1) <= Mains.SAME) {
             return "";
         }
         double watts = tube.figures().get().dissipation().value();
         double converted = mains.convertDissipation(watts, mainsRatio, 1);
-        return "at %s of mains %s, %s (converted from %s)".formatted(Figures.volts(reference), Figures.watts(converted),
+        return words.message("page.run.converted", Figures.volts(reference), Figures.watts(converted),
                 Figures.percent(tube.judgement().ratio() * converted / watts), Figures.volts(mainsRatio * reference));
     }
 
-    private static String hint(StageIdle stage) {
+    private static String hint(StageIdle stage, Words words) {
         String point = stage.sheet().testPoints().get(0);
         String example = switch (stage.sheet().current().shows()) {
             case VOLT -> "9.85";
             default -> "36.4";
         };
-        return "%s %s   plate 452".formatted(point, example);
+        return words.message("page.run.hint", point, example);
     }
 }

@@ -22,6 +22,7 @@ import yellowrail.web.layout.LayoutAdvice;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
+import yellowrail.web.words.BundledWords;
 import yellowrail.web.words.Words;
 
 class RunControllerTest {
@@ -33,7 +34,7 @@ class RunControllerTest {
     private final SeatService seats = mock(SeatService.class);
     private final MockMvc pages = MockMvcBuilders.standaloneSetup(new RunController(runs, mock(AmpService.class), stations,
             new RunPages(runs, stations, seats, words, Clock.systemUTC()), entries, words, Clock.systemUTC()))
-            .setControllerAdvice(new LayoutAdvice()).build();
+            .setControllerAdvice(new LayoutAdvice(BundledWords.vocabularies())).build();
 
     @Test
     void anAcceptedLineLeadsBackToTheRun() throws Exception {

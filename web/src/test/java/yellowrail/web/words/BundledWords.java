@@ -9,9 +9,17 @@ public final class BundledWords {
     }
 
     public static Words read() {
+        return new Words(source());
+    }
+
+    public static Vocabularies vocabularies() {
+        return new Vocabularies(source());
+    }
+
+    private static ResourceBundleMessageSource source() {
         ResourceBundleMessageSource source = new ResourceBundleMessageSource();
         source.setBasename("messages");
         source.setDefaultEncoding("UTF-8");
-        return new Words(source);
+        return source;
     }
 }
