@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.net.URL;
+import java.net.URLClassLoader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Properties;
 import java.util.Set;
@@ -19,6 +22,9 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.context.i18n.LocaleContextHolder;
+import yellowrail.core.idle.IdleFinding;
 
 /** The two vocabularies: each whole, neither with a word of the other, and every message of the pages known and used. */
 class VocabularyTest {
@@ -71,6 +77,25 @@ class VocabularyTest {
 
     private static Set<String> arguments(String text) {
         return ARGUMENT.matcher(text).results().map(found -> found.group()).collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    @Test
+    void aThirdLanguageIsOneMoreFile(@TempDir Path folder) throws IOException {
+        Files.writeString(folder.resolve("messages_de.properties"), "words.vocabulary=R\u00f6hre\nidle.warm=Warm seit {0} min.\n");
+        ClassLoader before = Thread.currentThread().getContextClassLoader();
+        try (URLClassLoader more = new URLClassLoader(new URL[]{folder.toUri().toURL()}, before)) {
+            Thread.currentThread().setContextClassLoader(more);
+            LocaleContextHolder.setLocale(Locale.GERMAN);
+            Vocabularies vocabularies = BundledWords.vocabularies();
+            assertThat(vocabularies.all()).containsExactlyInAnyOrder(Locale.ENGLISH, Locale.UK, Locale.GERMAN);
+            assertThat(vocabularies.others(Locale.ENGLISH)).extracting(Vocabularies.Other::name).contains("R\u00f6hre");
+            assertThat(vocabularies.spokenBy("de-AT,en;q=0.5")).isEqualTo(Locale.GERMAN);
+            assertThat(BundledWords.read().say(new IdleFinding.Warm(12))).isEqualTo("Warm seit 12 min.");
+            assertThat(BundledWords.read().say(new IdleFinding.ClockNotKnown())).as("what it does not say stays English").startsWith("Warm-up not known");
+        } finally {
+            Thread.currentThread().setContextClassLoader(before);
+            LocaleContextHolder.resetLocaleContext();
+        }
     }
 
     private static String sources(String root, String ending) throws IOException {
