@@ -16,14 +16,14 @@ import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.move.MoveFinder;
+import yellowrail.core.move.NextMove;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.EntryLine;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
-import yellowrail.core.idle.StageSummary;
-import yellowrail.core.move.MoveFinder;
-import yellowrail.core.move.NextMove;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.supply.SupplyReadings;
 import yellowrail.core.timeline.Log;
@@ -38,8 +38,7 @@ public final class Amps {
     public static final TubeCatalogue CATALOGUE = TubeCatalogue.published();
     public static final Instant NOON = Instant.parse("2026-03-01T12:00:00Z");
 
-    private Amps() {
-    }
+    private Amps() {}
 
     public static TubeType type(String name) {
         return CATALOGUE.find(name).orElseThrow();
@@ -86,7 +85,10 @@ public final class Amps {
         List<Reading> readings = new ArrayList<>();
         for (String line : lines) {
             long first = readings.size() + 1L;
-            entryLine.parse(line).forEach(entry -> readings.add(new Reading(readings.size() + 1L, entry, NOON.plusSeconds(30 * (first - 1)), first, 1)));
+            entryLine
+                    .parse(line)
+                    .forEach(entry -> readings.add(
+                            new Reading(readings.size() + 1L, entry, NOON.plusSeconds(30 * (first - 1)), first, 1)));
         }
         return readings;
     }
@@ -114,7 +116,8 @@ public final class Amps {
             long first = readings.size() + 1L;
             Instant at = NOON.plusSeconds(60L * minute++);
             new EntryLine(versions.get(versions.size() - 1).sheet()).parse(line).forEach(entry -> {
-                Instant taken = entry.kind() == ReadingKind.POWER_ON ? at.minusSeconds(Math.round(60 * entry.value())) : at;
+                Instant taken =
+                        entry.kind() == ReadingKind.POWER_ON ? at.minusSeconds(Math.round(60 * entry.value())) : at;
                 readings.add(new Reading(readings.size() + 1L, entry, taken, first, versions.size()));
             });
             return this;

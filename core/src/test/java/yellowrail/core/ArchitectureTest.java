@@ -10,11 +10,18 @@ import org.junit.jupiter.api.Test;
 
 class ArchitectureTest {
 
-    private static final JavaClasses CORE = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail.core");
+    private static final JavaClasses CORE = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("yellowrail.core");
 
     @Test
     void coreStandsOnItsOwn() {
-        classes().should().onlyDependOnClassesThat().resideInAnyPackage("yellowrail.core..", "java..", "org.apache.commons.csv..", "org.hipparchus..", "org.jgrapht..").check(CORE);
+        classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage(
+                        "yellowrail.core..", "java..", "org.apache.commons.csv..", "org.hipparchus..", "org.jgrapht..")
+                .check(CORE);
     }
 
     @Test

@@ -42,7 +42,9 @@ public class YellowRail {
         properties.put("server.port", port);
         properties.put("yellow-rail.demo", options.containsOption("demo"));
         if (System.getenv("SPRING_DATASOURCE_URL") == null) {
-            Path folder = Path.of(option(options, "data", System.getProperty("user.home") + "/.local/share/yellow-rail")).toAbsolutePath();
+            Path folder = Path.of(
+                            option(options, "data", System.getProperty("user.home") + "/.local/share/yellow-rail"))
+                    .toAbsolutePath();
             DataFolder claimed = DataFolder.claim(folder, url);
             requireFree(port);
             say("Starting the database in " + claimed.path());
@@ -88,7 +90,8 @@ public class YellowRail {
     private static final class PortInUseException extends RuntimeException {
 
         PortInUseException(int port) {
-            super("Port %d is in use by another program. Stop that one, or choose another port: --port %d".formatted(port, port + 1));
+            super("Port %d is in use by another program. Stop that one, or choose another port: --port %d"
+                    .formatted(port, port + 1));
         }
     }
 }

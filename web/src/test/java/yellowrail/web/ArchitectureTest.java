@@ -11,7 +11,9 @@ import org.junit.jupiter.api.Test;
 
 class ArchitectureTest {
 
-    private static final JavaClasses WEB = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail.web");
+    private static final JavaClasses WEB = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("yellowrail.web");
 
     @Test
     void noFeatureDependsInACircle() {
@@ -20,14 +22,39 @@ class ArchitectureTest {
 
     @Test
     void aRequestGoesOneWayIn() {
-        noClasses().that().haveSimpleNameEndingWith("Controller").should().dependOnClassesThat().haveSimpleNameEndingWith("Mapper").check(WEB);
-        classes().that().haveSimpleNameEndingWith("Mapper").should().bePackagePrivate().check(WEB);
-        classes().that().haveSimpleNameEndingWith("Controller").should().bePackagePrivate().check(WEB);
+        noClasses()
+                .that()
+                .haveSimpleNameEndingWith("Controller")
+                .should()
+                .dependOnClassesThat()
+                .haveSimpleNameEndingWith("Mapper")
+                .check(WEB);
+        classes()
+                .that()
+                .haveSimpleNameEndingWith("Mapper")
+                .should()
+                .bePackagePrivate()
+                .check(WEB);
+        classes()
+                .that()
+                .haveSimpleNameEndingWith("Controller")
+                .should()
+                .bePackagePrivate()
+                .check(WEB);
     }
 
     @Test
     void theJsonInterfaceNeedsNoPages() {
-        noClasses().that().resideInAPackage("..api..").should().dependOnClassesThat()
-                .resideInAnyPackage("yellowrail.web.run..", "yellowrail.web.amp..", "yellowrail.web.layout..", "yellowrail.web.bench..").check(WEB);
+        noClasses()
+                .that()
+                .resideInAPackage("..api..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "yellowrail.web.run..",
+                        "yellowrail.web.amp..",
+                        "yellowrail.web.layout..",
+                        "yellowrail.web.bench..")
+                .check(WEB);
     }
 }

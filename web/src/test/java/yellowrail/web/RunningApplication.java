@@ -16,12 +16,16 @@ import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import yellowrail.web.database.PrivatePostgres;
 
-/** One application on one database of its own, for all the tests that need one: started with the first, stopped after the last. */
+/**
+ * One application on one database of its own, for all the tests that need one: started with the first, stopped after
+ * the last.
+ */
 public final class RunningApplication implements BeforeAllCallback {
 
     private static Running running;
 
-    private record Running(Path folder, PrivatePostgres postgres, ConfigurableApplicationContext context) implements AutoCloseable {
+    private record Running(Path folder, PrivatePostgres postgres, ConfigurableApplicationContext context)
+            implements AutoCloseable {
 
         @Override
         public void close() throws Exception {
@@ -43,7 +47,9 @@ public final class RunningApplication implements BeforeAllCallback {
             Map<String, Object> properties = new HashMap<>(postgres.properties());
             properties.put("server.port", 0);
             properties.put("yellow-rail.meter-port", 0);
-            SpringApplication application = new SpringApplicationBuilder(YellowRail.class).properties(properties).build();
+            SpringApplication application = new SpringApplicationBuilder(YellowRail.class)
+                    .properties(properties)
+                    .build();
             running = new Running(folder, postgres, application.run());
             return running;
         } catch (Exception e) {

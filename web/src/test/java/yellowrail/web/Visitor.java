@@ -22,7 +22,8 @@ public final class Visitor {
     private static final Pattern VALUE = Pattern.compile("\\bvalue=\"([^\"]*)\"");
     private static final Pattern SELECTED = Pattern.compile("value=\"([^\"]*)\"[^>]* selected");
 
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
     private final String url;
 
     public Visitor(String url) {
@@ -30,36 +31,61 @@ public final class Visitor {
     }
 
     public HttpResponse<String> get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html,*/*;q=0.8").GET());
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Accept", "text/html,*/*;q=0.8")
+                .GET());
     }
 
     /** As a browser of this language asks. */
     public HttpResponse<String> get(String path, String language) {
-        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html,*/*;q=0.8").header("Accept-Language", language).GET());
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Accept", "text/html,*/*;q=0.8")
+                .header("Accept-Language", language)
+                .GET());
     }
 
     public HttpResponse<String> postJson(String path, String body) {
-        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Content-Type", "application/json")
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
     public HttpResponse<String> post(String path, Map<String, String> fields) {
-        String body = fields.entrySet().stream().map(field -> encode(field.getKey()) + "=" + encode(field.getValue()))
+        String body = fields.entrySet().stream()
+                .map(field -> encode(field.getKey()) + "=" + encode(field.getValue()))
                 .collect(Collectors.joining("&"));
-        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html,*/*;q=0.8").header("Content-Type", "application/x-www-form-urlencoded")
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Accept", "text/html,*/*;q=0.8")
+                .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
     /** Sends a file with the fields beside it, as the form on a page does. */
-    public HttpResponse<String> upload(String path, String page, String name, String content, Map<String, String> fields) {
+    public HttpResponse<String> upload(
+            String path, String page, String name, String content, Map<String, String> fields) {
         String boundary = "----yellow-rail-test";
         Map<String, String> all = new LinkedHashMap<>(fields);
         all.put("_csrf", form(page, path).get("_csrf"));
         StringBuilder body = new StringBuilder();
-        all.forEach((field, value) -> body.append("--").append(boundary).append("\r\nContent-Disposition: form-data; name=\"").append(field).append("\"\r\n\r\n").append(value).append("\r\n"));
-        body.append("--").append(boundary).append("\r\nContent-Disposition: form-data; name=\"file\"; filename=\"").append(name)
-                .append("\"\r\nContent-Type: text/csv\r\n\r\n").append(content).append("\r\n--").append(boundary).append("--\r\n");
-        return send(HttpRequest.newBuilder(URI.create(url + path)).header("Accept", "text/html").header("Content-Type", "multipart/form-data; boundary=" + boundary)
+        all.forEach((field, value) -> body.append("--")
+                .append(boundary)
+                .append("\r\nContent-Disposition: form-data; name=\"")
+                .append(field)
+                .append("\"\r\n\r\n")
+                .append(value)
+                .append("\r\n"));
+        body.append("--")
+                .append(boundary)
+                .append("\r\nContent-Disposition: form-data; name=\"file\"; filename=\"")
+                .append(name)
+                .append("\"\r\nContent-Type: text/csv\r\n\r\n")
+                .append(content)
+                .append("\r\n--")
+                .append(boundary)
+                .append("--\r\n");
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Accept", "text/html")
+                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
                 .POST(HttpRequest.BodyPublishers.ofString(body.toString())));
     }
 
@@ -75,12 +101,21 @@ public final class Visitor {
         Matcher matcher = FIELD.matcher(form);
         while (matcher.find()) {
             Matcher name = NAME.matcher(matcher.group(2));
-            if (name.find() && (!matcher.group(2).contains("checkbox") || matcher.group(2).contains("checked"))) {
-                fields.put(name.group(1), unescape(switch (matcher.group(1)) {
-                    case "select" -> first(SELECTED, form.substring(matcher.end(), form.indexOf("</select>", matcher.end())));
-                    case "textarea" -> matcher.group(3) == null ? "" : matcher.group(3);
-                    default -> first(VALUE, matcher.group(2));
-                }));
+            if (name.find()
+                    && (!matcher.group(2).contains("checkbox")
+                            || matcher.group(2).contains("checked"))) {
+                fields.put(
+                        name.group(1),
+                        unescape(
+                                switch (matcher.group(1)) {
+                                    case "select" ->
+                                        first(
+                                                SELECTED,
+                                                form.substring(
+                                                        matcher.end(), form.indexOf("</select>", matcher.end())));
+                                    case "textarea" -> matcher.group(3) == null ? "" : matcher.group(3);
+                                    default -> first(VALUE, matcher.group(2));
+                                }));
             }
         }
         return fields;
@@ -97,7 +132,11 @@ public final class Visitor {
     }
 
     private static String unescape(String html) {
-        return html.replace("&lt;", "<").replace("&gt;", ">").replace("&quot;", "\"").replace("&#39;", "'").replace("&amp;", "&");
+        return html.replace("&lt;", "<")
+                .replace("&gt;", ">")
+                .replace("&quot;", "\"")
+                .replace("&#39;", "'")
+                .replace("&amp;", "&");
     }
 
     private static String encode(String text) {

@@ -20,7 +20,8 @@ public record AmpDefaults(Topology topology, BiasKind bias, TubeType type, int t
 
     public AmpDefaults {
         if (tubes < 1 || tubes > AmpSheet.MOST_SOCKETS) {
-            throw new IllegalArgumentException("an amp has 1 to %d power tubes, was %d".formatted(AmpSheet.MOST_SOCKETS, tubes));
+            throw new IllegalArgumentException(
+                    "an amp has 1 to %d power tubes, was %d".formatted(AmpSheet.MOST_SOCKETS, tubes));
         }
     }
 
@@ -31,11 +32,28 @@ public record AmpDefaults(Topology topology, BiasKind bias, TubeType type, int t
     /** The same where current is read another way: test points and what the meter shows follow from it. */
     public AmpSheet sheet(CurrentMethod method) {
         CurrentSense current = currentSense(method);
-        return new AmpSheet("", "", "", topology, type.name(), type.customaryRating().system(), OptionalDouble.empty(),
-                sockets(method), bias, pots(), current,
+        return new AmpSheet(
+                "",
+                "",
+                "",
+                topology,
+                type.name(),
+                type.customaryRating().system(),
+                OptionalDouble.empty(),
+                sockets(method),
+                bias,
+                pots(),
+                current,
                 new PlateSense(PlateSense.Point.PLATE, PlateSense.Reference.GROUND, OptionalDouble.empty()),
-                new ScreenSense(ScreenSense.Way.TYPICAL, OptionalDouble.empty(), ScreenSense.Connection.PENTODE, OptionalDouble.empty()),
-                meter(current.shows()), MAINS, SETTLE_MINUTES, Target.customary(bias, topology));
+                new ScreenSense(
+                        ScreenSense.Way.TYPICAL,
+                        OptionalDouble.empty(),
+                        ScreenSense.Connection.PENTODE,
+                        OptionalDouble.empty()),
+                meter(current.shows()),
+                MAINS,
+                SETTLE_MINUTES,
+                Target.customary(bias, topology));
     }
 
     /** How such an amp is usually read. */
@@ -49,10 +67,20 @@ public record AmpDefaults(Topology topology, BiasKind bias, TubeType type, int t
     }
 
     private CurrentSense currentSense(CurrentMethod method) {
-        Unit shows = !method.acrossResistance() ? Unit.MILLIAMP : method.liftsCathode() && method != CurrentMethod.CATHODE_RESISTOR ? Unit.MILLIVOLT : Unit.VOLT;
-        boolean sense = method == CurrentMethod.SENSE_EACH || method == CurrentMethod.SENSE_SHARED || method == CurrentMethod.STAGE_TEST_POINT;
-        return new CurrentSense(method, sense ? OptionalDouble.of(SENSE_OHMS) : OptionalDouble.empty(), sense ? SENSE_TOLERANCE : !method.acrossResistance() ? 0 : OTHER_TOLERANCE,
-                shows, CurrentSense.ROOM, OptionalDouble.empty(), OptionalDouble.empty());
+        Unit shows = !method.acrossResistance()
+                ? Unit.MILLIAMP
+                : method.liftsCathode() && method != CurrentMethod.CATHODE_RESISTOR ? Unit.MILLIVOLT : Unit.VOLT;
+        boolean sense = method == CurrentMethod.SENSE_EACH
+                || method == CurrentMethod.SENSE_SHARED
+                || method == CurrentMethod.STAGE_TEST_POINT;
+        return new CurrentSense(
+                method,
+                sense ? OptionalDouble.of(SENSE_OHMS) : OptionalDouble.empty(),
+                sense ? SENSE_TOLERANCE : !method.acrossResistance() ? 0 : OTHER_TOLERANCE,
+                shows,
+                CurrentSense.ROOM,
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
     }
 
     /** The ordinary meter on the range that shows this unit. */
@@ -74,7 +102,9 @@ public record AmpDefaults(Topology topology, BiasKind bias, TubeType type, int t
             Channel channel = !stereo ? Channel.MONO : i < perChannel ? Channel.LEFT : Channel.RIGHT;
             int ofChannel = stereo && i >= perChannel ? tubes - perChannel : perChannel;
             int inChannel = stereo && i >= perChannel ? i - perChannel : i;
-            Side side = topology == Topology.SINGLE_ENDED ? Side.SINGLE : inChannel < (ofChannel + 1) / 2 ? Side.PUSH : Side.PULL;
+            Side side = topology == Topology.SINGLE_ENDED
+                    ? Side.SINGLE
+                    : inChannel < (ofChannel + 1) / 2 ? Side.PUSH : Side.PULL;
             String label = "V" + (i + 1);
             sockets.add(new Socket(label, side, channel, testPoint(method, label, side, channel, ofChannel)));
         }
@@ -107,6 +137,7 @@ public record AmpDefaults(Topology topology, BiasKind bias, TubeType type, int t
 
     private List<Pot> pots() {
         return bias == BiasKind.FIXED_ADJUSTABLE
-                ? List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.UNKNOWN, false)) : List.of();
+                ? List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.UNKNOWN, false))
+                : List.of();
     }
 }

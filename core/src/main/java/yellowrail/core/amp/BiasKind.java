@@ -2,7 +2,6 @@ package yellowrail.core.amp;
 
 /** How the grids are held negative of the cathodes. */
 public enum BiasKind {
-
     FIXED_ADJUSTABLE,
     FIXED,
     CATHODE_SHARED,

@@ -5,7 +5,6 @@ package yellowrail.core.amp;
  * that share a test point share its current equally, for all that the reading can tell.
  */
 public enum CurrentMethod {
-
     SENSE_EACH(Yields.CATHODE, true, Hidden.NOTHING),
     SENSE_SHARED(Yields.CATHODE, true, Hidden.MISMATCH_OF_SHARERS),
     STAGE_TEST_POINT(Yields.CATHODE, true, Hidden.MISMATCH_AND_BALANCE),
@@ -18,12 +17,20 @@ public enum CurrentMethod {
 
     /** What a reading cannot show. */
     public enum Hidden {
-        NOTHING, MISMATCH_OF_SHARERS, MISMATCH_AND_BALANCE, SCREEN_CURRENT, MISMATCH_INSIDE_SIDE, EVERYTHING_ELSE, ITS_OWN_ERROR
+        NOTHING,
+        MISMATCH_OF_SHARERS,
+        MISMATCH_AND_BALANCE,
+        SCREEN_CURRENT,
+        MISMATCH_INSIDE_SIDE,
+        EVERYTHING_ELSE,
+        ITS_OWN_ERROR
     }
 
     /** Which current flows through the thing that is read. */
     public enum Yields {
-        CATHODE, PLATE, SUPPLY
+        CATHODE,
+        PLATE,
+        SUPPLY
     }
 
     private final Yields yields;

@@ -3,8 +3,8 @@ package yellowrail.core.amp;
 import yellowrail.core.quantity.Unit;
 
 /**
- * What practitioners set an idle by. They disagree, each with reason, and all are supported; every one is capped by
- * the rating.
+ * What practitioners set an idle by. They disagree, each with reason, and all are supported; every one is capped by the
+ * rating.
  */
 public enum School {
 
@@ -21,7 +21,9 @@ public enum School {
 
     /** What a school's figures are in. */
     public enum Basis {
-        PERCENT, MILLIAMPS, TEST_POINT
+        PERCENT,
+        MILLIAMPS,
+        TEST_POINT
     }
 
     private final Basis basis;

@@ -2,5 +2,7 @@ package yellowrail.core.amp;
 
 /** Which end of the output transformer a tube pulls on. */
 public enum Side {
-    PUSH, PULL, SINGLE
+    PUSH,
+    PULL,
+    SINGLE
 }

@@ -5,27 +5,45 @@ import java.util.OptionalDouble;
 /**
  * What feeds the output stage, as far as the builder has written it down; everything may be unknown.
  *
- * @param rectifier      what makes the DC
- * @param standby        whether there is a standby switch
+ * @param rectifier what makes the DC
+ * @param standby whether there is a standby switch
  * @param secondaryVolts AC volts of the plate winding, per half if it has a centre tap, V RMS at the sheet's mains
  * @param capacitorVolts what the first capacitor, or the stack, is rated for, V
- * @param otherAmps      current from the same rail that is not the power tubes', A
- * @param mostAmps       greatest DC the transformer or choke is rated for, A
- * @param resistorWatts  rating of the resistor at each test point, W
- * @param biasFeedOhms   resistor that feeds the bias from its rectifier, ohm
- * @param biasShuntOhms  resistor from the bias to ground, ohm
- * @param regulation     how far the unloaded winding stands above its rated volts, as a ratio
- * @param behindStandby  whether the standby switch cuts the reservoir off from the rectifier; else the reservoir charges before
- *                       the tubes may draw
+ * @param otherAmps current from the same rail that is not the power tubes', A
+ * @param mostAmps greatest DC the transformer or choke is rated for, A
+ * @param resistorWatts rating of the resistor at each test point, W
+ * @param biasFeedOhms resistor that feeds the bias from its rectifier, ohm
+ * @param biasShuntOhms resistor from the bias to ground, ohm
+ * @param regulation how far the unloaded winding stands above its rated volts, as a ratio
+ * @param behindStandby whether the standby switch cuts the reservoir off from the rectifier; else the reservoir charges
+ *     before the tubes may draw
  */
-public record Supply(Rectifier rectifier, boolean standby, OptionalDouble secondaryVolts, OptionalDouble capacitorVolts,
-                     OptionalDouble otherAmps, OptionalDouble mostAmps, OptionalDouble resistorWatts,
-                     OptionalDouble biasFeedOhms, OptionalDouble biasShuntOhms, OptionalDouble regulation, Boolean behindStandby) {
+public record Supply(
+        Rectifier rectifier,
+        boolean standby,
+        OptionalDouble secondaryVolts,
+        OptionalDouble capacitorVolts,
+        OptionalDouble otherAmps,
+        OptionalDouble mostAmps,
+        OptionalDouble resistorWatts,
+        OptionalDouble biasFeedOhms,
+        OptionalDouble biasShuntOhms,
+        OptionalDouble regulation,
+        Boolean behindStandby) {
 
     /** How far an unloaded winding stands above its rated volts where nobody measured it. */
     public static final double USUAL_REGULATION = 0.07;
-    public static final Supply UNKNOWN = new Supply(Rectifier.UNKNOWN, false, OptionalDouble.empty(), OptionalDouble.empty(),
-            OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
+
+    public static final Supply UNKNOWN = new Supply(
+            Rectifier.UNKNOWN,
+            false,
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            OptionalDouble.empty());
 
     /** A sheet saved before regulation was written down has none. */
     public Supply {
@@ -33,29 +51,69 @@ public record Supply(Rectifier rectifier, boolean standby, OptionalDouble second
         behindStandby = behindStandby != null && behindStandby;
     }
 
-    public Supply(Rectifier rectifier, boolean standby, OptionalDouble secondaryVolts, OptionalDouble capacitorVolts,
-                  OptionalDouble otherAmps, OptionalDouble mostAmps, OptionalDouble resistorWatts,
-                  OptionalDouble biasFeedOhms, OptionalDouble biasShuntOhms) {
-        this(rectifier, standby, secondaryVolts, capacitorVolts, otherAmps, mostAmps, resistorWatts, biasFeedOhms, biasShuntOhms, OptionalDouble.empty(), false);
+    public Supply(
+            Rectifier rectifier,
+            boolean standby,
+            OptionalDouble secondaryVolts,
+            OptionalDouble capacitorVolts,
+            OptionalDouble otherAmps,
+            OptionalDouble mostAmps,
+            OptionalDouble resistorWatts,
+            OptionalDouble biasFeedOhms,
+            OptionalDouble biasShuntOhms) {
+        this(
+                rectifier,
+                standby,
+                secondaryVolts,
+                capacitorVolts,
+                otherAmps,
+                mostAmps,
+                resistorWatts,
+                biasFeedOhms,
+                biasShuntOhms,
+                OptionalDouble.empty(),
+                false);
     }
 
     /**
-     * What the plates stand at while nothing draws: the winding's peak at a mains ratio, V; empty where the winding's volts
-     * are not known, and with a tube rectifier, which does not get there before its load does.
+     * What the plates stand at while nothing draws: the winding's peak at a mains ratio, V; empty where the winding's
+     * volts are not known, and with a tube rectifier, which does not get there before its load does.
      */
     public OptionalDouble peakVolts(double mainsRatio) {
-        return rectifier == Rectifier.TUBE || secondaryVolts.isEmpty() ? OptionalDouble.empty()
+        return rectifier == Rectifier.TUBE || secondaryVolts.isEmpty()
+                ? OptionalDouble.empty()
                 : OptionalDouble.of(Math.sqrt(2) * secondaryVolts.getAsDouble() * mainsRatio);
     }
 
     /** The same with another current that is not the power tubes'. */
     public Supply withOther(double amps) {
-        return new Supply(rectifier, standby, secondaryVolts, capacitorVolts, OptionalDouble.of(amps), mostAmps, resistorWatts, biasFeedOhms,
-                biasShuntOhms, regulation, behindStandby);
+        return new Supply(
+                rectifier,
+                standby,
+                secondaryVolts,
+                capacitorVolts,
+                OptionalDouble.of(amps),
+                mostAmps,
+                resistorWatts,
+                biasFeedOhms,
+                biasShuntOhms,
+                regulation,
+                behindStandby);
     }
 
     /** The same with another rectifier. */
     public Supply with(Rectifier other) {
-        return new Supply(other, standby, secondaryVolts, capacitorVolts, otherAmps, mostAmps, resistorWatts, biasFeedOhms, biasShuntOhms, regulation, behindStandby);
+        return new Supply(
+                other,
+                standby,
+                secondaryVolts,
+                capacitorVolts,
+                otherAmps,
+                mostAmps,
+                resistorWatts,
+                biasFeedOhms,
+                biasShuntOhms,
+                regulation,
+                behindStandby);
     }
 }

@@ -9,10 +9,10 @@ import yellowrail.core.quantity.Unit;
  * Where the idle should land: a window and a point inside it.
  *
  * @param school the school it follows, which says what the figures are in
- * @param low    below this it is cold; ratio, A, or SI of the test point
- * @param aim    where to set it
- * @param high   above this it is hot
- * @param bands  a current window as a table by plate voltage, rising; empty where one window holds for all voltages
+ * @param low below this it is cold; ratio, A, or SI of the test point
+ * @param aim where to set it
+ * @param high above this it is hot
+ * @param bands a current window as a table by plate voltage, rising; empty where one window holds for all voltages
  */
 public record Target(School school, double low, double aim, double high, List<Band> bands) {
 
@@ -38,13 +38,19 @@ public record Target(School school, double low, double aim, double high, List<Ba
 
         private Band toward(Band other, double at) {
             double part = (at - volts) / (other.volts - volts);
-            return new Band(at, low + part * (other.low - low), aim + part * (other.aim - aim), high + part * (other.high - high));
+            return new Band(
+                    at,
+                    low + part * (other.low - low),
+                    aim + part * (other.aim - aim),
+                    high + part * (other.high - high));
         }
     }
 
     public Target {
         check(low, aim, high);
-        bands = bands == null ? List.of() : bands.stream().sorted(Comparator.comparingDouble(Band::volts)).toList();
+        bands = bands == null
+                ? List.of()
+                : bands.stream().sorted(Comparator.comparingDouble(Band::volts)).toList();
     }
 
     public Target(School school, double low, double aim, double high) {
@@ -53,7 +59,8 @@ public record Target(School school, double low, double aim, double high, List<Ba
 
     private static void check(double low, double aim, double high) {
         if (!(low >= 0 && low <= aim && aim <= high && low < high && Double.isFinite(high))) {
-            throw new IllegalArgumentException("a window needs low <= aim <= high, was %s, %s, %s".formatted(low, aim, high));
+            throw new IllegalArgumentException(
+                    "a window needs low <= aim <= high, was %s, %s, %s".formatted(low, aim, high));
         }
     }
 

@@ -16,13 +16,14 @@ import yellowrail.core.quantity.Estimate;
  * The two halves of one channel's output transformer. Convention: plate currents are compared, since they are what
  * magnetises the core; imbalance is the difference, and its percentage is of the mean of the two sides.
  *
- * @param channel   the channel
- * @param push      sum of plate currents, A
- * @param pull      sum of plate currents, A
+ * @param channel the channel
+ * @param push sum of plate currents, A
+ * @param pull sum of plate currents, A
  * @param plusMinus half width of the difference at 95 %, A
- * @param unseen    why there are no sums; empty when there are
+ * @param unseen why there are no sums; empty when there are
  */
-public record SideBalance(Channel channel, double push, double pull, double plusMinus, Optional<BalanceFinding> unseen) {
+public record SideBalance(
+        Channel channel, double push, double pull, double plusMinus, Optional<BalanceFinding> unseen) {
 
     /** What an EI core tolerates, as a ratio of the mean; a toroid tolerates much less. */
     public static final double TOLERABLE = 0.10;
@@ -32,14 +33,26 @@ public record SideBalance(Channel channel, double push, double pull, double plus
         if (sheet.topology() == Topology.SINGLE_ENDED) {
             return List.of();
         }
-        return Stream.of(Channel.values()).filter(channel -> sheet.sockets().stream().anyMatch(socket -> socket.channel() == channel))
-                .map(channel -> channel(sheet, tubes, channel)).toList();
+        return Stream.of(Channel.values())
+                .filter(channel -> sheet.sockets().stream().anyMatch(socket -> socket.channel() == channel))
+                .map(channel -> channel(sheet, tubes, channel))
+                .toList();
     }
 
     private static SideBalance channel(AmpSheet sheet, List<TubeIdle> tubes, Channel channel) {
-        List<TubeIdle> here = tubes.stream().filter(tube -> tube.socket().channel() == channel).toList();
-        Optional<String> across = here.stream().map(TubeIdle::socket).map(Socket::testPoint).distinct()
-                .filter(point -> sheet.socketsAt(point).stream().map(Socket::side).distinct().count() > 1).findFirst();
+        List<TubeIdle> here = tubes.stream()
+                .filter(tube -> tube.socket().channel() == channel)
+                .toList();
+        Optional<String> across = here.stream()
+                .map(TubeIdle::socket)
+                .map(Socket::testPoint)
+                .distinct()
+                .filter(point -> sheet.socketsAt(point).stream()
+                                .map(Socket::side)
+                                .distinct()
+                                .count()
+                        > 1)
+                .findFirst();
         if (across.isPresent()) {
             return unseen(channel, new BalanceFinding.ReadTogether(across.get()));
         }
@@ -49,8 +62,12 @@ public record SideBalance(Channel channel, double push, double pull, double plus
         if (here.stream().anyMatch(tube -> !tube.isFresh())) {
             return unseen(channel, new BalanceFinding.WaitsForFreshReadings());
         }
-        double squares = here.stream().map(tube -> plate(tube).plusMinus()).mapToDouble(half -> half * half).sum();
-        return new SideBalance(channel, sum(here, Side.PUSH), sum(here, Side.PULL), Math.sqrt(squares), Optional.empty());
+        double squares = here.stream()
+                .map(tube -> plate(tube).plusMinus())
+                .mapToDouble(half -> half * half)
+                .sum();
+        return new SideBalance(
+                channel, sum(here, Side.PUSH), sum(here, Side.PULL), Math.sqrt(squares), Optional.empty());
     }
 
     private static SideBalance unseen(Channel channel, BalanceFinding why) {
@@ -58,7 +75,10 @@ public record SideBalance(Channel channel, double push, double pull, double plus
     }
 
     private static double sum(List<TubeIdle> tubes, Side side) {
-        return tubes.stream().filter(tube -> tube.socket().side() == side).mapToDouble(tube -> plate(tube).value()).sum();
+        return tubes.stream()
+                .filter(tube -> tube.socket().side() == side)
+                .mapToDouble(tube -> plate(tube).value())
+                .sum();
     }
 
     private static Estimate plate(TubeIdle tube) {

@@ -14,15 +14,15 @@ import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
 
 /**
- * A channel's balance pot swung from stop to stop: a matched pair gives mirror images, what push shows at one stop pull shows
- * at the other.
+ * A channel's balance pot swung from stop to stop: a matched pair gives mirror images, what push shows at one stop pull
+ * shows at the other.
  *
  * @param channel the channel
- * @param push    the push side's test point and its readings at stops A and B
- * @param pull    the pull side's
- * @param apart   greatest difference between mirror readings, as a ratio of their mean
+ * @param push the push side's test point and its readings at stops A and B
+ * @param pull the pull side's
+ * @param apart greatest difference between mirror readings, as a ratio of their mean
  * @param matched whether that is within what counts as matched
- * @param says    the verdict with its figures
+ * @param says the verdict with its figures
  */
 public record SwingTest(Channel channel, Swing push, Swing pull, double apart, boolean matched, BalanceFinding says) {
 
@@ -30,27 +30,36 @@ public record SwingTest(Channel channel, Swing push, Swing pull, double apart, b
     public static final double MATCHED = 0.10;
 
     /** One side's readings at both stops, SI of what its meter shows. */
-    public record Swing(String point, double atA, double atB) {
-    }
+    public record Swing(String point, double atA, double atB) {}
 
     /** @return one for each channel of which all four readings are in */
     public static List<SwingTest> of(AmpSheet sheet, Moment moment) {
-        return Stream.of(Channel.values()).flatMap(channel -> of(sheet, moment, channel).stream()).toList();
+        return Stream.of(Channel.values())
+                .flatMap(channel -> of(sheet, moment, channel).stream())
+                .toList();
     }
 
     private static Optional<SwingTest> of(AmpSheet sheet, Moment moment, Channel channel) {
-        return side(sheet, moment, channel, Side.PUSH).flatMap(push -> side(sheet, moment, channel, Side.PULL).map(pull -> verdict(sheet, channel, push, pull)));
+        return side(sheet, moment, channel, Side.PUSH)
+                .flatMap(push ->
+                        side(sheet, moment, channel, Side.PULL).map(pull -> verdict(sheet, channel, push, pull)));
     }
 
     private static Optional<Swing> side(AmpSheet sheet, Moment moment, Channel channel, Side side) {
-        return sheet.sockets().stream().filter(socket -> socket.side() == side && socket.channel() == channel).map(Socket::testPoint).distinct()
-                .flatMap(point -> both(moment, point).stream()).findFirst();
+        return sheet.sockets().stream()
+                .filter(socket -> socket.side() == side && socket.channel() == channel)
+                .map(Socket::testPoint)
+                .distinct()
+                .flatMap(point -> both(moment, point).stream())
+                .findFirst();
     }
 
     private static Optional<Swing> both(Moment moment, String point) {
         Optional<Reading> a = moment.at(ReadingKind.SWING_A, point);
         Optional<Reading> b = moment.at(ReadingKind.SWING_B, point);
-        return a.isPresent() && b.isPresent() ? Optional.of(new Swing(point, a.get().value(), b.get().value())) : Optional.empty();
+        return a.isPresent() && b.isPresent()
+                ? Optional.of(new Swing(point, a.get().value(), b.get().value()))
+                : Optional.empty();
     }
 
     private static SwingTest verdict(AmpSheet sheet, Channel channel, Swing push, Swing pull) {
@@ -62,12 +71,18 @@ public record SwingTest(Channel channel, Swing push, Swing pull, double apart, b
         Shown pullB = Shown.of(unit, pull.atB());
         Shown pushB = Shown.of(unit, push.atB());
         Shown pullA = Shown.of(unit, pull.atA());
-        boolean sameWay = Math.signum(push.atA() - push.atB()) == Math.signum(pull.atA() - pull.atB()) && push.atA() != push.atB();
+        boolean sameWay = Math.signum(push.atA() - push.atB()) == Math.signum(pull.atA() - pull.atB())
+                && push.atA() != push.atB();
         String stronger = one > 0 && other > 0 ? push.point() : one < 0 && other < 0 ? pull.point() : "";
-        BalanceFinding says = sameWay ? new BalanceFinding.SameWay(pushA, pullB, pushB, pullA, push.point(), pull.point())
-                : worst <= MATCHED ? new BalanceFinding.MirrorImages(pushA, pullB, pushB, pullA, push.point(), pull.point(), worst)
-                : stronger.isEmpty() ? new BalanceFinding.OffCentre(pushA, pullB, pushB, pullA, push.point(), pull.point(), worst)
-                : new BalanceFinding.OneStronger(pushA, pullB, pushB, pullA, push.point(), pull.point(), worst, stronger);
+        BalanceFinding says = sameWay
+                ? new BalanceFinding.SameWay(pushA, pullB, pushB, pullA, push.point(), pull.point())
+                : worst <= MATCHED
+                        ? new BalanceFinding.MirrorImages(pushA, pullB, pushB, pullA, push.point(), pull.point(), worst)
+                        : stronger.isEmpty()
+                                ? new BalanceFinding.OffCentre(
+                                        pushA, pullB, pushB, pullA, push.point(), pull.point(), worst)
+                                : new BalanceFinding.OneStronger(
+                                        pushA, pullB, pushB, pullA, push.point(), pull.point(), worst, stronger);
         return new SwingTest(channel, push, pull, worst, says instanceof BalanceFinding.MirrorImages, says);
     }
 

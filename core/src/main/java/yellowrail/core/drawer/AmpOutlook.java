@@ -9,9 +9,9 @@ import yellowrail.core.timeline.Snapshot;
 /**
  * Where an amp would have new tubes idle, by what was read in it last.
  *
- * @param plate  plate to cathode, V
+ * @param plate plate to cathode, V
  * @param screen screen to cathode, V
- * @param mean   cathode current at the target, A
+ * @param mean cathode current at the target, A
  */
 public record AmpOutlook(double plate, double screen, double mean) {
 
@@ -26,7 +26,11 @@ public record AmpOutlook(double plate, double screen, double mean) {
         double screen = read.screenVolts().orElse(plate);
         double aim = goal.get().at(plate).aim();
         double mean = switch (goal.get().window().school().basis()) {
-            case PERCENT -> aim * goal.get().rating().plateWatts() / plate / (1 - stage.mainType().orElseThrow().screenShare());
+            case PERCENT ->
+                aim
+                        * goal.get().rating().plateWatts()
+                        / plate
+                        / (1 - stage.mainType().orElseThrow().screenShare());
             case MILLIAMPS -> aim;
             case TEST_POINT -> read.cathodeAmps().getAsDouble();
         };

@@ -12,20 +12,24 @@ import yellowrail.core.tube.TubeType;
 
 /**
  * Tubes of one type brought to one test condition: the one that most of them were tested at. Figures of another are
- * converted by the type's model if they are near, and left out if they are not; cathode and plate currents are never mixed.
+ * converted by the type's model if they are near, and left out if they are not; cathode and plate currents are never
+ * mixed.
  *
- * @param condition  the common condition; empty where nothing was tested
- * @param current    whose current
+ * @param condition the common condition; empty where nothing was tested
+ * @param current whose current
  * @param candidates the tubes that can be compared
- * @param remarks    by label: converted, unstable
- * @param leftOut    by label, with the reason
+ * @param remarks by label: converted, unstable
+ * @param leftOut by label, with the reason
  */
-public record Comparison(Optional<TestCondition> condition, TubeTest.Current current, List<Candidate> candidates, Map<String, List<DrawerFinding>> remarks,
-                         Map<String, DrawerFinding> leftOut) {
+public record Comparison(
+        Optional<TestCondition> condition,
+        TubeTest.Current current,
+        List<Candidate> candidates,
+        Map<String, List<DrawerFinding>> remarks,
+        Map<String, DrawerFinding> leftOut) {
 
     /** A tube and its newest test. */
-    public record Tested(DrawerTube tube, Optional<TubeTest> test) {
-    }
+    public record Tested(DrawerTube tube, Optional<TubeTest> test) {}
 
     public Comparison {
         candidates = List.copyOf(candidates);
@@ -33,8 +37,10 @@ public record Comparison(Optional<TestCondition> condition, TubeTest.Current cur
 
     /** @param tubes of one type */
     public static Comparison of(TubeType type, List<Tested> tubes) {
-        List<TubeTest> tests = tubes.stream().flatMap(tube -> tube.test().stream()).toList();
-        Optional<TubeTest> commonest = tests.stream().max((one, other) -> Long.compare(alike(one, tests), alike(other, tests)));
+        List<TubeTest> tests =
+                tubes.stream().flatMap(tube -> tube.test().stream()).toList();
+        Optional<TubeTest> commonest =
+                tests.stream().max((one, other) -> Long.compare(alike(one, tests), alike(other, tests)));
         Map<String, List<DrawerFinding>> remarks = new LinkedHashMap<>();
         Map<String, DrawerFinding> leftOut = new LinkedHashMap<>();
         List<Candidate> candidates = new ArrayList<>();
@@ -42,25 +48,46 @@ public record Comparison(Optional<TestCondition> condition, TubeTest.Current cur
             String label = tested.tube().label();
             if (tested.test().isEmpty()) {
                 leftOut.put(label, new DrawerFinding.NeverTested());
-            } else if (tested.tube().state() == TubeState.WASTE || tested.test().get().tap() == Tap.RINGS_ALONE) {
-                leftOut.put(label, tested.tube().state() == TubeState.WASTE ? new DrawerFinding.Waste() : new DrawerFinding.RingsByItself());
+            } else if (tested.tube().state() == TubeState.WASTE
+                    || tested.test().get().tap() == Tap.RINGS_ALONE) {
+                leftOut.put(
+                        label,
+                        tested.tube().state() == TubeState.WASTE
+                                ? new DrawerFinding.Waste()
+                                : new DrawerFinding.RingsByItself());
             } else {
                 take(type, tested.test().get(), label, commonest.orElseThrow(), candidates, remarks, leftOut);
             }
         }
-        return new Comparison(commonest.map(TubeTest::condition), commonest.map(TubeTest::current).orElse(TubeTest.Current.CATHODE), candidates, remarks, leftOut);
+        return new Comparison(
+                commonest.map(TubeTest::condition),
+                commonest.map(TubeTest::current).orElse(TubeTest.Current.CATHODE),
+                candidates,
+                remarks,
+                leftOut);
     }
 
     private static long alike(TubeTest test, List<TubeTest> all) {
-        return all.stream().filter(other -> other.current() == test.current() && other.condition().isSame(test.condition())).count();
+        return all.stream()
+                .filter(other ->
+                        other.current() == test.current() && other.condition().isSame(test.condition()))
+                .count();
     }
 
-    private static void take(TubeType type, TubeTest test, String label, TubeTest common, List<Candidate> candidates, Map<String, List<DrawerFinding>> remarks, Map<String, DrawerFinding> leftOut) {
+    private static void take(
+            TubeType type,
+            TubeTest test,
+            String label,
+            TubeTest common,
+            List<Candidate> candidates,
+            Map<String, List<DrawerFinding>> remarks,
+            Map<String, DrawerFinding> leftOut) {
         if (test.current() != common.current()) {
             leftOut.put(label, new DrawerFinding.OtherCurrent(test.current(), common.current()));
             return;
         }
-        Optional<TestCondition.Converted> there = test.condition().convert(type, test.amps(), test.transconductance(), common.condition());
+        Optional<TestCondition.Converted> there =
+                test.condition().convert(type, test.amps(), test.transconductance(), common.condition());
         if (there.isEmpty()) {
             leftOut.put(label, new DrawerFinding.OtherCondition(test.condition().told()));
             return;

@@ -15,18 +15,18 @@ import org.apache.commons.csv.CSVRecord;
  * The drawer as a file: comma-separated (RFC 4180), a header with the names of {@link DrawerRow#COLUMNS} in any order,
  * one row a test; a tube with several tests has several rows, one without has one with those columns empty.
  *
- * @param rows   the good rows, in the order of the file
+ * @param rows the good rows, in the order of the file
  * @param faults what is wrong with the others, by line and column
  */
 public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
 
     public static final int MOST_ROWS = 20_000;
     private static final int MOST_FAULTS = 200;
-    private static final CSVFormat FORMAT = CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get();
+    private static final CSVFormat FORMAT =
+            CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get();
 
     /** What is wrong where. */
-    public record Fault(long line, String column, DrawerFinding says) {
-    }
+    public record Fault(long line, String column, DrawerFinding says) {}
 
     public DrawerCsv {
         rows = List.copyOf(rows);
@@ -41,7 +41,9 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
             for (CSVRecord record : parser) {
                 long line = parser.getCurrentLineNumber();
                 if (header == null) {
-                    header = record.stream().map(name -> name.strip().toLowerCase(Locale.ROOT)).toList();
+                    header = record.stream()
+                            .map(name -> name.strip().toLowerCase(Locale.ROOT))
+                            .toList();
                     faults.addAll(headerFaults(header));
                     if (!faults.isEmpty()) {
                         break;
@@ -65,13 +67,22 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
     private static List<Fault> headerFaults(List<String> header) {
         List<Fault> faults = new ArrayList<>();
         Set<String> seen = new LinkedHashSet<>();
-        header.stream().filter(name -> !DrawerRow.COLUMNS.contains(name) || !seen.add(name)).forEach(name -> faults.add(new Fault(1, name,
-                DrawerRow.COLUMNS.contains(name) ? new DrawerFinding.ColumnTwice() : new DrawerFinding.NoSuchColumn(DrawerRow.COLUMNS))));
-        List.of("type", "label").stream().filter(name -> !header.contains(name)).forEach(name -> faults.add(new Fault(1, name, new DrawerFinding.ColumnMissing())));
+        header.stream()
+                .filter(name -> !DrawerRow.COLUMNS.contains(name) || !seen.add(name))
+                .forEach(name -> faults.add(new Fault(
+                        1,
+                        name,
+                        DrawerRow.COLUMNS.contains(name)
+                                ? new DrawerFinding.ColumnTwice()
+                                : new DrawerFinding.NoSuchColumn(DrawerRow.COLUMNS))));
+        List.of("type", "label").stream()
+                .filter(name -> !header.contains(name))
+                .forEach(name -> faults.add(new Fault(1, name, new DrawerFinding.ColumnMissing())));
         return faults;
     }
 
-    private static void take(CSVRecord record, List<String> header, long line, List<DrawerRow> rows, List<Fault> faults) {
+    private static void take(
+            CSVRecord record, List<String> header, long line, List<DrawerRow> rows, List<Fault> faults) {
         if (record.size() != header.size()) {
             faults.add(new Fault(line, "", new DrawerFinding.OtherNumberOfColumns(record.size(), header.size())));
             return;
@@ -80,8 +91,15 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
         if (row.faults().isEmpty()) {
             rows.add(row);
         }
-        header.stream().filter(row.faults()::containsKey).forEach(column -> faults.add(new Fault(line, column, row.faults().get(column))));
-        row.faults().keySet().stream().filter(column -> !header.contains(column)).sorted().forEach(column -> faults.add(new Fault(line, column, row.faults().get(column))));
+        header.stream()
+                .filter(row.faults()::containsKey)
+                .forEach(column ->
+                        faults.add(new Fault(line, column, row.faults().get(column))));
+        row.faults().keySet().stream()
+                .filter(column -> !header.contains(column))
+                .sorted()
+                .forEach(column ->
+                        faults.add(new Fault(line, column, row.faults().get(column))));
     }
 
     /** The file of these rows. */

@@ -11,78 +11,57 @@ public sealed interface DrawerFinding extends Finding {
 
     // Why a tube cannot be compared, and what to know of one that can
 
-    record NeverTested() implements DrawerFinding {
-    }
+    record NeverTested() implements DrawerFinding {}
 
-    record Waste() implements DrawerFinding {
-    }
+    record Waste() implements DrawerFinding {}
 
-    record RingsByItself() implements DrawerFinding {
-    }
+    record RingsByItself() implements DrawerFinding {}
 
-    record OtherCurrent(TubeTest.Current tested, TubeTest.Current others) implements DrawerFinding {
-    }
+    record OtherCurrent(TubeTest.Current tested, TubeTest.Current others) implements DrawerFinding {}
 
-    record OtherCondition(Finding condition) implements DrawerFinding {
-    }
+    record OtherCondition(Finding condition) implements DrawerFinding {}
 
-    record Converted(Finding condition) implements DrawerFinding {
-    }
+    record Converted(Finding condition) implements DrawerFinding {}
 
-    record Unstable(@In(value = Unit.PERCENT, decimals = 0, change = true) double rise) implements DrawerFinding {
-    }
+    record Unstable(
+            @In(value = Unit.PERCENT, decimals = 0, change = true)
+            double rise) implements DrawerFinding {}
 
     /** What a run saw of the tube. */
-    record Crept(@In(Unit.PERCENT) double by, long minutes) implements DrawerFinding {
-    }
+    record Crept(@In(Unit.PERCENT) double by, long minutes) implements DrawerFinding {}
 
     // What is wrong with a file
 
-    record TooManyRows(int rows, int faults) implements DrawerFinding {
-    }
+    record TooManyRows(int rows, int faults) implements DrawerFinding {}
 
-    record EmptyFile(List<String> columns) implements DrawerFinding {
-    }
+    record EmptyFile(List<String> columns) implements DrawerFinding {}
 
-    record NotCsv(String why) implements DrawerFinding {
-    }
+    record NotCsv(String why) implements DrawerFinding {}
 
-    record ColumnTwice() implements DrawerFinding {
-    }
+    record ColumnTwice() implements DrawerFinding {}
 
-    record NoSuchColumn(List<String> columns) implements DrawerFinding {
-    }
+    record NoSuchColumn(List<String> columns) implements DrawerFinding {}
 
-    record ColumnMissing() implements DrawerFinding {
-    }
+    record ColumnMissing() implements DrawerFinding {}
 
-    record OtherNumberOfColumns(int columns, int header) implements DrawerFinding {
-    }
+    record OtherNumberOfColumns(int columns, int header) implements DrawerFinding {}
 
     // What is wrong with a cell
 
-    record TooLong(int most, int has) implements DrawerFinding {
-    }
+    record TooLong(int most, int has) implements DrawerFinding {}
 
-    record NotShowable() implements DrawerFinding {
-    }
+    record NotShowable() implements DrawerFinding {}
 
-    record TypeNeeded() implements DrawerFinding {
-    }
+    record TypeNeeded() implements DrawerFinding {}
 
-    record LabelNeeded() implements DrawerFinding {
-    }
+    record LabelNeeded() implements DrawerFinding {}
 
-    record NoDate(String typed) implements DrawerFinding {
-    }
+    record NoDate(String typed) implements DrawerFinding {}
 
     /** @param choices as they are written in a file */
-    record NoSuchChoice(String typed, List<String> choices) implements DrawerFinding {
-    }
+    record NoSuchChoice(String typed, List<String> choices) implements DrawerFinding {}
 
-    record NumberNeeded(double least, double most, Optional<Unit> unit) implements DrawerFinding {
-    }
+    record NumberNeeded(double least, double most, Optional<Unit> unit) implements DrawerFinding {}
 
-    record NoNumber(String typed, double least, double most, Optional<Unit> unit) implements DrawerFinding {
-    }
+    record NoNumber(String typed, double least, double most, Optional<Unit> unit) implements DrawerFinding {}
 }

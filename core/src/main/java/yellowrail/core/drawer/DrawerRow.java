@@ -15,22 +15,40 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import yellowrail.core.finding.Code;
 import yellowrail.core.match.TestCondition;
-import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.typed.Quantity;
 
 /**
- * A tube and, where its figures are filled in, one test of it, as a row of named columns: a form is read by the same rules
- * as a line of a file.
+ * A tube and, where its figures are filled in, one test of it, as a row of named columns: a form is read by the same
+ * rules as a line of a file.
  *
- * @param tube   the tube
- * @param test   its test, if the row has one
+ * @param tube the tube
+ * @param test its test, if the row has one
  * @param faults what is wrong, by column; the values count only if there are none
  */
 public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, DrawerFinding> faults) {
 
     /** In the order of the file. */
-    public static final List<String> COLUMNS = List.of("type", "label", "maker", "markings", "bought", "state", "notes", "tested", "tester", "plate_volts",
-            "screen_volts", "grid_volts", "current", "milliamps", "milliamps_before", "warm_minutes", "transconductance_ma_v", "tap", "gas");
+    public static final List<String> COLUMNS = List.of(
+            "type",
+            "label",
+            "maker",
+            "markings",
+            "bought",
+            "state",
+            "notes",
+            "tested",
+            "tester",
+            "plate_volts",
+            "screen_volts",
+            "grid_volts",
+            "current",
+            "milliamps",
+            "milliamps_before",
+            "warm_minutes",
+            "transconductance_ma_v",
+            "tap",
+            "gas");
     /** Those that tell of a test. */
     public static final List<String> OF_A_TEST = COLUMNS.subList(COLUMNS.indexOf("tested"), COLUMNS.size());
 
@@ -48,12 +66,29 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, Dr
 
     /** This row as text, column by column. */
     public List<String> written() {
-        List<String> cells = new ArrayList<>(List.of(tube.type(), tube.label(), tube.maker(), tube.markings(), tube.bought().map(LocalDate::toString).orElse(""),
-                written(tube.state()), tube.notes()));
-        test.ifPresentOrElse(found -> cells.addAll(List.of(found.tested().map(LocalDate::toString).orElse(""), found.tester(), plain(OptionalDouble.of(found.condition().plate()), 1),
-                plain(OptionalDouble.of(found.condition().screen()), 1), plain(found.condition().grid(), 1), written(found.current()), plain(OptionalDouble.of(found.amps()), 1e3),
-                plain(found.before(), 1e3), plain(found.warmMinutes(), 1), plain(found.transconductance(), 1e3),
-                found.tap() == Tap.UNKNOWN ? "" : written(found.tap()), found.gas())), () -> OF_A_TEST.forEach(column -> cells.add("")));
+        List<String> cells = new ArrayList<>(List.of(
+                tube.type(),
+                tube.label(),
+                tube.maker(),
+                tube.markings(),
+                tube.bought().map(LocalDate::toString).orElse(""),
+                written(tube.state()),
+                tube.notes()));
+        test.ifPresentOrElse(
+                found -> cells.addAll(List.of(
+                        found.tested().map(LocalDate::toString).orElse(""),
+                        found.tester(),
+                        plain(OptionalDouble.of(found.condition().plate()), 1),
+                        plain(OptionalDouble.of(found.condition().screen()), 1),
+                        plain(found.condition().grid(), 1),
+                        written(found.current()),
+                        plain(OptionalDouble.of(found.amps()), 1e3),
+                        plain(found.before(), 1e3),
+                        plain(found.warmMinutes(), 1),
+                        plain(found.transconductance(), 1e3),
+                        found.tap() == Tap.UNKNOWN ? "" : written(found.tap()),
+                        found.gas())),
+                () -> OF_A_TEST.forEach(column -> cells.add("")));
         return cells;
     }
 
@@ -64,7 +99,12 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, Dr
 
     /** To the sixth decimal: finer is dust of the binary fractions. */
     private static String plain(OptionalDouble si, double in) {
-        return si.isPresent() ? BigDecimal.valueOf(si.getAsDouble() * in).setScale(6, RoundingMode.HALF_EVEN).stripTrailingZeros().toPlainString() : "";
+        return si.isPresent()
+                ? BigDecimal.valueOf(si.getAsDouble() * in)
+                        .setScale(6, RoundingMode.HALF_EVEN)
+                        .stripTrailingZeros()
+                        .toPlainString()
+                : "";
     }
 
     /** Reads one row; every fault is noted beside its column. */
@@ -78,9 +118,17 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, Dr
         }
 
         DrawerRow row() {
-            DrawerTube tube = new DrawerTube(needed("type", new DrawerFinding.TypeNeeded()).toUpperCase(Locale.ROOT), needed("label", new DrawerFinding.LabelNeeded()),
-                    words("maker", LONGEST_WORD), words("markings", LONGEST_WORD), date("bought"), state(), words("notes", LONGEST_NOTE));
-            boolean tested = OF_A_TEST.stream().anyMatch(column -> !column.equals("current") && !text.apply(column).isBlank());
+            DrawerTube tube = new DrawerTube(
+                    needed("type", new DrawerFinding.TypeNeeded()).toUpperCase(Locale.ROOT),
+                    needed("label", new DrawerFinding.LabelNeeded()),
+                    words("maker", LONGEST_WORD),
+                    words("markings", LONGEST_WORD),
+                    date("bought"),
+                    state(),
+                    words("notes", LONGEST_NOTE));
+            boolean tested = OF_A_TEST.stream()
+                    .anyMatch(column ->
+                            !column.equals("current") && !text.apply(column).isBlank());
             Optional<TubeTest> test = tested ? Optional.of(test()) : Optional.empty();
             return new DrawerRow(tube, test, faults);
         }
@@ -94,12 +142,22 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, Dr
             double plate = neededNumber("plate_volts", Unit.VOLT, 1, 2000);
             OptionalDouble screen = number("screen_volts", Unit.VOLT, 1, 2000);
             OptionalDouble grid = number("grid_volts", Unit.VOLT, -300, 0);
-            TubeTest.Current current = text.apply("current").isBlank() ? TubeTest.Current.CATHODE : choice("current", TubeTest.Current.values());
+            TubeTest.Current current = text.apply("current").isBlank()
+                    ? TubeTest.Current.CATHODE
+                    : choice("current", TubeTest.Current.values());
             Tap tap = text.apply("tap").isBlank() ? Tap.UNKNOWN : choice("tap", Tap.values());
             OptionalDouble steepness = number("transconductance_ma_v", null, 0.01, 100);
-            return new TubeTest(date("tested"), words("tester", LONGEST_WORD), new TestCondition(plate, screen.orElse(plate), grid), current,
-                    neededNumber("milliamps", Unit.MILLIAMP, 0.01, 2000), number("milliamps_before", Unit.MILLIAMP, 0.01, 2000),
-                    number("warm_minutes", null, 0, 1000), steepness.isPresent() ? OptionalDouble.of(steepness.getAsDouble() / 1e3) : steepness, tap, words("gas", LONGEST_NOTE));
+            return new TubeTest(
+                    date("tested"),
+                    words("tester", LONGEST_WORD),
+                    new TestCondition(plate, screen.orElse(plate), grid),
+                    current,
+                    neededNumber("milliamps", Unit.MILLIAMP, 0.01, 2000),
+                    number("milliamps_before", Unit.MILLIAMP, 0.01, 2000),
+                    number("warm_minutes", null, 0, 1000),
+                    steepness.isPresent() ? OptionalDouble.of(steepness.getAsDouble() / 1e3) : steepness,
+                    tap,
+                    words("gas", LONGEST_NOTE));
         }
 
         private String words(String column, int longest) {
@@ -140,10 +198,19 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, Dr
 
         private <E extends Enum<E>> E choice(String column, E[] values) {
             String typed = text.apply(column).strip();
-            return Arrays.stream(values).filter(value -> written(value).equalsIgnoreCase(typed)).findFirst().orElseGet(() -> {
-                faults.putIfAbsent(column, new DrawerFinding.NoSuchChoice(Quantity.quote(typed), Arrays.stream(values).map(DrawerRow::written).toList()));
-                return values[0];
-            });
+            return Arrays.stream(values)
+                    .filter(value -> written(value).equalsIgnoreCase(typed))
+                    .findFirst()
+                    .orElseGet(() -> {
+                        faults.putIfAbsent(
+                                column,
+                                new DrawerFinding.NoSuchChoice(
+                                        Quantity.quote(typed),
+                                        Arrays.stream(values)
+                                                .map(DrawerRow::written)
+                                                .toList()));
+                        return values[0];
+                    });
         }
 
         private double neededNumber(String column, Unit unit, double least, double most) {
@@ -160,14 +227,17 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, Dr
                 return OptionalDouble.empty();
             }
             try {
-                double shown = unit == null ? Double.parseDouble(typed) : unit.fromSi(Quantity.parse(typed).si(unit));
+                double shown = unit == null
+                        ? Double.parseDouble(typed)
+                        : unit.fromSi(Quantity.parse(typed).si(unit));
                 if (shown >= least && shown <= most) {
                     return OptionalDouble.of(unit == null ? shown : unit.toSi(shown));
                 }
             } catch (IllegalArgumentException e) {
                 // the one message below says what to type
             }
-            faults.putIfAbsent(column, new DrawerFinding.NoNumber(Quantity.quote(typed), least, most, Optional.ofNullable(unit)));
+            faults.putIfAbsent(
+                    column, new DrawerFinding.NoNumber(Quantity.quote(typed), least, most, Optional.ofNullable(unit)));
             return OptionalDouble.empty();
         }
     }

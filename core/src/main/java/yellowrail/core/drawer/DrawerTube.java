@@ -6,11 +6,17 @@ import java.util.Optional;
 /**
  * A tube of the builder's.
  *
- * @param type     type number
- * @param label    what the builder wrote on it; with the type it names the tube
- * @param maker    in the builder's words
+ * @param type type number
+ * @param label what the builder wrote on it; with the type it names the tube
+ * @param maker in the builder's words
  * @param markings in the builder's words
- * @param bought   when
+ * @param bought when
  */
-public record DrawerTube(String type, String label, String maker, String markings, Optional<LocalDate> bought, TubeState state, String notes) {
-}
+public record DrawerTube(
+        String type,
+        String label,
+        String maker,
+        String markings,
+        Optional<LocalDate> bought,
+        TubeState state,
+        String notes) {}

@@ -17,8 +17,8 @@ import yellowrail.core.tube.model.TubeModels;
  * voltage at which their mean is the wanted current. Without a model, or where the tester does not tell its grid volts,
  * the currents are taken in proportion.
  *
- * @param grid    that bias voltage, V; empty without a model
- * @param amps    cathode current of each tube, A, in the order of the group
+ * @param grid that bias voltage, V; empty without a model
+ * @param amps cathode current of each tube, A, in the order of the group
  * @param byModel whether the model was used
  * @param plusMinus how far, at 95 %, one of them may lie from its figure beside the others, A; empty without a model
  */
@@ -26,12 +26,14 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
 
     /** How well a tester's current and transconductance are repeated, at 95 %. */
     private static final double TESTER_CURRENT = 0.02;
+
     private static final double TESTER_STEEPNESS = 0.05;
     /** Where the transconductance was not read, amplification factors of one type scatter by this, at 95 %. */
     private static final double MU_SCATTER = 0.08;
 
     /** Amplification factors of one type lie within this of the typical one. */
     private static final double MU_SPREAD = 1.25;
+
     private static final int HALVINGS = 50;
 
     public GroupForecast {
@@ -39,40 +41,96 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
     }
 
     /**
-     * @param tubes  by figures at one condition
-     * @param plate  of the amp, V
+     * @param tubes by figures at one condition
+     * @param plate of the amp, V
      * @param screen of the amp, V
-     * @param mean   wanted cathode current, A
+     * @param mean wanted cathode current, A
      */
-    public static GroupForecast of(TubeType type, TestCondition condition, TubeTest.Current current, List<Candidate> tubes, double plate, double screen, double mean) {
-        Optional<PentodeModel> typical = condition.grid().isPresent() ? TubeModels.published().of(type).map(known -> known.model()) : Optional.empty();
+    public static GroupForecast of(
+            TubeType type,
+            TestCondition condition,
+            TubeTest.Current current,
+            List<Candidate> tubes,
+            double plate,
+            double screen,
+            double mean) {
+        Optional<PentodeModel> typical = condition.grid().isPresent()
+                ? TubeModels.published().of(type).map(known -> known.model())
+                : Optional.empty();
         if (typical.isEmpty()) {
-            double tested = tubes.stream().mapToDouble(Candidate::amps).average().orElseThrow();
-            return new GroupForecast(OptionalDouble.empty(), tubes.stream().map(tube -> tube.amps() / tested * mean).toList(), false, OptionalDouble.empty());
+            double tested =
+                    tubes.stream().mapToDouble(Candidate::amps).average().orElseThrow();
+            return new GroupForecast(
+                    OptionalDouble.empty(),
+                    tubes.stream().map(tube -> tube.amps() / tested * mean).toList(),
+                    false,
+                    OptionalDouble.empty());
         }
-        List<PentodeModel> models = tubes.stream().map(tube -> through(typical.get(), tube, condition, current)).toList();
-        double grid = rising(at -> models.stream().mapToDouble(model -> model.cathodeCurrent(plate, screen, at)).average().orElseThrow() - mean, -2 * screen, 0);
-        double widest = tubes.stream().mapToDouble(tube -> unsure(typical.get(), tube, condition, current, model -> model.cathodeCurrent(plate, screen, grid))).max().orElseThrow();
-        return new GroupForecast(OptionalDouble.of(grid), models.stream().map(model -> model.cathodeCurrent(plate, screen, grid)).toList(), true, OptionalDouble.of(widest));
+        List<PentodeModel> models = tubes.stream()
+                .map(tube -> through(typical.get(), tube, condition, current))
+                .toList();
+        double grid = rising(
+                at -> models.stream()
+                                .mapToDouble(model -> model.cathodeCurrent(plate, screen, at))
+                                .average()
+                                .orElseThrow()
+                        - mean,
+                -2 * screen,
+                0);
+        double widest = tubes.stream()
+                .mapToDouble(tube -> unsure(
+                        typical.get(), tube, condition, current, model -> model.cathodeCurrent(plate, screen, grid)))
+                .max()
+                .orElseThrow();
+        return new GroupForecast(
+                OptionalDouble.of(grid),
+                models.stream()
+                        .map(model -> model.cathodeCurrent(plate, screen, grid))
+                        .toList(),
+                true,
+                OptionalDouble.of(widest));
     }
 
-    /** The tester's error in either figure, or the scatter of what it did not read, carried to the amp; root of squares. */
-    private static double unsure(PentodeModel typical, Candidate tube, TestCondition at, TubeTest.Current current, ToDoubleFunction<PentodeModel> there) {
+    /**
+     * The tester's error in either figure, or the scatter of what it did not read, carried to the amp; root of squares.
+     */
+    private static double unsure(
+            PentodeModel typical,
+            Candidate tube,
+            TestCondition at,
+            TubeTest.Current current,
+            ToDoubleFunction<PentodeModel> there) {
         double amps = there.applyAsDouble(through(typical, tube, at, current));
         Candidate more = new Candidate(tube.label(), tube.amps() * (1 + TESTER_CURRENT), tube.transconductance());
         double byCurrent = there.applyAsDouble(through(typical, more, at, current)) - amps;
-        PentodeModel other = tube.transconductance().isEmpty() ? scaled(typical.withMu(1 + MU_SCATTER), tube, at, current)
-                : through(typical, new Candidate(tube.label(), tube.amps(), OptionalDouble.of(tube.transconductance().getAsDouble() * (1 + TESTER_STEEPNESS))), at, current);
+        PentodeModel other = tube.transconductance().isEmpty()
+                ? scaled(typical.withMu(1 + MU_SCATTER), tube, at, current)
+                : through(
+                        typical,
+                        new Candidate(
+                                tube.label(),
+                                tube.amps(),
+                                OptionalDouble.of(tube.transconductance().getAsDouble() * (1 + TESTER_STEEPNESS))),
+                        at,
+                        current);
         return Math.hypot(byCurrent, there.applyAsDouble(other) - amps);
     }
 
-    /** The typical model with the amplification factor that gives the tube's steepness, if known, and then its current. */
-    private static PentodeModel through(PentodeModel typical, Candidate tube, TestCondition at, TubeTest.Current current) {
+    /**
+     * The typical model with the amplification factor that gives the tube's steepness, if known, and then its current.
+     */
+    private static PentodeModel through(
+            PentodeModel typical, Candidate tube, TestCondition at, TubeTest.Current current) {
         PentodeModel model = typical;
         if (tube.transconductance().isPresent()) {
             double wanted = tube.transconductance().getAsDouble();
-            double factor = rising(mu -> scaled(typical.withMu(mu), tube, at, current).transconductance(at.plate(), at.screen(), at.grid().getAsDouble()) - wanted,
-                    1 / MU_SPREAD, MU_SPREAD);
+            double factor = rising(
+                    mu -> scaled(typical.withMu(mu), tube, at, current)
+                                    .transconductance(
+                                            at.plate(), at.screen(), at.grid().getAsDouble())
+                            - wanted,
+                    1 / MU_SPREAD,
+                    MU_SPREAD);
             model = typical.withMu(factor);
         }
         return scaled(model, tube, at, current);
@@ -80,7 +138,9 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
 
     private static PentodeModel scaled(PentodeModel model, Candidate tube, TestCondition at, TubeTest.Current current) {
         double grid = at.grid().getAsDouble();
-        double here = current == TubeTest.Current.CATHODE ? model.cathodeCurrent(at.plate(), at.screen(), grid) : model.plateCurrent(at.plate(), at.screen(), grid);
+        double here = current == TubeTest.Current.CATHODE
+                ? model.cathodeCurrent(at.plate(), at.screen(), grid)
+                : model.plateCurrent(at.plate(), at.screen(), grid);
         return model.scaled(tube.amps() / here);
     }
 
@@ -101,6 +161,7 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
 
     /** Greatest less least, A. */
     public double spread() {
-        return IntStream.range(0, amps.size()).mapToDouble(amps::get).max().orElseThrow() - IntStream.range(0, amps.size()).mapToDouble(amps::get).min().orElseThrow();
+        return IntStream.range(0, amps.size()).mapToDouble(amps::get).max().orElseThrow()
+                - IntStream.range(0, amps.size()).mapToDouble(amps::get).min().orElseThrow();
     }
 }

@@ -14,7 +14,7 @@ import yellowrail.core.timeline.Timeline;
 /**
  * What a run tells of the tube that sat in one of its sockets: how long it was on, and whether it crept.
  *
- * @param on       time under power
+ * @param on time under power
  * @param findings what speaks against the tube
  */
 public record Sitting(Duration on, List<DrawerFinding> findings) {
@@ -24,16 +24,32 @@ public record Sitting(Duration on, List<DrawerFinding> findings) {
      * @return empty if nothing was logged while it did
      */
     public static Optional<Sitting> of(Timeline timeline, String socket, Predicate<Instant> during) {
-        List<Stretch> stretches = timeline.stretches().stream().map(stretch -> new Stretch(stretch.state(), stretch.readings().stream().filter(reading -> during.test(reading.takenAt())).toList()))
-                .filter(stretch -> !stretch.readings().isEmpty()).toList();
-        return stretches.isEmpty() ? Optional.empty() : Optional.of(new Sitting(stretches.stream().map(Stretch::on).reduce(Duration.ZERO, Duration::plus),
-                stretches.stream().flatMap(stretch -> crept(stretch, socket).stream()).toList()));
+        List<Stretch> stretches = timeline.stretches().stream()
+                .map(stretch -> new Stretch(
+                        stretch.state(),
+                        stretch.readings().stream()
+                                .filter(reading -> during.test(reading.takenAt()))
+                                .toList()))
+                .filter(stretch -> !stretch.readings().isEmpty())
+                .toList();
+        return stretches.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Sitting(
+                        stretches.stream().map(Stretch::on).reduce(Duration.ZERO, Duration::plus),
+                        stretches.stream()
+                                .flatMap(stretch -> crept(stretch, socket).stream())
+                                .toList()));
     }
 
     private static List<DrawerFinding> crept(Stretch stretch, String label) {
         AmpSheet sheet = stretch.state().sheet();
         String point = sheet.socket(label).map(Socket::testPoint).orElse("");
-        return sheet.socketsAt(point).size() != 1 ? List.of() : Creep.in(sheet, stretch.readings()).stream().filter(creep -> creep.point().equals(point))
-                .<DrawerFinding>map(creep -> new DrawerFinding.Crept(creep.by(), creep.over().toMinutes())).toList();
+        return sheet.socketsAt(point).size() != 1
+                ? List.of()
+                : Creep.in(sheet, stretch.readings()).stream()
+                        .filter(creep -> creep.point().equals(point))
+                        .<DrawerFinding>map(creep ->
+                                new DrawerFinding.Crept(creep.by(), creep.over().toMinutes()))
+                        .toList();
     }
 }

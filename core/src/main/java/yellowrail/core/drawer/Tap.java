@@ -2,5 +2,9 @@ package yellowrail.core.drawer;
 
 /** What a light tap gives; a tube that rings by itself is waste, a faint ring under the tap is normal. */
 public enum Tap {
-    UNKNOWN, NONE, FAINT, RINGS, RINGS_ALONE
+    UNKNOWN,
+    NONE,
+    FAINT,
+    RINGS,
+    RINGS_ALONE
 }

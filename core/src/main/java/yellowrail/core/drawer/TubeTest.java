@@ -8,26 +8,36 @@ import yellowrail.core.match.TestCondition;
 /**
  * One test of a tube, SI.
  *
- * @param tested           when
- * @param tester           tester or test amp, in the builder's words
- * @param condition        the voltages
- * @param current          whose current was read
- * @param amps             current at the end of the test, A
- * @param before           current before the warm-up, A
- * @param warmMinutes      how long that took
+ * @param tested when
+ * @param tester tester or test amp, in the builder's words
+ * @param condition the voltages
+ * @param current whose current was read
+ * @param amps current at the end of the test, A
+ * @param before current before the warm-up, A
+ * @param warmMinutes how long that took
  * @param transconductance A/V
- * @param tap              what a light tap gave
- * @param gas              gas and leakage, in the builder's words
+ * @param tap what a light tap gave
+ * @param gas gas and leakage, in the builder's words
  */
-public record TubeTest(Optional<LocalDate> tested, String tester, TestCondition condition, Current current, double amps, OptionalDouble before,
-                       OptionalDouble warmMinutes, OptionalDouble transconductance, Tap tap, String gas) {
+public record TubeTest(
+        Optional<LocalDate> tested,
+        String tester,
+        TestCondition condition,
+        Current current,
+        double amps,
+        OptionalDouble before,
+        OptionalDouble warmMinutes,
+        OptionalDouble transconductance,
+        Tap tap,
+        String gas) {
 
     /** A figure that rises by more over its warm-up is not one to match by. */
     public static final double UNSTABLE = 0.15;
 
     /** Whose current a tester reads. */
     public enum Current {
-        CATHODE, PLATE
+        CATHODE,
+        PLATE
     }
 
     /** How much the current rose over the warm-up, as a ratio; empty where it was not read before. */

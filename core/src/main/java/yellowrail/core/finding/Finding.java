@@ -6,7 +6,9 @@ package yellowrail.core.finding;
  */
 public interface Finding {
 
-    /** The record's name as it stands in message keys and in JSON: {@code PlateOverLimit} is {@code plate-over-limit}. */
+    /**
+     * The record's name as it stands in message keys and in JSON: {@code PlateOverLimit} is {@code plate-over-limit}.
+     */
     default String code() {
         return Code.of(getClass());
     }

@@ -5,8 +5,8 @@ import yellowrail.core.quantity.Unit;
 /**
  * A number of a finding whose unit is the builder's own meter's.
  *
- * @param unit    what the meter shows
- * @param si      the number
+ * @param unit what the meter shows
+ * @param si the number
  * @param toTurnTo whether it is told with the digits of a meter that is being watched
  */
 public record Shown(Unit unit, double si, boolean toTurnTo) {

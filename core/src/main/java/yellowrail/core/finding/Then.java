@@ -8,5 +8,4 @@ import java.lang.annotation.Target;
 /** A list of findings of which each follows the other in time, not only in the sentence. */
 @Retention(RetentionPolicy.RUNTIME)
 @Target(ElementType.RECORD_COMPONENT)
-public @interface Then {
-}
+public @interface Then {}

@@ -8,12 +8,12 @@ import yellowrail.core.reading.Reading;
 import yellowrail.core.timeline.Timeline;
 
 /**
- * A tube for which there is no move but the switch: far over its rating, or over it and rising. A reading that was overtaken
- * counts too until it is taken again: nobody has seen it come down.
+ * A tube for which there is no move but the switch: far over its rating, or over it and rising. A reading that was
+ * overtaken counts too until it is taken again: nobody has seen it come down.
  *
- * @param tube   which
+ * @param tube which
  * @param rising what it read before, where it rises
- * @param off    whether it was switched off since, by the log: then it stays off until the cause is found
+ * @param off whether it was switched off since, by the log: then it stays off until the cause is found
  */
 public record Alarm(TubeIdle tube, Optional<Reading> rising, boolean off) {
 
@@ -24,8 +24,13 @@ public record Alarm(TubeIdle tube, Optional<Reading> rising, boolean off) {
 
     /** @return the worst of them */
     public static Optional<Alarm> of(Timeline timeline, List<TubeIdle> tubes) {
-        return tubes.stream().filter(tube -> tube.figures().isPresent() && tube.judgement().limits().overWatts()).map(tube -> of(timeline, tube)).flatMap(Optional::stream)
-                .max((one, other) -> Double.compare(one.tube.judgement().ratio(), other.tube.judgement().ratio()));
+        return tubes.stream()
+                .filter(tube ->
+                        tube.figures().isPresent() && tube.judgement().limits().overWatts())
+                .map(tube -> of(timeline, tube))
+                .flatMap(Optional::stream)
+                .max((one, other) -> Double.compare(
+                        one.tube.judgement().ratio(), other.tube.judgement().ratio()));
     }
 
     private static Optional<Alarm> of(Timeline timeline, TubeIdle tube) {
@@ -33,16 +38,24 @@ public record Alarm(TubeIdle tube, Optional<Reading> rising, boolean off) {
             return Optional.of(new Alarm(tube, Optional.empty(), isOff(timeline)));
         }
         Optional<Reading> before = before(timeline, tube.current().orElseThrow());
-        return before.isPresent() && tube.judgement().ratio() > 1 && rises(before.get(), tube) ? Optional.of(new Alarm(tube, before, isOff(timeline))) : Optional.empty();
+        return before.isPresent() && tube.judgement().ratio() > 1 && rises(before.get(), tube)
+                ? Optional.of(new Alarm(tube, before, isOff(timeline)))
+                : Optional.empty();
     }
 
     private static boolean isOff(Timeline timeline) {
-        return new WarmUp(timeline.present().moment(), timeline.present().sheet().settleMinutes()).isOff();
+        return new WarmUp(
+                        timeline.present().moment(), timeline.present().sheet().settleMinutes())
+                .isOff();
     }
 
     private static boolean rises(Reading before, TubeIdle tube) {
         Reading now = tube.current().orElseThrow();
-        double digits = tube.figures().orElseThrow().problem().meter().ofSense(0, now.entry().lastDigit());
+        double digits = tube.figures()
+                .orElseThrow()
+                .problem()
+                .meter()
+                .ofSense(0, now.entry().lastDigit());
         return now.value() > before.value() * (1 + RISEN) + digits;
     }
 
@@ -56,11 +69,12 @@ public record Alarm(TubeIdle tube, Optional<Reading> rising, boolean off) {
             switch (reading.kind()) {
                 case TURN -> found = Optional.empty();
                 case SENSE_VOLTS, SENSE_AMPS -> {
-                    if (reading.kind() == now.kind() && reading.entry().target().equals(now.entry().target())) {
+                    if (reading.kind() == now.kind()
+                            && reading.entry().target().equals(now.entry().target())) {
                         found = Optional.of(reading);
                     }
                 }
-                default -> { }
+                default -> {}
             }
         }
         return found;
@@ -72,7 +86,13 @@ public record Alarm(TubeIdle tube, Optional<Reading> rising, boolean off) {
         if (off) {
             return new IdleFinding.TookTooMuch(label, watts, tube.judgement().ratio());
         }
-        return rising.<IdleFinding>map(before -> new IdleFinding.SwitchOffRising(label, watts, tube.judgement().ratio(), Shown.toTurnTo(shows, before.value()),
-                Shown.toTurnTo(shows, tube.current().orElseThrow().value()))).orElseGet(() -> new IdleFinding.SwitchOffNow(label, watts, tube.judgement().ratio()));
+        return rising.<IdleFinding>map(before -> new IdleFinding.SwitchOffRising(
+                        label,
+                        watts,
+                        tube.judgement().ratio(),
+                        Shown.toTurnTo(shows, before.value()),
+                        Shown.toTurnTo(shows, tube.current().orElseThrow().value())))
+                .orElseGet(() -> new IdleFinding.SwitchOffNow(
+                        label, watts, tube.judgement().ratio()));
     }
 }

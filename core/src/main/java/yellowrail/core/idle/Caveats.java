@@ -39,9 +39,12 @@ final class Caveats {
         if (apart.compareTo(TOGETHER) > 0) {
             caveats.add(new IdleFinding.ReadApart(apart.toMinutes()));
         }
-        moment.last(ReadingKind.MAINS).filter(mains -> Math.abs(mains.value() / sheet.mainsVolts() - 1) > MAINS_MATTERS)
+        moment.last(ReadingKind.MAINS)
+                .filter(mains -> Math.abs(mains.value() / sheet.mainsVolts() - 1) > MAINS_MATTERS)
                 .ifPresent(mains -> caveats.add(new IdleFinding.OtherMains(mains.value(), sheet.mainsVolts())));
-        if (sheet.screen().connection() == ScreenSense.Connection.TRIODE && sheet.screen().way() != ScreenSense.Way.NOT_DEDUCTED && !type.isTriode()) {
+        if (sheet.screen().connection() == ScreenSense.Connection.TRIODE
+                && sheet.screen().way() != ScreenSense.Way.NOT_DEDUCTED
+                && !type.isTriode()) {
             caveats.add(new IdleFinding.TriodeScreens());
         }
         return caveats;
@@ -53,8 +56,11 @@ final class Caveats {
         CurrentSense sense = sheet.current();
         int shared = sheet.socketsAt(socket.testPoint()).size();
         if (shared > 1) {
-            ratio.map(average -> average * (1 + ONE_MORE)).ifPresent(more -> caveats.add(edge.isPresent() && more > edge.get()
-                    ? new IdleFinding.OneMayBeHot(more, edge.get()) : new IdleFinding.OneDrawsMore(more)));
+            ratio.map(average -> average * (1 + ONE_MORE))
+                    .ifPresent(more -> caveats.add(
+                            edge.isPresent() && more > edge.get()
+                                    ? new IdleFinding.OneMayBeHot(more, edge.get())
+                                    : new IdleFinding.OneDrawsMore(more)));
             caveats.add(new IdleFinding.Average(shared, socket.testPoint(), IdleFinding.hides(sense.method())));
         } else if (sense.method() == CurrentMethod.PANEL_METER) {
             caveats.add(new IdleFinding.PanelMeterHides());

@@ -8,14 +8,15 @@ import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.RatingSystem;
 
 /**
- * Where a tube should idle in an amp: the school's window, made to fit the rating it is held against. Limits come before the
- * school. For design-maximum and absolute ratings, which promise nothing beyond themselves, the customary window of cathode
- * bias, whose idle is the hottest the tube gets, is scaled down so that mains 10 % high stay under the rating:
+ * Where a tube should idle in an amp: the school's window, made to fit the rating it is held against. Limits come
+ * before the school. For design-maximum and absolute ratings, which promise nothing beyond themselves, the customary
+ * window of cathode bias, whose idle is the hottest the tube gets, is scaled down so that mains 10 % high stay under
+ * the rating:
  *
  * <pre>high &lt;= 1 / 1.1^2.2</pre>
  *
- * The school that goes over a rating on purpose holds for cathode bias, a design-centre rating and the type on the sheet; for
- * any other tube the customary window does.
+ * The school that goes over a rating on purpose holds for cathode bias, a design-centre rating and the type on the
+ * sheet; for any other tube the customary window does.
  */
 public final class Goal {
 
@@ -39,10 +40,13 @@ public final class Goal {
         boolean chosen = hot && ofTheSheet && sheet.bias().isCathode() && rating.system() == RatingSystem.DESIGN_CENTRE;
         Target customary = Target.customary(sheet.bias(), sheet.topology());
         Target asked = hot && !chosen ? customary : sheet.target();
-        boolean capped = sheet.bias().isCathode() && asked.equals(customary) && asked.high() > CATHODE_CAP
+        boolean capped = sheet.bias().isCathode()
+                && asked.equals(customary)
+                && asked.high() > CATHODE_CAP
                 && (rating.system() == RatingSystem.DESIGN_MAXIMUM || rating.system() == RatingSystem.ABSOLUTE);
         this.window = capped ? asked.times(CATHODE_CAP / asked.high()) : asked;
-        this.adapted = capped ? Optional.of(new IdleFinding.WindowCapped(window.low(), window.high(), rating.system()))
+        this.adapted = capped
+                ? Optional.of(new IdleFinding.WindowCapped(window.low(), window.high(), rating.system()))
                 : hot && !chosen ? Optional.of(new IdleFinding.ChoiceNotOfThisTube(rating.system())) : Optional.empty();
     }
 

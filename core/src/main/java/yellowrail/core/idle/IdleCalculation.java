@@ -28,9 +28,9 @@ import yellowrail.core.tube.TubeType;
  * copper                           R  = Rcold (1 + 0.0039 (T - Tcold))
  * </pre>
  *
- * Conventions: voltages to the cathode; screen current is taken off the cathode current unless told not to;
- * {@code Vk} comes off only when plate voltage was read to ground, and the drop in the half primary with its
- * {@code m} tubes only when it was read at B+. Valid for class A and AB at idle, where the mean is the whole story.
+ * Conventions: voltages to the cathode; screen current is taken off the cathode current unless told not to; {@code Vk}
+ * comes off only when plate voltage was read to ground, and the drop in the half primary with its {@code m} tubes only
+ * when it was read at B+. Valid for class A and AB at idle, where the mean is the whole story.
  *
  * <p>Source of the copper coefficient: IEC 60028, 0.00393 per kelvin at 20 deg C.
  */
@@ -46,6 +46,7 @@ public final class IdleCalculation {
     private static final double WINDING_SPREAD = 0.10;
     /** What else a supply feeds, as a builder reckons it. */
     private static final double OTHER_SPREAD = 0.20;
+
     private static final Input UNUSED = new Input("", 0, 0, Unit.VOLT);
 
     private final IdleProblem problem;
@@ -66,10 +67,19 @@ public final class IdleCalculation {
         check(values);
         boolean screenKnown = problem.screenVolts().isPresent();
         Optional<Estimate> screenVolts = screenKnown ? Optional.of(budget.of(this::screenVolts)) : Optional.empty();
-        Optional<Estimate> screenWatts = screenKnown ? Optional.of(budget.of(x -> screenVolts(x) * screenCurrent(x))) : Optional.empty();
-        return new IdleFigures(problem, inputs, budget.of(this::plateVolts), budget.of(this::cathodeCurrent),
-                budget.of(this::screenCurrent), budget.of(this::plateCurrent), budget.of(x -> plateVolts(x) * plateCurrent(x)),
-                screenVolts, screenWatts, cathodeVolts(values));
+        Optional<Estimate> screenWatts =
+                screenKnown ? Optional.of(budget.of(x -> screenVolts(x) * screenCurrent(x))) : Optional.empty();
+        return new IdleFigures(
+                problem,
+                inputs,
+                budget.of(this::plateVolts),
+                budget.of(this::cathodeCurrent),
+                budget.of(this::screenCurrent),
+                budget.of(this::plateCurrent),
+                budget.of(x -> plateVolts(x) * plateCurrent(x)),
+                screenVolts,
+                screenWatts,
+                cathodeVolts(values));
     }
 
     /**
@@ -79,18 +89,27 @@ public final class IdleCalculation {
     public IdleValues values() {
         double[] values = inputs.stream().mapToDouble(Input::value).toArray();
         check(values);
-        return new IdleValues(problem, plateVolts(values), cathodeCurrent(values), screenCurrent(values), plateCurrent(values), cathodeVolts(values));
+        return new IdleValues(
+                problem,
+                plateVolts(values),
+                cathodeCurrent(values),
+                screenCurrent(values),
+                plateCurrent(values),
+                cathodeVolts(values));
     }
 
     private void check(double[] values) {
         if (!(throughTubes(values) > 0)) {
-            throw new ImpossibleReadingException(Slot.SENSE_READING, new IdleFinding.NoCurrentLeft(throughTubes(values)));
+            throw new ImpossibleReadingException(
+                    Slot.SENSE_READING, new IdleFinding.NoCurrentLeft(throughTubes(values)));
         }
         if (!(plateCurrent(values) > 0)) {
-            throw new ImpossibleReadingException(Slot.SCREEN_AMPS, new IdleFinding.ScreenNotLess(screenCurrent(values), cathodeCurrent(values)));
+            throw new ImpossibleReadingException(
+                    Slot.SCREEN_AMPS, new IdleFinding.ScreenNotLess(screenCurrent(values), cathodeCurrent(values)));
         }
         if (!(plateVolts(values) > 0)) {
-            throw new ImpossibleReadingException(Slot.PLATE_READING, new IdleFinding.NoPlateVoltsLeft(plateVolts(values)));
+            throw new ImpossibleReadingException(
+                    Slot.PLATE_READING, new IdleFinding.NoPlateVoltsLeft(plateVolts(values)));
         }
     }
 
@@ -105,7 +124,13 @@ public final class IdleCalculation {
 
     private double resistance(double[] x) {
         double cold = x[Slot.SENSE_OHMS.ordinal()];
-        return isCopper() ? cold * (1 + COPPER * (x[Slot.COPPER.ordinal()] - problem.sense().copperCold())) : cold;
+        return isCopper()
+                ? cold
+                        * (1
+                                + COPPER
+                                        * (x[Slot.COPPER.ordinal()]
+                                                - problem.sense().copperCold()))
+                : cold;
     }
 
     private boolean isCopper() {
@@ -166,19 +191,51 @@ public final class IdleCalculation {
 
     private List<Input> inputs() {
         CurrentSense sense = problem.sense();
-        Unit shows = problem.senseIsVolts() ? (sense.shows() == Unit.MILLIVOLT ? Unit.MILLIVOLT : Unit.VOLT) : Unit.MILLIAMP;
+        Unit shows =
+                problem.senseIsVolts() ? (sense.shows() == Unit.MILLIVOLT ? Unit.MILLIVOLT : Unit.VOLT) : Unit.MILLIAMP;
         List<Input> list = new ArrayList<>();
-        list.add(new Input("Vread", problem.plateReading(), problem.meter().ofVolts(problem.plateReading(), problem.plateDigit()), Unit.VOLT));
-        list.add(new Input(problem.senseIsVolts() ? "V" : "I", problem.senseReading(), problem.meter().ofSense(problem.senseReading(), problem.senseDigit()), shows));
-        list.add(problem.senseIsVolts() ? new Input("R", sense.ohms().getAsDouble(), sense.tolerance() * sense.ohms().getAsDouble(), Unit.OHM) : UNUSED);
+        list.add(new Input(
+                "Vread",
+                problem.plateReading(),
+                problem.meter().ofVolts(problem.plateReading(), problem.plateDigit()),
+                Unit.VOLT));
+        list.add(new Input(
+                problem.senseIsVolts() ? "V" : "I",
+                problem.senseReading(),
+                problem.meter().ofSense(problem.senseReading(), problem.senseDigit()),
+                shows));
+        list.add(
+                problem.senseIsVolts()
+                        ? new Input(
+                                "R",
+                                sense.ohms().getAsDouble(),
+                                sense.tolerance() * sense.ohms().getAsDouble(),
+                                Unit.OHM)
+                        : UNUSED);
         list.add(isCopper() && problem.senseIsVolts() ? copper(sense) : UNUSED);
         list.add(optional("Vk", problem.cathodeVolts()));
-        list.add(problem.way() == ScreenSense.Way.TYPICAL && problem.screenShare() > 0
-                ? new Input("s", problem.screenShare(), problem.screenShare() * TubeType.SCREEN_SHARE_SPREAD, Unit.PERCENT) : UNUSED);
-        list.add(problem.way() == ScreenSense.Way.MEASURED ? new Input("Ig2", problem.screenAmps().getAsDouble(), problem.screenAmpsPlusMinus(), Unit.MILLIAMP) : UNUSED);
+        list.add(
+                problem.way() == ScreenSense.Way.TYPICAL && problem.screenShare() > 0
+                        ? new Input(
+                                "s",
+                                problem.screenShare(),
+                                problem.screenShare() * TubeType.SCREEN_SHARE_SPREAD,
+                                Unit.PERCENT)
+                        : UNUSED);
+        list.add(
+                problem.way() == ScreenSense.Way.MEASURED
+                        ? new Input(
+                                "Ig2", problem.screenAmps().getAsDouble(), problem.screenAmpsPlusMinus(), Unit.MILLIAMP)
+                        : UNUSED);
         list.add(halfPrimary());
-        list.add(sense.otherAmps().isPresent() && sense.method() == CurrentMethod.SUPPLY_DROP
-                ? new Input("Iother", sense.otherAmps().getAsDouble(), OTHER_SPREAD * sense.otherAmps().getAsDouble(), Unit.MILLIAMP) : UNUSED);
+        list.add(
+                sense.otherAmps().isPresent() && sense.method() == CurrentMethod.SUPPLY_DROP
+                        ? new Input(
+                                "Iother",
+                                sense.otherAmps().getAsDouble(),
+                                OTHER_SPREAD * sense.otherAmps().getAsDouble(),
+                                Unit.MILLIAMP)
+                        : UNUSED);
         list.add(optional("Vg2", problem.screenVolts()));
         return list;
     }
@@ -192,10 +249,16 @@ public final class IdleCalculation {
     }
 
     private static Input copper(CurrentSense sense) {
-        return new Input("T", sense.copperHot().orElse(sense.copperCold()), sense.copperHot().isPresent() ? COPPER_MEASURED : COPPER_SPREAD, Unit.CELSIUS);
+        return new Input(
+                "T",
+                sense.copperHot().orElse(sense.copperCold()),
+                sense.copperHot().isPresent() ? COPPER_MEASURED : COPPER_SPREAD,
+                Unit.CELSIUS);
     }
 
     private Input optional(String symbol, OptionalDouble volts) {
-        return volts.isEmpty() ? UNUSED : new Input(symbol, volts.getAsDouble(), problem.meter().ofVolts(volts.getAsDouble()), Unit.VOLT);
+        return volts.isEmpty()
+                ? UNUSED
+                : new Input(symbol, volts.getAsDouble(), problem.meter().ofVolts(volts.getAsDouble()), Unit.VOLT);
     }
 }

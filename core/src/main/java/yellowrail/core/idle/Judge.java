@@ -9,8 +9,8 @@ import yellowrail.core.amp.Target;
 import yellowrail.core.quantity.Estimate;
 
 /**
- * Holds an idle against its limits and the window of its goal. The rating caps every school: above it a tube is over rating
- * whatever the window says, unless the builder chose to run it so. The edges of a window belong to it.
+ * Holds an idle against its limits and the window of its goal. The rating caps every school: above it a tube is over
+ * rating whatever the window says, unless the builder chose to run it so. The edges of a window belong to it.
  */
 public final class Judge {
 
@@ -24,7 +24,7 @@ public final class Judge {
 
     /**
      * @param figures the idle
-     * @param early   whether the amp had not yet settled
+     * @param early whether the amp had not yet settled
      */
     public Judgement judge(IdleFigures figures, boolean early) {
         double ratio = figures.dissipation().value() / goal.rating().plateWatts();

@@ -6,10 +6,10 @@ import java.util.List;
  * A verdict and what has to be said with it.
  *
  * @param verdict the word
- * @param early   taken before the amp had settled
- * @param ratio   plate dissipation over the limit; NaN when not judged
- * @param notes   what a careful colleague would add, most important first
- * @param limits  what it is over
+ * @param early taken before the amp had settled
+ * @param ratio plate dissipation over the limit; NaN when not judged
+ * @param notes what a careful colleague would add, most important first
+ * @param limits what it is over
  */
 public record Judgement(Verdict verdict, boolean early, double ratio, List<IdleFinding> notes, Limits limits) {
 

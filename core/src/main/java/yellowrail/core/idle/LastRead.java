@@ -14,37 +14,59 @@ import yellowrail.core.timeline.Snapshot;
 /**
  * What an amp was read as last, the mean of its tubes; SI, to the cathode; empty where it was not read.
  *
- * @param plateVolts   V
- * @param screenVolts  V; as read, else from the sheet; with triode connection the plate\u2019s
- * @param cathodeAmps  of one tube, A
- * @param plateAmps    of one tube, A
+ * @param plateVolts V
+ * @param screenVolts V; as read, else from the sheet; with triode connection the plate\u2019s
+ * @param cathodeAmps of one tube, A
+ * @param plateAmps of one tube, A
  * @param cathodeVolts cathodes to ground, V; 0 where nothing was read
- * @param biasVolts    grid to cathode, V, negative: as read, with cathode bias from the cathodes
- * @param unusable     what of it cannot be used
+ * @param biasVolts grid to cathode, V, negative: as read, with cathode bias from the cathodes
+ * @param unusable what of it cannot be used
  */
-public record LastRead(OptionalDouble plateVolts, OptionalDouble screenVolts, OptionalDouble cathodeAmps, OptionalDouble plateAmps, double cathodeVolts, OptionalDouble biasVolts,
-                       Optional<IdleFinding> unusable) {
+public record LastRead(
+        OptionalDouble plateVolts,
+        OptionalDouble screenVolts,
+        OptionalDouble cathodeAmps,
+        OptionalDouble plateAmps,
+        double cathodeVolts,
+        OptionalDouble biasVolts,
+        Optional<IdleFinding> unusable) {
 
     /** Screens stand between these, V; a reading outside was kept against all sense and is not used. */
     private static final double LEAST_SCREEN = 30;
+
     private static final double MOST_SCREEN = 2000;
 
     /** @param now what is on the bench; empty where nothing was ever read */
     public static LastRead of(StageIdle stage, Optional<Snapshot> now) {
         AmpSheet sheet = stage.sheet();
         Optional<Moment> moment = now.map(Snapshot::moment);
-        List<IdleFigures> figures = now.map(stage::at).orElse(List.of()).stream().map(TubeIdle::figures).flatMap(Optional::stream).toList();
-        OptionalDouble plate = figures.stream().mapToDouble(tube -> tube.plateVolts().value()).average();
-        double lift = figures.stream().mapToDouble(IdleFigures::cathodeVolts).average().orElse(0);
+        List<IdleFigures> figures = now.map(stage::at).orElse(List.of()).stream()
+                .map(TubeIdle::figures)
+                .flatMap(Optional::stream)
+                .toList();
+        OptionalDouble plate =
+                figures.stream().mapToDouble(tube -> tube.plateVolts().value()).average();
+        double lift = figures.stream()
+                .mapToDouble(IdleFigures::cathodeVolts)
+                .average()
+                .orElse(0);
         Optional<Reading> screen = moment.flatMap(at -> at.last(ReadingKind.SCREEN_VOLTS, labels(sheet)));
-        return new LastRead(plate, screen(sheet, screen, plate, lift), figures.stream().mapToDouble(tube -> tube.cathode().value()).average(),
-                figures.stream().mapToDouble(tube -> tube.plateCurrent().value()).average(), lift, bias(sheet, moment, lift, figures.isEmpty()),
+        return new LastRead(
+                plate,
+                screen(sheet, screen, plate, lift),
+                figures.stream().mapToDouble(tube -> tube.cathode().value()).average(),
+                figures.stream()
+                        .mapToDouble(tube -> tube.plateCurrent().value())
+                        .average(),
+                lift,
+                bias(sheet, moment, lift, figures.isEmpty()),
                 unusable(screen));
     }
 
     /** What is to be said of a screen reading that cannot be one. */
     static Optional<IdleFinding> unusable(Optional<Reading> screen) {
-        return screen.filter(reading -> !isScreen(reading)).map(reading -> new IdleFinding.ScreenUnusable(reading.value()));
+        return screen.filter(reading -> !isScreen(reading))
+                .map(reading -> new IdleFinding.ScreenUnusable(reading.value()));
     }
 
     /** Whether a screen can stand at what was read. */
@@ -60,15 +82,24 @@ public record LastRead(OptionalDouble plateVolts, OptionalDouble screenVolts, Op
         if (sheet.screen().connection() == ScreenSense.Connection.TRIODE) {
             return plate;
         }
-        OptionalDouble toGround = screen.filter(LastRead::isScreen).map(reading -> OptionalDouble.of(reading.value())).orElse(sheet.fittings().screenVolts());
-        return toGround.isPresent() && toGround.getAsDouble() - lift > LEAST_SCREEN ? OptionalDouble.of(toGround.getAsDouble() - lift) : OptionalDouble.empty();
+        OptionalDouble toGround = screen.filter(LastRead::isScreen)
+                .map(reading -> OptionalDouble.of(reading.value()))
+                .orElse(sheet.fittings().screenVolts());
+        return toGround.isPresent() && toGround.getAsDouble() - lift > LEAST_SCREEN
+                ? OptionalDouble.of(toGround.getAsDouble() - lift)
+                : OptionalDouble.empty();
     }
 
     private static OptionalDouble bias(AmpSheet sheet, Optional<Moment> moment, double lift, boolean unread) {
         if (sheet.bias().isCathode()) {
             return unread ? OptionalDouble.empty() : OptionalDouble.of(-lift);
         }
-        String[] places = sheet.sockets().stream().flatMap(socket -> List.of(socket.label(), socket.testPoint()).stream()).distinct().toArray(String[]::new);
-        return moment.flatMap(at -> at.last(ReadingKind.BIAS, places)).map(reading -> OptionalDouble.of(reading.value())).orElse(OptionalDouble.empty());
+        String[] places = sheet.sockets().stream()
+                .flatMap(socket -> List.of(socket.label(), socket.testPoint()).stream())
+                .distinct()
+                .toArray(String[]::new);
+        return moment.flatMap(at -> at.last(ReadingKind.BIAS, places))
+                .map(reading -> OptionalDouble.of(reading.value()))
+                .orElse(OptionalDouble.empty());
     }
 }

@@ -13,9 +13,9 @@ import yellowrail.core.tube.Rating;
  * published limit are common practice in many amps and a real risk in others: the builder answers for them once, on the
  * sheet and for the type on the sheet.
  *
- * @param findings      what is over, hardest first
- * @param overWatts     whether plate or screen take more watts than they may
- * @param blocksHotter  whether nothing may be made hotter while this stands
+ * @param findings what is over, hardest first
+ * @param overWatts whether plate or screen take more watts than they may
+ * @param blocksHotter whether nothing may be made hotter while this stands
  */
 public record Limits(List<IdleFinding> findings, boolean overWatts, boolean blocksHotter) {
 
@@ -34,25 +34,36 @@ public record Limits(List<IdleFinding> findings, boolean overWatts, boolean bloc
         }
         boolean screen = over(figures.screenWatts(), rating.screenWatts());
         if (screen) {
-            findings.add(new IdleFinding.ScreenOverRating(figures.screenWatts().orElseThrow().value(), rating.screenWatts().getAsDouble()));
+            findings.add(new IdleFinding.ScreenOverRating(
+                    figures.screenWatts().orElseThrow().value(),
+                    rating.screenWatts().getAsDouble()));
         }
         boolean cathode = over(Optional.of(figures.cathode()), rating.cathodeAmps());
         if (cathode) {
-            findings.add(new IdleFinding.CathodeOverLimit(figures.cathode().value(), rating.cathodeAmps().getAsDouble()));
+            findings.add(new IdleFinding.CathodeOverLimit(
+                    figures.cathode().value(), rating.cathodeAmps().getAsDouble()));
         }
         boolean plate = false;
         if (over(Optional.of(figures.plateVolts()), rating.plateVolts())) {
             double volts = figures.plateVolts().value();
             double limit = rating.plateVolts().getAsDouble();
             plate = volts > accepted.plateVolts().orElse(0);
-            findings.add(plate ? new IdleFinding.PlateOverLimit(volts, limit) : new IdleFinding.PlateAccepted(volts, limit, accepted.plateVolts().getAsDouble()));
+            findings.add(
+                    plate
+                            ? new IdleFinding.PlateOverLimit(volts, limit)
+                            : new IdleFinding.PlateAccepted(
+                                    volts, limit, accepted.plateVolts().getAsDouble()));
         }
         boolean screenVolts = false;
         if (over(figures.screenVolts(), rating.screenVolts())) {
             double volts = figures.screenVolts().orElseThrow().value();
             double limit = rating.screenVolts().getAsDouble();
             screenVolts = volts > accepted.screenVolts().orElse(0);
-            findings.add(screenVolts ? new IdleFinding.ScreenOverLimit(volts, limit) : new IdleFinding.ScreenAccepted(volts, limit, accepted.screenVolts().getAsDouble()));
+            findings.add(
+                    screenVolts
+                            ? new IdleFinding.ScreenOverLimit(volts, limit)
+                            : new IdleFinding.ScreenAccepted(
+                                    volts, limit, accepted.screenVolts().getAsDouble()));
         }
         return new Limits(findings, over || screen, over || screen || cathode || plate || screenVolts);
     }

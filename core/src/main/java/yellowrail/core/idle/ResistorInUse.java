@@ -8,9 +8,9 @@ import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.reading.Reading;
 
 /**
- * The resistance at a test point. Measured cold, it is as good as the meter's digits and its leads allow: below some twenty
- * ohms that is often worse than what is printed on the part, so a sense resistor keeps its nominal value unless the two
- * differ by more than both can explain.
+ * The resistance at a test point. Measured cold, it is as good as the meter's digits and its leads allow: below some
+ * twenty ohms that is often worse than what is printed on the part, so a sense resistor keeps its nominal value unless
+ * the two differ by more than both can explain.
  */
 public final class ResistorInUse {
 
@@ -19,12 +19,14 @@ public final class ResistorInUse {
     /** The last digit of an ohmmeter's lowest range, ohm. */
     private static final double LAST_DIGIT = 0.1;
 
-    private ResistorInUse() {
-    }
+    private ResistorInUse() {}
 
     /** Half width of a resistance measured cold, at 95 %, ohm. */
     static double plusMinus(AmpSheet sheet, Reading measured) {
-        double digit = measured.entry().lastDigit() > 0 ? Math.min(LAST_DIGIT * scale(measured.value()), measured.entry().lastDigit()) : LAST_DIGIT * scale(measured.value());
+        double digit = measured.entry().lastDigit() > 0
+                ? Math.min(
+                        LAST_DIGIT * scale(measured.value()), measured.entry().lastDigit())
+                : LAST_DIGIT * scale(measured.value());
         double own = sheet.meter().ofReading() * measured.value();
         return own + Math.hypot(sheet.meter().digits() > 0 ? digit : 0, LEADS * Math.min(1, 20 / measured.value()));
     }
@@ -36,12 +38,16 @@ public final class ResistorInUse {
     /** Whether a sense resistor measured so is another than the one on the sheet, beyond both tolerances. */
     public static boolean contradicts(AmpSheet sheet, Reading measured) {
         OptionalDouble nominal = sheet.current().ohms();
-        return nominal.isPresent() && isSense(sheet.current().method())
-                && Math.abs(measured.value() - nominal.getAsDouble()) > sheet.current().tolerance() * nominal.getAsDouble() + plusMinus(sheet, measured);
+        return nominal.isPresent()
+                && isSense(sheet.current().method())
+                && Math.abs(measured.value() - nominal.getAsDouble())
+                        > sheet.current().tolerance() * nominal.getAsDouble() + plusMinus(sheet, measured);
     }
 
     private static boolean isSense(CurrentMethod method) {
-        return method == CurrentMethod.SENSE_EACH || method == CurrentMethod.SENSE_SHARED || method == CurrentMethod.STAGE_TEST_POINT;
+        return method == CurrentMethod.SENSE_EACH
+                || method == CurrentMethod.SENSE_SHARED
+                || method == CurrentMethod.STAGE_TEST_POINT;
     }
 
     /** How the current is read, with what was measured of its resistor if anything was. */
@@ -52,7 +58,15 @@ public final class ResistorInUse {
         }
         Reading measured = cold.get();
         boolean nominal = onSheet.ohms().isPresent() && isSense(onSheet.method()) && !contradicts(sheet, measured);
-        return nominal ? onSheet : new CurrentSense(onSheet.method(), OptionalDouble.of(measured.value()), plusMinus(sheet, measured) / measured.value(),
-                onSheet.shows(), onSheet.copperCold(), onSheet.copperHot(), onSheet.otherAmps());
+        return nominal
+                ? onSheet
+                : new CurrentSense(
+                        onSheet.method(),
+                        OptionalDouble.of(measured.value()),
+                        plusMinus(sheet, measured) / measured.value(),
+                        onSheet.shows(),
+                        onSheet.copperCold(),
+                        onSheet.copperHot(),
+                        onSheet.otherAmps());
     }
 }

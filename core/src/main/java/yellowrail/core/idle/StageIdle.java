@@ -26,8 +26,8 @@ import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 
 /**
- * The idle of every tube of an output stage: picks the readings that count for each socket, says what is missing, computes,
- * and judges each socket by the tube in it.
+ * The idle of every tube of an output stage: picks the readings that count for each socket, says what is missing,
+ * computes, and judges each socket by the tube in it.
  */
 public final class StageIdle {
 
@@ -38,21 +38,32 @@ public final class StageIdle {
     private final int[] beside;
 
     /**
-     * @param sheet     the amp
+     * @param sheet the amp
      * @param occupants the tubes in its sockets, in the order of the sheet
      */
     public StageIdle(AmpSheet sheet, List<Occupant> occupants) {
         this.sheet = sheet;
         this.occupants = List.copyOf(occupants);
-        this.goals = occupants.stream().map(each -> each.rating().map(rating -> new Goal(sheet, rating, isOfTheSheet(each)))).toList();
-        this.sharedBy = occupants.stream().mapToInt(each -> sheet.socketsAt(each.socket().testPoint()).size()).toArray();
-        this.beside = occupants.stream().mapToInt(each -> sheet.tubesBeside(each.socket())).toArray();
+        this.goals = occupants.stream()
+                .map(each -> each.rating().map(rating -> new Goal(sheet, rating, isOfTheSheet(each))))
+                .toList();
+        this.sharedBy = occupants.stream()
+                .mapToInt(each -> sheet.socketsAt(each.socket().testPoint()).size())
+                .toArray();
+        this.beside = occupants.stream()
+                .mapToInt(each -> sheet.tubesBeside(each.socket()))
+                .toArray();
     }
 
     /** The stage as a sheet alone tells it. */
     public static StageIdle of(AmpSheet sheet, TubeCatalogue catalogue) {
         Optional<TubeType> type = catalogue.find(sheet.tubeType());
-        return new StageIdle(sheet, sheet.sockets().stream().map(socket -> new Occupant(socket, sheet.tubeType(), type, type.map(sheet::rating), false, false)).toList());
+        return new StageIdle(
+                sheet,
+                sheet.sockets().stream()
+                        .map(socket ->
+                                new Occupant(socket, sheet.tubeType(), type, type.map(sheet::rating), false, false))
+                        .toList());
     }
 
     public static StageIdle of(Snapshot now) {
@@ -82,7 +93,9 @@ public final class StageIdle {
 
     /** The goal of the tube that stands the least; empty where no type is known. */
     public Optional<Goal> weakest() {
-        return goals.stream().flatMap(Optional::stream).min(Comparator.comparingDouble(goal -> goal.rating().plateWatts() * goal.mostRatio()));
+        return goals.stream()
+                .flatMap(Optional::stream)
+                .min(Comparator.comparingDouble(goal -> goal.rating().plateWatts() * goal.mostRatio()));
     }
 
     public Optional<Rating> weakestRating() {
@@ -95,7 +108,8 @@ public final class StageIdle {
     }
 
     public boolean isOfOneType() {
-        return occupants.stream().map(Occupant::name).distinct().count() == 1 && occupants.stream().allMatch(each -> each.type().isPresent());
+        return occupants.stream().map(Occupant::name).distinct().count() == 1
+                && occupants.stream().allMatch(each -> each.type().isPresent());
     }
 
     /** Every socket's idle as it stands now, with what has been overtaken since it was read. */
@@ -115,7 +129,13 @@ public final class StageIdle {
             }
             reasons.addAll(tube.judgement().notes());
             boolean gone = !reasons.equals(tube.judgement().notes());
-            return tube.with(gone ? new Freshness(Freshness.Kind.OTHER_HARDWARE, now.gone(point).or(now::gonePlates)) : Freshness.FRESH, tube.judgement().with(reasons));
+            return tube.with(
+                    gone
+                            ? new Freshness(
+                                    Freshness.Kind.OTHER_HARDWARE,
+                                    now.gone(point).or(now::gonePlates))
+                            : Freshness.FRESH,
+                    tube.judgement().with(reasons));
         }
         Freshness current = tube.current().map(now::freshness).orElse(Freshness.FRESH);
         Freshness plate = tube.plate().map(now::freshness).orElse(Freshness.FRESH);
@@ -134,25 +154,38 @@ public final class StageIdle {
 
     /** Every socket's idle by the readings that count at a moment, in the order of the sheet. */
     public List<TubeIdle> at(Moment moment) {
-        return IntStream.range(0, occupants.size()).mapToObj(i -> tube(i, moment)).toList();
+        return IntStream.range(0, occupants.size())
+                .mapToObj(i -> tube(i, moment))
+                .toList();
     }
 
     /** Every socket's idle as plain numbers, in the order of the sheet; none for a tube that would not be judged. */
     public List<Optional<TubeValues>> valuesAt(Moment moment) {
         WarmUp warmUp = new WarmUp(moment, sheet.settleMinutes());
-        return IntStream.range(0, occupants.size()).mapToObj(i -> values(i, moment, warmUp)).toList();
+        return IntStream.range(0, occupants.size())
+                .mapToObj(i -> values(i, moment, warmUp))
+                .toList();
     }
 
     private Optional<TubeValues> values(int at, Moment moment, WarmUp warmUp) {
         Socket socket = occupants.get(at).socket();
         Optional<Reading> current = moment.current(socket.testPoint());
         Optional<Reading> plate = moment.last(ReadingKind.PLATE, socket.label(), socket.testPoint());
-        if (current.isEmpty() || plate.isEmpty() || !missing(at, moment, current, plate).isEmpty()
-                || warmUp.refusal(current.get()).or(() -> warmUp.refusal(plate.get())).isPresent()) {
+        if (current.isEmpty()
+                || plate.isEmpty()
+                || !missing(at, moment, current, plate).isEmpty()
+                || warmUp.refusal(current.get())
+                        .or(() -> warmUp.refusal(plate.get()))
+                        .isPresent()) {
             return Optional.empty();
         }
         try {
-            return Optional.of(new TubeValues(socket, new IdleCalculation(problem(at, moment, current.get(), plate.get())).values(), current.get(), plate.get(), false));
+            return Optional.of(new TubeValues(
+                    socket,
+                    new IdleCalculation(problem(at, moment, current.get(), plate.get())).values(),
+                    current.get(),
+                    plate.get(),
+                    false));
         } catch (ImpossibleReadingException e) {
             return Optional.empty();
         }
@@ -166,13 +199,28 @@ public final class StageIdle {
         Optional<Reading> bias = moment.last(ReadingKind.BIAS, socket.label(), socket.testPoint());
         List<IdleFinding> missing = missing(at, moment, current, plate);
         if (!missing.isEmpty()) {
-            return new TubeIdle(occupant, Optional.empty(), Judgement.notJudged(missing), current, plate, bias, Freshness.FRESH);
+            return new TubeIdle(
+                    occupant, Optional.empty(), Judgement.notJudged(missing), current, plate, bias, Freshness.FRESH);
         }
         try {
             IdleFigures figures = new IdleCalculation(problem(at, moment, current.get(), plate.get())).compute();
-            return new TubeIdle(occupant, Optional.of(figures), judgement(at, moment, figures, current.get(), plate.get()), current, plate, bias, Freshness.FRESH);
+            return new TubeIdle(
+                    occupant,
+                    Optional.of(figures),
+                    judgement(at, moment, figures, current.get(), plate.get()),
+                    current,
+                    plate,
+                    bias,
+                    Freshness.FRESH);
         } catch (ImpossibleReadingException e) {
-            return new TubeIdle(occupant, Optional.empty(), Judgement.notJudged(List.of(new IdleFinding.Contradiction(e.finding()))), current, plate, bias, Freshness.FRESH);
+            return new TubeIdle(
+                    occupant,
+                    Optional.empty(),
+                    Judgement.notJudged(List.of(new IdleFinding.Contradiction(e.finding()))),
+                    current,
+                    plate,
+                    bias,
+                    Freshness.FRESH);
         }
     }
 
@@ -184,12 +232,17 @@ public final class StageIdle {
         }
         Goal goal = goals.get(at).orElseThrow();
         Socket socket = occupants.get(at).socket();
-        Judgement judged = new Judge(goal, accepted(at)).judge(figures, warmUp.isEarly(current) || warmUp.isEarly(plate));
+        Judgement judged =
+                new Judge(goal, accepted(at)).judge(figures, warmUp.isEarly(current) || warmUp.isEarly(plate));
         Caveats caveats = new Caveats(sheet, type(at).orElseThrow());
         boolean byShare = goal.window().school().basis() == School.Basis.PERCENT;
         List<IdleFinding> notes = new ArrayList<>(judged.limits().findings());
-        notes.addAll(caveats.hidden(socket, Optional.of(judged.ratio()), judged.verdict() == Verdict.IN_WINDOW
-                ? Optional.of(byShare ? goal.window().high() : 1.0) : Optional.empty()));
+        notes.addAll(caveats.hidden(
+                socket,
+                Optional.of(judged.ratio()),
+                judged.verdict() == Verdict.IN_WINDOW
+                        ? Optional.of(byShare ? goal.window().high() : 1.0)
+                        : Optional.empty()));
         judged.notes().stream().filter(note -> !notes.contains(note)).forEach(notes::add);
         screenUnusable(socket, moment).ifPresent(notes::add);
         bias(socket, moment).ifPresent(notes::add);
@@ -211,20 +264,30 @@ public final class StageIdle {
             missing.add(new IdleFinding.UnknownType(socket.label(), occupant.name()));
         }
         if (current.isEmpty()) {
-            missing.add(new IdleFinding.NoCurrent(socket.testPoint(), sheet.current().shows()));
-        } else if (current.get().kind() == ReadingKind.SENSE_VOLTS && ResistorInUse.with(sheet, moment.last(ReadingKind.RESISTOR_COLD, socket.testPoint(), socket.label())).ohms().isEmpty()) {
+            missing.add(new IdleFinding.NoCurrent(
+                    socket.testPoint(), sheet.current().shows()));
+        } else if (current.get().kind() == ReadingKind.SENSE_VOLTS
+                && ResistorInUse.with(sheet, moment.last(ReadingKind.RESISTOR_COLD, socket.testPoint(), socket.label()))
+                        .ohms()
+                        .isEmpty()) {
             missing.add(new IdleFinding.NoOhms(socket.testPoint()));
         }
         if (plate.isEmpty()) {
-            missing.add(moment.last(ReadingKind.PLATE_UNLOADED, socket.label()).isPresent() ? new IdleFinding.PlatesUnloaded() : new IdleFinding.NoPlates());
+            missing.add(
+                    moment.last(ReadingKind.PLATE_UNLOADED, socket.label()).isPresent()
+                            ? new IdleFinding.PlatesUnloaded()
+                            : new IdleFinding.NoPlates());
         }
         if (needsCathodeVolts(current) && cathodeVolts(socket, moment).isEmpty()) {
             missing.add(new IdleFinding.NoCathodeVolts());
         }
-        if (sheet.plate().point() == PlateSense.Point.B_PLUS && sheet.plate().halfPrimaryOhms().isEmpty() && sheet.current().method() != CurrentMethod.HALF_PRIMARY) {
+        if (sheet.plate().point() == PlateSense.Point.B_PLUS
+                && sheet.plate().halfPrimaryOhms().isEmpty()
+                && sheet.current().method() != CurrentMethod.HALF_PRIMARY) {
             missing.add(new IdleFinding.NoHalfPrimary());
         }
-        if (sheet.screen().way() == ScreenSense.Way.MEASURED && screenAmps(socket, moment).isEmpty()) {
+        if (sheet.screen().way() == ScreenSense.Way.MEASURED
+                && screenAmps(socket, moment).isEmpty()) {
             missing.add(new IdleFinding.NoScreenCurrent(socket.label()));
         }
         return missing;
@@ -232,27 +295,44 @@ public final class StageIdle {
 
     /** With cathode bias the cathode stands well above ground; only the volts across its resistor tell by how much. */
     private boolean needsCathodeVolts(Optional<Reading> current) {
-        boolean told = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR && current.map(reading -> reading.kind() == ReadingKind.SENSE_VOLTS).orElse(true);
+        boolean told = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR
+                && current.map(reading -> reading.kind() == ReadingKind.SENSE_VOLTS)
+                        .orElse(true);
         return sheet.bias().isCathode() && !told && sheet.plate().reference() == PlateSense.Reference.GROUND;
     }
 
     private IdleProblem problem(int at, Moment moment, Reading current, Reading plate) {
         Socket socket = occupants.get(at).socket();
         boolean volts = current.kind() == ReadingKind.SENSE_VOLTS;
-        Optional<ScreenReading> measured = sheet.screen().way() == ScreenSense.Way.MEASURED ? screenAmps(socket, moment) : Optional.empty();
+        Optional<ScreenReading> measured =
+                sheet.screen().way() == ScreenSense.Way.MEASURED ? screenAmps(socket, moment) : Optional.empty();
         boolean read = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR && volts;
-        return new IdleProblem(ResistorInUse.with(sheet, moment.last(ReadingKind.RESISTOR_COLD, socket.testPoint(), socket.label())), current.value(), volts,
-                sharedBy[at], sheet.plate(), plate.value(), beside[at],
+        return new IdleProblem(
+                ResistorInUse.with(sheet, moment.last(ReadingKind.RESISTOR_COLD, socket.testPoint(), socket.label())),
+                current.value(),
+                volts,
+                sharedBy[at],
+                sheet.plate(),
+                plate.value(),
+                beside[at],
                 read ? OptionalDouble.empty() : cathodeVolts(socket, moment),
-                sheet.screen().way(), type(at).orElseThrow().screenShare(),
-                measured.map(screen -> OptionalDouble.of(screen.amps())).orElse(OptionalDouble.empty()), measured.map(ScreenReading::plusMinus).orElse(0.0),
-                screenVolts(socket, moment, plate), sheet.meter(), plate.entry().lastDigit(), current.entry().lastDigit());
+                sheet.screen().way(),
+                type(at).orElseThrow().screenShare(),
+                measured.map(screen -> OptionalDouble.of(screen.amps())).orElse(OptionalDouble.empty()),
+                measured.map(ScreenReading::plusMinus).orElse(0.0),
+                screenVolts(socket, moment, plate),
+                sheet.meter(),
+                plate.entry().lastDigit(),
+                current.entry().lastDigit());
     }
 
     /** As read; ultralinear and triode-connected screens idle at the plate's voltage. */
     private OptionalDouble screenVolts(Socket socket, Moment moment, Reading plate) {
-        OptionalDouble read = value(moment.last(ReadingKind.SCREEN_VOLTS, socket.label(), socket.testPoint()).filter(LastRead::isScreen));
-        return read.isEmpty() && sheet.screen().connection() != ScreenSense.Connection.PENTODE ? OptionalDouble.of(plate.value()) : read;
+        OptionalDouble read = value(moment.last(ReadingKind.SCREEN_VOLTS, socket.label(), socket.testPoint())
+                .filter(LastRead::isScreen));
+        return read.isEmpty() && sheet.screen().connection() != ScreenSense.Connection.PENTODE
+                ? OptionalDouble.of(plate.value())
+                : read;
     }
 
     private static Optional<IdleFinding> screenUnusable(Socket socket, Moment moment) {
@@ -265,8 +345,13 @@ public final class StageIdle {
             return Optional.empty();
         }
         OptionalDouble leak = sheet.fittings().gridLeakOhms();
-        return Optional.of(leak.isPresent() ? new IdleFinding.BiasReadsLow(atTheGrid.get().value(), GridRead.behind(atTheGrid.get().value(), leak.getAsDouble()), leak.getAsDouble())
-                : new IdleFinding.BiasMayReadLow());
+        return Optional.of(
+                leak.isPresent()
+                        ? new IdleFinding.BiasReadsLow(
+                                atTheGrid.get().value(),
+                                GridRead.behind(atTheGrid.get().value(), leak.getAsDouble()),
+                                leak.getAsDouble())
+                        : new IdleFinding.BiasMayReadLow());
     }
 
     private static OptionalDouble cathodeVolts(Socket socket, Moment moment) {
@@ -274,20 +359,23 @@ public final class StageIdle {
     }
 
     /** A screen current in A with its half width. */
-    private record ScreenReading(double amps, double plusMinus) {
-    }
+    private record ScreenReading(double amps, double plusMinus) {}
 
     private Optional<ScreenReading> screenAmps(Socket socket, Moment moment) {
         var meter = sheet.meter();
         Optional<Reading> direct = moment.last(ReadingKind.SCREEN_AMPS, socket.label());
-        Optional<Reading> drop = sheet.screen().stopperOhms().isEmpty() ? Optional.empty() : moment.last(ReadingKind.SCREEN_DROP, socket.label());
-        Optional<Reading> newest = Stream.concat(direct.stream(), drop.stream()).max(Comparator.comparingLong(Reading::id));
+        Optional<Reading> drop = sheet.screen().stopperOhms().isEmpty()
+                ? Optional.empty()
+                : moment.last(ReadingKind.SCREEN_DROP, socket.label());
+        Optional<Reading> newest =
+                Stream.concat(direct.stream(), drop.stream()).max(Comparator.comparingLong(Reading::id));
         return newest.map(reading -> {
             if (reading.kind() == ReadingKind.SCREEN_AMPS) {
                 return new ScreenReading(reading.value(), reading.value() * meter.ofReading() + meter.digits() * 1e-4);
             }
             double amps = reading.value() / sheet.screen().stopperOhms().getAsDouble();
-            return new ScreenReading(amps, Math.abs(amps) * Math.hypot(ScreenSense.STOPPER_TOLERANCE, meter.ofReading()));
+            return new ScreenReading(
+                    amps, Math.abs(amps) * Math.hypot(ScreenSense.STOPPER_TOLERANCE, meter.ofReading()));
         });
     }
 

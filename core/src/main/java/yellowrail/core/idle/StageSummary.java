@@ -12,12 +12,18 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.timeline.Timeline;
 
 /**
- * A whole stage in one line: what is wrong with its worst tube, or what to read next. What must be switched off comes first,
- * then a tube over its rating, then what has not been read, then what was overtaken; then hot, then cold.
+ * A whole stage in one line: what is wrong with its worst tube, or what to read next. What must be switched off comes
+ * first, then a tube over its rating, then what has not been read, then what was overtaken; then hot, then cold.
  */
 public final class StageSummary {
 
-    private static final List<Verdict> URGENCY = List.of(Verdict.OVER_RATING, Verdict.NOT_JUDGED, Verdict.HOT, Verdict.COLD, Verdict.OVER_RATING_BY_CHOICE, Verdict.IN_WINDOW);
+    private static final List<Verdict> URGENCY = List.of(
+            Verdict.OVER_RATING,
+            Verdict.NOT_JUDGED,
+            Verdict.HOT,
+            Verdict.COLD,
+            Verdict.OVER_RATING_BY_CHOICE,
+            Verdict.IN_WINDOW);
 
     private final StageIdle stage;
     private final List<TubeIdle> tubes;
@@ -37,10 +43,15 @@ public final class StageSummary {
 
     /** The tube that most needs attention; among equals the hotter, or the colder where cold is what is wrong. */
     public TubeIdle worst() {
-        return alarm.map(Alarm::tube).orElseGet(() -> tubes.stream().min(Comparator.comparingInt((TubeIdle tube) -> URGENCY.indexOf(tube.judgement().verdict()))
-                .thenComparing(TubeIdle::isFresh)
-                .thenComparingDouble(tube -> tube.judgement().verdict() == Verdict.COLD ? tube.judgement().ratio() : -tube.judgement().ratio()))
-                .orElseThrow());
+        return alarm.map(Alarm::tube)
+                .orElseGet(() -> tubes.stream()
+                        .min(Comparator.comparingInt((TubeIdle tube) ->
+                                        URGENCY.indexOf(tube.judgement().verdict()))
+                                .thenComparing(TubeIdle::isFresh)
+                                .thenComparingDouble(tube -> tube.judgement().verdict() == Verdict.COLD
+                                        ? tube.judgement().ratio()
+                                        : -tube.judgement().ratio()))
+                        .orElseThrow());
     }
 
     public List<TubeIdle> tubes() {
@@ -72,9 +83,13 @@ public final class StageSummary {
         if (judgement.verdict() == Verdict.OVER_RATING) {
             return overRating(worst, figures, goal);
         }
-        Optional<TubeIdle> overtaken = tubes.stream().filter(tube -> !tube.isFresh()).findFirst();
+        Optional<TubeIdle> overtaken =
+                tubes.stream().filter(tube -> !tube.isFresh()).findFirst();
         if (overtaken.isPresent()) {
-            return new IdleFinding.WasSo(overtaken.get().socket().label(), overtaken.get().judgement().verdict(), overtaken.get().freshness().why().orElseThrow());
+            return new IdleFinding.WasSo(
+                    overtaken.get().socket().label(),
+                    overtaken.get().judgement().verdict(),
+                    overtaken.get().freshness().why().orElseThrow());
         }
         Target.Band window = goal.at(figures.plateVolts().value());
         return switch (judgement.verdict()) {
@@ -90,18 +105,30 @@ public final class StageSummary {
         double watts = figures.dissipation().value();
         double rated = goal.rating().plateWatts();
         if (worst.judgement().ratio() <= goal.mostRatio()) {
-            return new IdleFinding.StageScreenOver(label, figures.screenWatts().orElseThrow().value(), goal.rating().screenWatts().getAsDouble());
+            return new IdleFinding.StageScreenOver(
+                    label,
+                    figures.screenWatts().orElseThrow().value(),
+                    goal.rating().screenWatts().getAsDouble());
         }
-        return worst.freshness().why().<IdleFinding>map(why -> new IdleFinding.WasOverRating(label, watts, rated, why))
-                .orElseGet(() -> new IdleFinding.StageOverRating(label, watts, rated, worst.judgement().ratio()));
+        return worst.freshness()
+                .why()
+                .<IdleFinding>map(why -> new IdleFinding.WasOverRating(label, watts, rated, why))
+                .orElseGet(() -> new IdleFinding.StageOverRating(
+                        label, watts, rated, worst.judgement().ratio()));
     }
 
     private IdleFinding inWindow(TubeIdle worst) {
-        Optional<IdleFinding.OneMayBeHot> hidden = worst.judgement().notes().stream().filter(IdleFinding.OneMayBeHot.class::isInstance).map(IdleFinding.OneMayBeHot.class::cast).findFirst();
+        Optional<IdleFinding.OneMayBeHot> hidden = worst.judgement().notes().stream()
+                .filter(IdleFinding.OneMayBeHot.class::isInstance)
+                .map(IdleFinding.OneMayBeHot.class::cast)
+                .findFirst();
         if (hidden.isPresent()) {
-            return new IdleFinding.AverageInWindow(worst.socket().testPoint(), measure(worst), hidden.get().ratio());
+            return new IdleFinding.AverageInWindow(
+                    worst.socket().testPoint(), measure(worst), hidden.get().ratio());
         }
-        return tubes.size() == 1 ? new IdleFinding.OneInWindow(worst.socket().label(), measure(worst)) : new IdleFinding.AllInWindow(worst.socket().label(), measure(worst));
+        return tubes.size() == 1
+                ? new IdleFinding.OneInWindow(worst.socket().label(), measure(worst))
+                : new IdleFinding.AllInWindow(worst.socket().label(), measure(worst));
     }
 
     private Goal goal(TubeIdle tube) {

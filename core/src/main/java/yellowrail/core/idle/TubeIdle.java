@@ -9,16 +9,22 @@ import yellowrail.core.timeline.Occupant;
 /**
  * One socket's idle at a moment.
  *
- * @param occupant  the tube in the socket
- * @param figures   what was computed; empty when something is missing
+ * @param occupant the tube in the socket
+ * @param figures what was computed; empty when something is missing
  * @param judgement the verdict with its notes or reasons
- * @param current   the current reading it rests on
- * @param plate     the plate voltage it rests on
- * @param bias      grid bias as logged; shown, never judged
+ * @param current the current reading it rests on
+ * @param plate the plate voltage it rests on
+ * @param bias grid bias as logged; shown, never judged
  * @param freshness whether the readings still speak of what is on the bench
  */
-public record TubeIdle(Occupant occupant, Optional<IdleFigures> figures, Judgement judgement, Optional<Reading> current,
-                       Optional<Reading> plate, Optional<Reading> bias, Freshness freshness) {
+public record TubeIdle(
+        Occupant occupant,
+        Optional<IdleFigures> figures,
+        Judgement judgement,
+        Optional<Reading> current,
+        Optional<Reading> plate,
+        Optional<Reading> bias,
+        Freshness freshness) {
 
     public Socket socket() {
         return occupant.socket();

@@ -8,5 +8,4 @@ import yellowrail.core.reading.Reading;
  *
  * @param assumed whether its current was not read but taken as its neighbours'
  */
-public record TubeValues(Socket socket, IdleValues values, Reading current, Reading plate, boolean assumed) {
-}
+public record TubeValues(Socket socket, IdleValues values, Reading current, Reading plate, boolean assumed) {}

@@ -47,7 +47,8 @@ public final class WarmUp {
     /** The warm-up clock. */
     public IdleFinding clock(Instant now) {
         if (isOff()) {
-            return new IdleFinding.SwitchedOff(Math.max(0, Duration.between(off.orElseThrow().takenAt(), now).toMinutes()));
+            return new IdleFinding.SwitchedOff(Math.max(
+                    0, Duration.between(off.orElseThrow().takenAt(), now).toMinutes()));
         }
         if (on.isEmpty()) {
             return new IdleFinding.ClockNotKnown();
@@ -59,7 +60,9 @@ public final class WarmUp {
         if (age.compareTo(CONDUCTS) < 0) {
             return new IdleFinding.NotYetConducting(Math.max(0, age.toSeconds()), CONDUCTS.toSeconds());
         }
-        return age.compareTo(settles) >= 0 ? new IdleFinding.Warm(age.toMinutes()) : new IdleFinding.WarmingUp(age.toMinutes(), settles.toMinutes());
+        return age.compareTo(settles) >= 0
+                ? new IdleFinding.Warm(age.toMinutes())
+                : new IdleFinding.WarmingUp(age.toMinutes(), settles.toMinutes());
     }
 
     /** Why this reading cannot be judged, if so. */
@@ -67,7 +70,8 @@ public final class WarmUp {
         if (off.isPresent() && off.get().id() < reading.id() && !isOnSince(off.get())) {
             return Optional.of(new IdleFinding.ReadAfterOff(reading.kind()));
         }
-        return age(reading).filter(age -> age.compareTo(CONDUCTS) < 0)
+        return age(reading)
+                .filter(age -> age.compareTo(CONDUCTS) < 0)
                 .map(age -> new IdleFinding.WarmUpTooShort(reading.kind(), age.toSeconds(), CONDUCTS.toSeconds()));
     }
 
@@ -83,13 +87,21 @@ public final class WarmUp {
         if (on.isEmpty()) {
             return Optional.of(new IdleFinding.WarmUpNotKnown());
         }
-        return Stream.of(current, plate).filter(this::isEarly).findFirst()
-                .map(reading -> new IdleFinding.Early(reading.kind(), age(reading).orElseThrow().toMinutes(), settles.toMinutes()));
+        return Stream.of(current, plate)
+                .filter(this::isEarly)
+                .findFirst()
+                .map(reading -> new IdleFinding.Early(
+                        reading.kind(), age(reading).orElseThrow().toMinutes(), settles.toMinutes()));
     }
 
-    /** Time since the switch; a reading from before the last switching on belongs to an earlier warm-up, not judged here. */
+    /**
+     * Time since the switch; a reading from before the last switching on belongs to an earlier warm-up, not judged
+     * here.
+     */
     private Optional<Duration> age(Reading reading) {
-        return on.filter(switched -> switched.id() < reading.id() || !switched.takenAt().isAfter(reading.takenAt()))
-                .map(switched -> Duration.between(switched.takenAt(), reading.takenAt())).filter(age -> !age.isNegative());
+        return on.filter(switched ->
+                        switched.id() < reading.id() || !switched.takenAt().isAfter(reading.takenAt()))
+                .map(switched -> Duration.between(switched.takenAt(), reading.takenAt()))
+                .filter(age -> !age.isNegative());
     }
 }

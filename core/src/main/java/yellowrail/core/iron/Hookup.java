@@ -8,25 +8,25 @@ import java.util.regex.Pattern;
 import yellowrail.core.typed.Quantity;
 
 /**
- * Cabinets on the taps of one secondary, as builders write it: {@code 8}, {@code 8+8} in series, {@code 8||8} in parallel,
- * {@code (8+8)||16}, {@code 8@8, 16@16} on two taps, {@code open}.
+ * Cabinets on the taps of one secondary, as builders write it: {@code 8}, {@code 8+8} in series, {@code 8||8} in
+ * parallel, {@code (8+8)||16}, {@code 8@8, 16@16} on two taps, {@code open}.
  *
  * @param parts what hangs on which tap
  */
 public record Hookup(List<Part> parts) {
 
-    private static final Pattern TOKEN = Pattern.compile("\\s*(\\d{1,4}(?:\\.\\d{1,3})?|\\|\\||//|\\+|\\(|\\)|open|short)\\s*", Pattern.CASE_INSENSITIVE);
+    private static final Pattern TOKEN = Pattern.compile(
+            "\\s*(\\d{1,4}(?:\\.\\d{1,3})?|\\|\\||//|\\+|\\(|\\)|open|short)\\s*", Pattern.CASE_INSENSITIVE);
     private static final int LONGEST = 80;
 
     /**
      * A load on a tap.
      *
      * @param written as it was written
-     * @param ohms    its impedance; infinite if open
+     * @param ohms its impedance; infinite if open
      * @param tapOhms the tap it is on; 0 where it was not said
      */
-    public record Part(String written, double ohms, double tapOhms) {
-    }
+    public record Part(String written, double ohms, double tapOhms) {}
 
     public Hookup {
         parts = List.copyOf(parts);
@@ -38,7 +38,10 @@ public record Hookup(List<Part> parts) {
             throw new BadHookupException(new IronFinding.HookupTooLong(LONGEST));
         }
         List<Part> parts = new ArrayList<>();
-        for (String part : text.toLowerCase(Locale.ROOT).replace("ohm", "").replace("\u03a9", "").split(",", -1)) {
+        for (String part : text.toLowerCase(Locale.ROOT)
+                .replace("ohm", "")
+                .replace("\u03a9", "")
+                .split(",", -1)) {
             String[] sides = part.split("@", -1);
             if (sides.length > 2 || part.isBlank()) {
                 throw new BadHookupException(new IronFinding.HookupParts(Quantity.quote(text.strip())));
@@ -57,19 +60,27 @@ public record Hookup(List<Part> parts) {
      * What the primary sees: every part reflected by its own tap, in parallel.
      *
      * @param primaryOhms nominal load of the primary, with each tap on its own speaker
-     * @param usualTap    the tap of parts that name none, ohm
+     * @param usualTap the tap of parts that name none, ohm
      */
     public double reflected(double primaryOhms, double usualTap) {
-        double siemens = parts.stream().mapToDouble(part -> (part.tapOhms() > 0 ? part.tapOhms() : usualTap) / primaryOhms / part.ohms()).sum();
+        double siemens = parts.stream()
+                .mapToDouble(part -> (part.tapOhms() > 0 ? part.tapOhms() : usualTap) / primaryOhms / part.ohms())
+                .sum();
         return 1 / siemens;
     }
 
     /** As it was written, tidied. */
     public List<IronFinding> told() {
-        return parts.stream().<IronFinding>map(part -> {
-            String written = part.written().replaceAll("\\s*(\\|\\||//)\\s*", " || ").replaceAll("\\s*\\+\\s*", " + ");
-            return part.tapOhms() > 0 ? new IronFinding.OnTap(written, part.tapOhms()) : new IronFinding.OnUsualTap(written);
-        }).toList();
+        return parts.stream()
+                .<IronFinding>map(part -> {
+                    String written = part.written()
+                            .replaceAll("\\s*(\\|\\||//)\\s*", " || ")
+                            .replaceAll("\\s*\\+\\s*", " + ");
+                    return part.tapOhms() > 0
+                            ? new IronFinding.OnTap(written, part.tapOhms())
+                            : new IronFinding.OnUsualTap(written);
+                })
+                .toList();
     }
 
     /** Sums are series, double bars are parallel and bind tighter. */

@@ -7,19 +7,21 @@ import java.util.regex.Pattern;
 import yellowrail.core.typed.Quantity;
 
 /**
- * A measured impedance as text: on each line frequency in Hz, ohms and, if measured, degrees, parted by blanks, tabs, commas or
- * semicolons; lines that begin with a letter, a star, a quote or a hash are remarks.
+ * A measured impedance as text: on each line frequency in Hz, ohms and, if measured, degrees, parted by blanks, tabs,
+ * commas or semicolons; lines that begin with a letter, a star, a quote or a hash are remarks.
  *
  * @param speaker what was measured; empty if there are faults
- * @param points  lines with figures
- * @param faults  why it cannot be used
+ * @param points lines with figures
+ * @param faults why it cannot be used
  * @param remarks what to know of it
  */
-public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<ImpedanceFinding> faults, List<ImpedanceFinding> remarks) {
+public record ImpedanceFile(
+        Optional<MeasuredSpeaker> speaker, int points, List<ImpedanceFinding> faults, List<ImpedanceFinding> remarks) {
 
     public static final int MOST_LINES = 200_000;
     /** More are thinned out: no ear and no drawing needs them. */
     private static final int KEPT = 1200;
+
     private static final int MOST_FAULTS = 8;
     private static final double GAP = 2;
     private static final double PASSIVE = 95;
@@ -39,7 +41,10 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
         for (String row : (Iterable<String>) text.lines()::iterator) {
             line++;
             if (line > MOST_LINES || faults.size() >= MOST_FAULTS) {
-                faults.add(line > MOST_LINES ? new ImpedanceFinding.TooManyLines(MOST_LINES) : new ImpedanceFinding.StoppedReading(line));
+                faults.add(
+                        line > MOST_LINES
+                                ? new ImpedanceFinding.TooManyLines(MOST_LINES)
+                                : new ImpedanceFinding.StoppedReading(line));
                 break;
             }
             String[] cells = BETWEEN.split(row.strip().replace("\ufeff", ""));
@@ -59,7 +64,8 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
             return new ImpedanceFile(Optional.empty(), points.size(), faults, remarks);
         }
         remark(points, phased, remarks);
-        return new ImpedanceFile(Optional.of(new MeasuredSpeaker(thinned(points, remarks))), points.size(), faults, remarks);
+        return new ImpedanceFile(
+                Optional.of(new MeasuredSpeaker(thinned(points, remarks))), points.size(), faults, remarks);
     }
 
     private static void take(String[] cells, int line, List<Impedance> points, List<ImpedanceFinding> faults) {
@@ -72,8 +78,10 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
             double ohms = Double.parseDouble(cells[1]);
             double degrees = cells.length > 2 ? Double.parseDouble(cells[2]) : 0;
             if (!(hertz > 0 && hertz <= 1e6) || !(ohms > 0 && ohms <= 1e5) || !(Math.abs(degrees) <= 180)) {
-                faults.add(cells.length > 2 ? new ImpedanceFinding.CannotBeWithPhase(line, cells[0], cells[1], cells[2])
-                        : new ImpedanceFinding.CannotBe(line, cells[0], cells[1]));
+                faults.add(
+                        cells.length > 2
+                                ? new ImpedanceFinding.CannotBeWithPhase(line, cells[0], cells[1], cells[2])
+                                : new ImpedanceFinding.CannotBe(line, cells[0], cells[1]));
                 return;
             }
             points.add(new Impedance(hertz, ohms, degrees));
@@ -92,18 +100,22 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
         if (back > 0 && secondRises) {
             faults.add(new ImpedanceFinding.ColumnsSwapped());
         } else if (back > 0) {
-            faults.add(new ImpedanceFinding.FrequenciesFall(points.get(back).hertz(), points.get(back - 1).hertz()));
+            faults.add(new ImpedanceFinding.FrequenciesFall(
+                    points.get(back).hertz(), points.get(back - 1).hertz()));
         }
     }
 
     private static void remark(List<Impedance> points, boolean phased, List<ImpedanceFinding> remarks) {
         for (int i = 1; i < points.size() && remarks.size() < 3; i++) {
             if (points.get(i).hertz() > GAP * points.get(i - 1).hertz()) {
-                remarks.add(new ImpedanceFinding.Gap(points.get(i - 1).hertz(), points.get(i).hertz()));
+                remarks.add(new ImpedanceFinding.Gap(
+                        points.get(i - 1).hertz(), points.get(i).hertz()));
             }
         }
-        if (points.get(0).hertz() > 2 * Speaker.LOWEST || points.get(points.size() - 1).hertz() < Speaker.TREBLE) {
-            remarks.add(new ImpedanceFinding.Reaches(points.get(0).hertz(), points.get(points.size() - 1).hertz()));
+        if (points.get(0).hertz() > 2 * Speaker.LOWEST
+                || points.get(points.size() - 1).hertz() < Speaker.TREBLE) {
+            remarks.add(new ImpedanceFinding.Reaches(
+                    points.get(0).hertz(), points.get(points.size() - 1).hertz()));
         }
         if (!phased) {
             remarks.add(new ImpedanceFinding.NoPhase());
@@ -116,10 +128,12 @@ public record ImpedanceFile(Optional<MeasuredSpeaker> speaker, int points, List<
         if (points.size() <= KEPT) {
             return points;
         }
-        double ratio = Math.pow(points.get(points.size() - 1).hertz() / points.get(0).hertz(), 1.0 / KEPT);
+        double ratio =
+                Math.pow(points.get(points.size() - 1).hertz() / points.get(0).hertz(), 1.0 / KEPT);
         List<Impedance> kept = new ArrayList<>();
         for (Impedance point : points) {
-            if (kept.isEmpty() || point.hertz() >= ratio * kept.get(kept.size() - 1).hertz()) {
+            if (kept.isEmpty()
+                    || point.hertz() >= ratio * kept.get(kept.size() - 1).hertz()) {
                 kept.add(point);
             }
         }

@@ -1,15 +1,21 @@
 package yellowrail.core.iron;
 
 /**
- * A load against the one the stage was made for. Schools differ on whether lighter is safer, so beyond 2:1 both ways are warned
- * of; an open output is a stop.
+ * A load against the one the stage was made for. Schools differ on whether lighter is safer, so beyond 2:1 both ways
+ * are warned of; an open output is a stop.
  */
 public enum LoadVerdict {
-
-    SHORTED, FAR_TOO_HEAVY, HEAVY, MATCHED, LIGHT, FAR_TOO_LIGHT, OPEN;
+    SHORTED,
+    FAR_TOO_HEAVY,
+    HEAVY,
+    MATCHED,
+    LIGHT,
+    FAR_TOO_LIGHT,
+    OPEN;
 
     /** Within this of the nominal load nobody hears or measures a difference. */
     private static final double MATCH = 1.25;
+
     private static final double FAR = 2;
     private static final double ROUNDING = 1e-9;
     /** What no speaker is: less than this of the nominal is a short, more than its inverse an open output. */

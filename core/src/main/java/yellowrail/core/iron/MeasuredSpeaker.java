@@ -3,8 +3,8 @@ package yellowrail.core.iron;
 import java.util.List;
 
 /**
- * A speaker as it was measured. Between two points the size is straight over the logarithm of the frequency in its own logarithm,
- * the phase straight; outside, the nearest point stands.
+ * A speaker as it was measured. Between two points the size is straight over the logarithm of the frequency in its own
+ * logarithm, the phase straight; outside, the nearest point stands.
  *
  * @param points in rising order of frequency, at least two
  */
@@ -36,6 +36,9 @@ public record MeasuredSpeaker(List<Impedance> points) implements Speaker {
         Impedance from = points.get(low);
         Impedance to = points.get(high);
         double part = Math.log(hertz / from.hertz()) / Math.log(to.hertz() / from.hertz());
-        return new Impedance(hertz, from.ohms() * Math.pow(to.ohms() / from.ohms(), part), from.degrees() + part * (to.degrees() - from.degrees()));
+        return new Impedance(
+                hertz,
+                from.ohms() * Math.pow(to.ohms() / from.ohms(), part),
+                from.degrees() + part * (to.degrees() - from.degrees()));
     }
 }

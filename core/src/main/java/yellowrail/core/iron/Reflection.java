@@ -7,8 +7,8 @@ import java.util.OptionalDouble;
  * What a load on the secondary is to the tubes: the load times the impedance ratio, the turns ratio squared.
  *
  * @param impedanceRatio primary over secondary
- * @param nominalOhms    the primary's nominal load, ohm; empty where it is not known
- * @param reflectedOhms  what the tubes see, ohm; infinite where the output is open
+ * @param nominalOhms the primary's nominal load, ohm; empty where it is not known
+ * @param reflectedOhms what the tubes see, ohm; infinite where the output is open
  */
 public record Reflection(double impedanceRatio, OptionalDouble nominalOhms, double reflectedOhms) {
 
@@ -19,8 +19,10 @@ public record Reflection(double impedanceRatio, OptionalDouble nominalOhms, doub
     }
 
     /** From a measured pair of voltages; what load the primary was made for, such a measurement does not tell. */
-    public static Reflection measured(double primaryVolts, double secondaryVolts, double speakerOhms, OptionalDouble nominalOhms) {
-        double turns = positive("the primary\u2019s voltage", primaryVolts) / positive("the secondary\u2019s voltage", secondaryVolts);
+    public static Reflection measured(
+            double primaryVolts, double secondaryVolts, double speakerOhms, OptionalDouble nominalOhms) {
+        double turns = positive("the primary\u2019s voltage", primaryVolts)
+                / positive("the secondary\u2019s voltage", secondaryVolts);
         return new Reflection(turns * turns, nominalOhms, turns * turns * speaker(speakerOhms));
     }
 
@@ -48,6 +50,8 @@ public record Reflection(double impedanceRatio, OptionalDouble nominalOhms, doub
 
     /** @return empty where the nominal load is not known */
     public Optional<LoadVerdict> verdict() {
-        return ratioToNominal().isPresent() ? Optional.of(LoadVerdict.of(ratioToNominal().getAsDouble())) : Optional.empty();
+        return ratioToNominal().isPresent()
+                ? Optional.of(LoadVerdict.of(ratioToNominal().getAsDouble()))
+                : Optional.empty();
     }
 }

@@ -15,18 +15,26 @@ public interface Speaker {
 
     /** Over the range of hearing, in equal ratios. */
     default List<Impedance> curve(int points) {
-        return IntStream.range(0, points).mapToObj(i -> at(LOWEST * Math.pow(HIGHEST / LOWEST, (double) i / (points - 1)))).toList();
+        return IntStream.range(0, points)
+                .mapToObj(i -> at(LOWEST * Math.pow(HIGHEST / LOWEST, (double) i / (points - 1))))
+                .toList();
     }
 
     /** The peak at its resonance: the greatest impedance under 500 Hz. */
     default Impedance resonance() {
-        return curve(600).stream().filter(each -> each.hertz() <= 500).max((one, other) -> Double.compare(one.ohms(), other.ohms())).orElseThrow();
+        return curve(600).stream()
+                .filter(each -> each.hertz() <= 500)
+                .max((one, other) -> Double.compare(one.ohms(), other.ohms()))
+                .orElseThrow();
     }
 
     /** The least impedance above the resonance: what the nominal one is near. */
     default Impedance least() {
         double resonance = resonance().hertz();
-        return curve(600).stream().filter(each -> each.hertz() > resonance).min((one, other) -> Double.compare(one.ohms(), other.ohms())).orElseThrow();
+        return curve(600).stream()
+                .filter(each -> each.hertz() > resonance)
+                .min((one, other) -> Double.compare(one.ohms(), other.ohms()))
+                .orElseThrow();
     }
 
     /** A resistor: what a speaker is taken for when nothing else is known. */

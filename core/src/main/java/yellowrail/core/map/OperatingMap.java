@@ -18,17 +18,25 @@ import yellowrail.core.tube.TubeType;
  * The operating map of a stage, in volts and amps.
  *
  * @param fromVolts left edge
- * @param toVolts   right edge
- * @param toAmps    upper edge; the lower is zero
- * @param rating    the dissipation limit, left to right
- * @param low       the window's cold edge
- * @param aim       where to land
- * @param high      the window's hot edge, never above the rating, but where it was chosen so
- * @param tracks    the tubes' paths
- * @param forecast  the supply line and where the next move lands
+ * @param toVolts right edge
+ * @param toAmps upper edge; the lower is zero
+ * @param rating the dissipation limit, left to right
+ * @param low the window's cold edge
+ * @param aim where to land
+ * @param high the window's hot edge, never above the rating, but where it was chosen so
+ * @param tracks the tubes' paths
+ * @param forecast the supply line and where the next move lands
  */
-public record OperatingMap(double fromVolts, double toVolts, double toAmps, List<Point> rating, List<Point> low,
-                           List<Point> aim, List<Point> high, List<Track> tracks, Forecast forecast) {
+public record OperatingMap(
+        double fromVolts,
+        double toVolts,
+        double toAmps,
+        List<Point> rating,
+        List<Point> low,
+        List<Point> aim,
+        List<Point> high,
+        List<Track> tracks,
+        Forecast forecast) {
 
     private static final int CURVE_POINTS = 41;
     private static final double VOLTS_STEP = 25;
@@ -45,9 +53,14 @@ public record OperatingMap(double fromVolts, double toVolts, double toAmps, List
     }
 
     private static OperatingMap of(StageIdle stage, List<Track> tracks, Optional<NextMove> move) {
-        List<Landing.Tube> landings = move.flatMap(NextMove::landing).map(Landing::tubes).orElse(List.of());
-        double[] volts = DoubleStream.concat(tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::volts),
-                landings.stream().mapToDouble(Landing.Tube::plateVolts)).toArray();
+        List<Landing.Tube> landings =
+                move.flatMap(NextMove::landing).map(Landing::tubes).orElse(List.of());
+        double[] volts = DoubleStream.concat(
+                        tracks.stream()
+                                .flatMap(track -> track.points().stream())
+                                .mapToDouble(Point::volts),
+                        landings.stream().mapToDouble(Landing.Tube::plateVolts))
+                .toArray();
         Goal goal = stage.weakest().orElseThrow();
         double usual = Math.min(450, goal.rating().plateVolts().orElse(400));
         double lowest = DoubleStream.of(volts).min().orElse(0.8 * usual);
@@ -55,21 +68,38 @@ public record OperatingMap(double fromVolts, double toVolts, double toAmps, List
         double from = Math.max(VOLTS_STEP, VOLTS_STEP * Math.floor(0.9 * lowest / VOLTS_STEP));
         double to = Math.max(from + 4 * VOLTS_STEP, VOLTS_STEP * Math.ceil(1.06 * highest / VOLTS_STEP));
         double watts = goal.rating().plateWatts();
-        double greatest = DoubleStream.concat(tracks.stream().flatMap(track -> track.points().stream()).mapToDouble(Point::amps),
-                landings.stream().mapToDouble(Landing.Tube::plateAmps)).max().orElse(0);
+        double greatest = DoubleStream.concat(
+                        tracks.stream()
+                                .flatMap(track -> track.points().stream())
+                                .mapToDouble(Point::amps),
+                        landings.stream().mapToDouble(Landing.Tube::plateAmps))
+                .max()
+                .orElse(0);
         double toAmps = AMPS_STEP * Math.ceil(1.12 * Math.max(greatest, watts / lowest) / AMPS_STEP);
         Window window = new Window(stage, goal);
-        return new OperatingMap(from, to, toAmps, curve(from, to, v -> watts / v), curve(from, to, window::low),
-                curve(from, to, window::aim), curve(from, to, window::high), tracks,
+        return new OperatingMap(
+                from,
+                to,
+                toAmps,
+                curve(from, to, v -> watts / v),
+                curve(from, to, window::low),
+                curve(from, to, window::aim),
+                curve(from, to, window::high),
+                tracks,
                 move.map(found -> Forecast.of(found, from, to)).orElse(Forecast.NONE));
     }
 
     private static List<Point> curve(double from, double to, DoubleUnaryOperator amps) {
-        return IntStream.range(0, CURVE_POINTS).mapToDouble(i -> from + (to - from) * i / (CURVE_POINTS - 1))
-                .mapToObj(v -> new Point(v, amps.applyAsDouble(v))).toList();
+        return IntStream.range(0, CURVE_POINTS)
+                .mapToDouble(i -> from + (to - from) * i / (CURVE_POINTS - 1))
+                .mapToObj(v -> new Point(v, amps.applyAsDouble(v)))
+                .toList();
     }
 
-    /** The goal's edges as plate current at a plate voltage; those of the tube that stands least, where several types sit. */
+    /**
+     * The goal's edges as plate current at a plate voltage; those of the tube that stands least, where several types
+     * sit.
+     */
     private record Window(StageIdle stage, Goal goal) {
 
         double low(double volts) {
@@ -96,7 +126,9 @@ public record OperatingMap(double fromVolts, double toVolts, double toAmps, List
 
         /** Plate current as a part of cathode current. */
         private double platePart() {
-            return stage.sheet().screen().way() == ScreenSense.Way.NOT_DEDUCTED ? 1 : 1 - stage.mainType().map(TubeType::screenShare).orElse(0.0);
+            return stage.sheet().screen().way() == ScreenSense.Way.NOT_DEDUCTED
+                    ? 1
+                    : 1 - stage.mainType().map(TubeType::screenShare).orElse(0.0);
         }
 
         private double atTestPoint(double reading) {

@@ -17,10 +17,10 @@ import yellowrail.core.timeline.Timeline;
 /**
  * The path of one tube through its readings.
  *
- * @param label          the socket
- * @param points         oldest first, never empty
+ * @param label the socket
+ * @param points oldest first, never empty
  * @param voltsPlusMinus half width at the last point, V
- * @param ampsPlusMinus  half width at the last point, A
+ * @param ampsPlusMinus half width at the last point, A
  */
 public record Track(String label, List<Point> points, double voltsPlusMinus, double ampsPlusMinus) {
 
@@ -28,8 +28,15 @@ public record Track(String label, List<Point> points, double voltsPlusMinus, dou
     public static final int LONGEST = 24;
     /** Readings followed one by one, enough for the longest path of a pair. */
     private static final int FOLLOWED = 3 * LONGEST;
-    private static final Set<ReadingKind> FOLLOWS = EnumSet.of(ReadingKind.SENSE_VOLTS, ReadingKind.SENSE_AMPS, ReadingKind.PLATE, ReadingKind.SCREEN_AMPS,
-            ReadingKind.SCREEN_DROP, ReadingKind.CATHODE_VOLTS, ReadingKind.RESISTOR_COLD);
+
+    private static final Set<ReadingKind> FOLLOWS = EnumSet.of(
+            ReadingKind.SENSE_VOLTS,
+            ReadingKind.SENSE_AMPS,
+            ReadingKind.PLATE,
+            ReadingKind.SCREEN_AMPS,
+            ReadingKind.SCREEN_DROP,
+            ReadingKind.CATHODE_VOLTS,
+            ReadingKind.RESISTOR_COLD);
 
     public Track {
         points = List.copyOf(points);
@@ -40,7 +47,7 @@ public record Track(String label, List<Point> points, double voltsPlusMinus, dou
     }
 
     /**
-     * @param stage    the amp as it stands at the end of the timeline
+     * @param stage the amp as it stands at the end of the timeline
      * @param timeline the path begins with the hardware that is in now
      * @return a track for each tube that has both voltage and current
      */
@@ -64,10 +71,14 @@ public record Track(String label, List<Point> points, double voltsPlusMinus, dou
             List<Point> path = paths.get(i);
             if (tube.figures().isPresent()) {
                 IdleFigures figures = tube.figures().get();
-                Point last = new Point(figures.plateVolts().value(), figures.plateCurrent().value());
+                Point last = new Point(
+                        figures.plateVolts().value(), figures.plateCurrent().value());
                 add(path, last);
-                tracks.add(new Track(tube.socket().label(), path.subList(Math.max(0, path.size() - LONGEST), path.size()),
-                        figures.plateVolts().plusMinus(), figures.plateCurrent().plusMinus()));
+                tracks.add(new Track(
+                        tube.socket().label(),
+                        path.subList(Math.max(0, path.size() - LONGEST), path.size()),
+                        figures.plateVolts().plusMinus(),
+                        figures.plateCurrent().plusMinus()));
             }
         }
         return tracks;
@@ -76,7 +87,10 @@ public record Track(String label, List<Point> points, double voltsPlusMinus, dou
     private static void extend(List<List<Point>> paths, List<Optional<TubeValues>> tubes) {
         for (int i = 0; i < tubes.size(); i++) {
             List<Point> path = paths.get(i);
-            tubes.get(i).ifPresent(tube -> add(path, new Point(tube.values().plateVolts(), tube.values().plateCurrent())));
+            tubes.get(i)
+                    .ifPresent(tube -> add(
+                            path,
+                            new Point(tube.values().plateVolts(), tube.values().plateCurrent())));
         }
     }
 

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Groups of neighbours in order of current. Of two groups that reach into one another, the lower half and the upper half of
- * both together are never worse, and a tube left out between two of a group can take the place of an outer one; so some best
- * grouping consists of blocks of the sorted row, and dynamic programming over the row finds it: after each tube the most
- * groups so far, and the least total spread with so many.
+ * Groups of neighbours in order of current. Of two groups that reach into one another, the lower half and the upper
+ * half of both together are never worse, and a tube left out between two of a group can take the place of an outer one;
+ * so some best grouping consists of blocks of the sorted row, and dynamic programming over the row finds it: after each
+ * tube the most groups so far, and the least total spread with so many.
  */
 final class Blocks {
 

@@ -13,6 +13,7 @@ final class Exchanges {
 
     /** Rounds over all exchanges; each must lower the total, and in practice a dozen suffice. */
     private static final int MOST_ROUNDS = 60;
+
     private static final double LEAST_GAIN = 1e-12;
 
     private final List<List<Candidate>> groups = new ArrayList<>();
@@ -53,7 +54,9 @@ final class Exchanges {
                 swap(a, i, b, j);
                 double first = measure.of(a);
                 double second = measure.of(b);
-                if (first + second < cost[one] + cost[other] - LEAST_GAIN && spread(a) <= tolerance && spread(b) <= tolerance) {
+                if (first + second < cost[one] + cost[other] - LEAST_GAIN
+                        && spread(a) <= tolerance
+                        && spread(b) <= tolerance) {
                     cost[one] = first;
                     cost[other] = second;
                     better = true;

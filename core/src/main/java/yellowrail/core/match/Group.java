@@ -5,7 +5,7 @@ import java.util.List;
 /**
  * Tubes that go together.
  *
- * @param tubes      in order of current
+ * @param tubes in order of current
  * @param difference what was made least: spread of current plus that of transconductance told as current, A
  */
 public record Group(List<Candidate> tubes, double difference) {

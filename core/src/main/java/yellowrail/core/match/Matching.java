@@ -10,9 +10,10 @@ import java.util.stream.Collectors;
  * The best groups of a drawer: as many as the tolerance allows, and among those the least total difference.
  *
  * <ul>
- * <li>By current alone, groups of any size: {@link Blocks}, exact.
- * <li>Pairs by current and transconductance: {@link Pairs}, minimum-weight matching.
- * <li>Larger groups by both: {@link Blocks} by current, then {@link Exchanges} while any lowers the total; a local best.
+ *   <li>By current alone, groups of any size: {@link Blocks}, exact.
+ *   <li>Pairs by current and transconductance: {@link Pairs}, minimum-weight matching.
+ *   <li>Larger groups by both: {@link Blocks} by current, then {@link Exchanges} while any lowers the total; a local
+ *       best.
  * </ul>
  */
 public final class Matching {
@@ -28,10 +29,10 @@ public final class Matching {
     /**
      * What was found.
      *
-     * @param groups    least difference first
+     * @param groups least difference first
      * @param leftovers in order of current
-     * @param method    how
-     * @param byBoth    whether transconductance was counted
+     * @param method how
+     * @param byBoth whether transconductance was counted
      */
     public record Result(List<Group> groups, List<Candidate> leftovers, MatchFinding method, boolean byBoth) {
 
@@ -46,13 +47,14 @@ public final class Matching {
     }
 
     /**
-     * @param tubes     with labels that differ
+     * @param tubes with labels that differ
      * @param groupSize from {@value #LEAST_GROUP} to {@value #MOST_GROUP}
      * @param tolerance greatest spread of current within a group, A; empty for any
      */
     public Matching(List<Candidate> tubes, int groupSize, OptionalDouble tolerance) {
         if (groupSize < LEAST_GROUP || groupSize > MOST_GROUP) {
-            throw new IllegalArgumentException("a group has %d to %d tubes, was %d".formatted(LEAST_GROUP, MOST_GROUP, groupSize));
+            throw new IllegalArgumentException(
+                    "a group has %d to %d tubes, was %d".formatted(LEAST_GROUP, MOST_GROUP, groupSize));
         }
         if (tubes.stream().map(Candidate::label).distinct().count() != tubes.size()) {
             throw new IllegalArgumentException("two tubes have the same label");
@@ -60,7 +62,9 @@ public final class Matching {
         if (tolerance.isPresent() && !(tolerance.getAsDouble() >= 0)) {
             throw new IllegalArgumentException("a tolerance is 0 A or more, was " + tolerance.getAsDouble());
         }
-        this.tubes = tubes.stream().sorted(Comparator.comparingDouble(Candidate::amps)).toList();
+        this.tubes = tubes.stream()
+                .sorted(Comparator.comparingDouble(Candidate::amps))
+                .toList();
         this.groupSize = groupSize;
         this.tolerance = tolerance.orElse(Double.POSITIVE_INFINITY);
         this.measure = new Measure(tubes);
@@ -75,13 +79,20 @@ public final class Matching {
             return result(pairs.find(), pairs.method());
         }
         List<List<Candidate>> blocks = new Blocks(tubes, groupSize, tolerance).find();
-        return result(new Exchanges(tubes, blocks, tolerance, measure).find(),
-                new MatchFinding.BlocksThenExchanges());
+        return result(new Exchanges(tubes, blocks, tolerance, measure).find(), new MatchFinding.BlocksThenExchanges());
     }
 
     private Result result(List<List<Candidate>> found, MatchFinding method) {
-        List<Group> groups = found.stream().map(measure::group).sorted(Comparator.comparingDouble(Group::difference)).toList();
-        Set<String> used = found.stream().flatMap(List::stream).map(Candidate::label).collect(Collectors.toSet());
-        return new Result(groups, tubes.stream().filter(tube -> !used.contains(tube.label())).toList(), method, measure.countsTransconductance());
+        List<Group> groups = found.stream()
+                .map(measure::group)
+                .sorted(Comparator.comparingDouble(Group::difference))
+                .toList();
+        Set<String> used =
+                found.stream().flatMap(List::stream).map(Candidate::label).collect(Collectors.toSet());
+        return new Result(
+                groups,
+                tubes.stream().filter(tube -> !used.contains(tube.label())).toList(),
+                method,
+                measure.countsTransconductance());
     }
 }

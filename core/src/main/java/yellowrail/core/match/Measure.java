@@ -6,16 +6,22 @@ import java.util.List;
 
 /**
  * How unlike tubes are: the spread of their currents, and, where every tube of the drawer has one, the spread of their
- * transconductances, told as current through the ratio of the drawer's means, so that one percent of either counts alike.
+ * transconductances, told as current through the ratio of the drawer's means, so that one percent of either counts
+ * alike.
  */
 final class Measure {
 
     private final double perTransconductance;
 
     Measure(List<Candidate> drawer) {
-        boolean all = !drawer.isEmpty() && drawer.stream().allMatch(tube -> tube.transconductance().isPresent());
-        this.perTransconductance = !all ? 0 : drawer.stream().mapToDouble(Candidate::amps).sum()
-                / drawer.stream().mapToDouble(tube -> tube.transconductance().getAsDouble()).sum();
+        boolean all = !drawer.isEmpty()
+                && drawer.stream().allMatch(tube -> tube.transconductance().isPresent());
+        this.perTransconductance = !all
+                ? 0
+                : drawer.stream().mapToDouble(Candidate::amps).sum()
+                        / drawer.stream()
+                                .mapToDouble(tube -> tube.transconductance().getAsDouble())
+                                .sum();
     }
 
     boolean countsTransconductance() {
@@ -23,7 +29,9 @@ final class Measure {
     }
 
     private double second(Candidate tube) {
-        return perTransconductance == 0 ? 0 : perTransconductance * tube.transconductance().getAsDouble();
+        return perTransconductance == 0
+                ? 0
+                : perTransconductance * tube.transconductance().getAsDouble();
     }
 
     double between(Candidate one, Candidate other) {
@@ -46,6 +54,10 @@ final class Measure {
     }
 
     Group group(Collection<Candidate> tubes) {
-        return new Group(tubes.stream().sorted(Comparator.comparingDouble(Candidate::amps)).toList(), of(tubes));
+        return new Group(
+                tubes.stream()
+                        .sorted(Comparator.comparingDouble(Candidate::amps))
+                        .toList(),
+                of(tubes));
     }
 }

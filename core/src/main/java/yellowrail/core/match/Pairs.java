@@ -10,8 +10,8 @@ import org.jgrapht.graph.DefaultWeightedEdge;
 import org.jgrapht.graph.SimpleWeightedGraph;
 
 /**
- * The pairs of least total difference by minimum-weight matching (Blossom V). So that tubes may be left over,
- * every tube has a twin that pairs as it does at no cost; a tube left over is paired with its own twin, at a cost above any
+ * The pairs of least total difference by minimum-weight matching (Blossom V). So that tubes may be left over, every
+ * tube has a twin that pairs as it does at no cost; a tube left over is paired with its own twin, at a cost above any
  * sum of differences, so that the number of pairs comes first.
  */
 final class Pairs {
@@ -56,7 +56,8 @@ final class Pairs {
             graph.setEdgeWeight(graph.addEdge(i, n + i), n * dearest);
         }
         List<List<Candidate>> pairs = new ArrayList<>();
-        for (DefaultWeightedEdge edge : new KolmogorovWeightedPerfectMatching<>(graph, ObjectiveSense.MINIMIZE).getMatching()) {
+        for (DefaultWeightedEdge edge :
+                new KolmogorovWeightedPerfectMatching<>(graph, ObjectiveSense.MINIMIZE).getMatching()) {
             int one = graph.getEdgeSource(edge);
             int other = graph.getEdgeTarget(edge);
             if (one < n && other < n) {
@@ -76,7 +77,7 @@ final class Pairs {
         }
         Comparator<Integer> nearer = Comparator.comparingDouble(j -> measure.between(tubes.get(i), tubes.get(j)));
         PriorityQueue<Integer> nearest = new PriorityQueue<>(nearer.reversed());
-        for (int step : new int[]{-1, 1}) {
+        for (int step : new int[] {-1, 1}) {
             for (int j = i + step; j >= 0 && j < tubes.size() && mayBeNear(i, j, nearest); j += step) {
                 nearest.add(j);
                 if (nearest.size() > NEAREST) {
@@ -88,8 +89,13 @@ final class Pairs {
         return partners;
     }
 
-    /** Along the row the current alone grows apart: once that exceeds what the farthest of the nearest has, none can follow. */
+    /**
+     * Along the row the current alone grows apart: once that exceeds what the farthest of the nearest has, none can
+     * follow.
+     */
     private boolean mayBeNear(int i, int j, PriorityQueue<Integer> nearest) {
-        return nearest.size() < NEAREST || Math.abs(tubes.get(i).amps() - tubes.get(j).amps()) < measure.between(tubes.get(i), tubes.get(nearest.peek()));
+        return nearest.size() < NEAREST
+                || Math.abs(tubes.get(i).amps() - tubes.get(j).amps())
+                        < measure.between(tubes.get(i), tubes.get(nearest.peek()));
     }
 }

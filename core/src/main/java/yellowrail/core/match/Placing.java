@@ -39,25 +39,31 @@ public final class Placing {
         /** Difference of the sides, A, by channel; a single-ended channel has none. */
         public Map<Channel, Double> imbalance() {
             Map<Channel, Double> imbalance = new LinkedHashMap<>();
-            channels(sockets).forEach(channel -> imbalance.put(channel, Math.abs(side(channel, Side.PUSH) - side(channel, Side.PULL))));
+            channels(sockets)
+                    .forEach(channel ->
+                            imbalance.put(channel, Math.abs(side(channel, Side.PUSH) - side(channel, Side.PULL))));
             return imbalance;
         }
 
         /** The sum of one side's currents, A. */
         public double side(Channel channel, Side side) {
-            return IntStream.range(0, sockets.size()).filter(i -> sockets.get(i).channel() == channel && sockets.get(i).side() == side)
-                    .mapToDouble(i -> tubes.get(i).amps()).sum();
+            return IntStream.range(0, sockets.size())
+                    .filter(i -> sockets.get(i).channel() == channel
+                            && sockets.get(i).side() == side)
+                    .mapToDouble(i -> tubes.get(i).amps())
+                    .sum();
         }
     }
 
     /**
-     * @param tubes   as many as there are sockets, in the order of the sockets they sit in now
+     * @param tubes as many as there are sockets, in the order of the sockets they sit in now
      * @param sockets at most {@value AmpSheet#MOST_SOCKETS}
      */
     public Placing(List<Candidate> tubes, List<Socket> sockets) {
         if (tubes.size() != sockets.size() || sockets.isEmpty() || sockets.size() > AmpSheet.MOST_SOCKETS) {
-            throw new IllegalArgumentException("placing takes as many tubes as sockets, 1 to %d, was %d tubes for %d sockets".formatted(
-                    AmpSheet.MOST_SOCKETS, tubes.size(), sockets.size()));
+            throw new IllegalArgumentException(
+                    "placing takes as many tubes as sockets, 1 to %d, was %d tubes for %d sockets"
+                            .formatted(AmpSheet.MOST_SOCKETS, tubes.size(), sockets.size()));
         }
         this.tubes = List.copyOf(tubes);
         this.sockets = List.copyOf(sockets);
@@ -65,7 +71,9 @@ public final class Placing {
     }
 
     private static List<Channel> channels(List<Socket> sockets) {
-        return Stream.of(Channel.values()).filter(channel -> sockets.stream().anyMatch(socket -> socket.channel() == channel)).toList();
+        return Stream.of(Channel.values())
+                .filter(channel -> sockets.stream().anyMatch(socket -> socket.channel() == channel))
+                .toList();
     }
 
     /** The tubes where they sit now. */
@@ -77,7 +85,8 @@ public final class Placing {
     public Seating best() {
         Search search = new Search();
         search.from(0);
-        return new Seating(sockets, IntStream.of(search.best).mapToObj(tubes::get).toList());
+        return new Seating(
+                sockets, IntStream.of(search.best).mapToObj(tubes::get).toList());
     }
 
     /** Goes through all orders; working state of one search. */
@@ -119,7 +128,9 @@ public final class Placing {
                 for (int i = 0; i < order.length; i++) {
                     if (sockets.get(i).channel() == channel) {
                         double amps = tubes.get(order[i]).amps();
-                        difference += sockets.get(i).side() == Side.PUSH ? amps : sockets.get(i).side() == Side.PULL ? -amps : 0;
+                        difference += sockets.get(i).side() == Side.PUSH
+                                ? amps
+                                : sockets.get(i).side() == Side.PULL ? -amps : 0;
                         low = Math.min(low, amps);
                         high = Math.max(high, amps);
                     }
@@ -127,7 +138,11 @@ public final class Placing {
                 imbalance += Math.abs(difference);
                 spread += high - low;
             }
-            return new double[]{imbalance, spread, IntStream.range(0, order.length).filter(i -> order[i] != i).count()};
+            return new double[] {
+                imbalance,
+                spread,
+                IntStream.range(0, order.length).filter(i -> order[i] != i).count()
+            };
         }
     }
 

@@ -7,12 +7,12 @@ import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /**
- * The voltages at which a tube was tested. Figures of different conditions are never mixed; between nearby ones the type's
- * model converts: made to pass through the figure at its own condition, it tells the figure at the other.
+ * The voltages at which a tube was tested. Figures of different conditions are never mixed; between nearby ones the
+ * type's model converts: made to pass through the figure at its own condition, it tells the figure at the other.
  *
- * @param plate  V
+ * @param plate V
  * @param screen V; the plate's in triode connection or for a triode
- * @param grid   V, negative; empty where the tester does not tell it, which then fits only its like
+ * @param grid V, negative; empty where the tester does not tell it, which then fits only its like
  */
 public record TestCondition(double plate, double screen, OptionalDouble grid) {
 
@@ -22,8 +22,7 @@ public record TestCondition(double plate, double screen, OptionalDouble grid) {
     private static final double NEARBY = 0.20;
 
     /** A figure at another condition than its own. */
-    public record Converted(double amps, OptionalDouble transconductance) {
-    }
+    public record Converted(double amps, OptionalDouble transconductance) {}
 
     public boolean isSame(TestCondition other) {
         return within(other, SAME);
@@ -45,7 +44,8 @@ public record TestCondition(double plate, double screen, OptionalDouble grid) {
     }
 
     /** @return what a tube that showed these figures here would show there; empty if not nearby or without a model */
-    public Optional<Converted> convert(TubeType type, double amps, OptionalDouble transconductance, TestCondition there) {
+    public Optional<Converted> convert(
+            TubeType type, double amps, OptionalDouble transconductance, TestCondition there) {
         if (isSame(there)) {
             return Optional.of(new Converted(amps, transconductance));
         }
@@ -54,13 +54,21 @@ public record TestCondition(double plate, double screen, OptionalDouble grid) {
         }
         return TubeModels.published().of(type).map(known -> {
             PentodeModel model = known.model();
-            double amount = model.plateCurrent(there.plate, there.screen, there.grid.getAsDouble()) / model.plateCurrent(plate, screen, grid.getAsDouble());
-            double steepness = model.transconductance(there.plate, there.screen, there.grid.getAsDouble()) / model.transconductance(plate, screen, grid.getAsDouble());
-            return new Converted(amps * amount, transconductance.isPresent() ? OptionalDouble.of(transconductance.getAsDouble() * steepness) : OptionalDouble.empty());
+            double amount = model.plateCurrent(there.plate, there.screen, there.grid.getAsDouble())
+                    / model.plateCurrent(plate, screen, grid.getAsDouble());
+            double steepness = model.transconductance(there.plate, there.screen, there.grid.getAsDouble())
+                    / model.transconductance(plate, screen, grid.getAsDouble());
+            return new Converted(
+                    amps * amount,
+                    transconductance.isPresent()
+                            ? OptionalDouble.of(transconductance.getAsDouble() * steepness)
+                            : OptionalDouble.empty());
         });
     }
 
     public MatchFinding told() {
-        return grid.isPresent() ? new MatchFinding.Condition(plate, screen, grid.getAsDouble()) : new MatchFinding.ConditionWithoutGrid(plate, screen);
+        return grid.isPresent()
+                ? new MatchFinding.Condition(plate, screen, grid.getAsDouble())
+                : new MatchFinding.ConditionWithoutGrid(plate, screen);
     }
 }

@@ -10,8 +10,8 @@ import yellowrail.core.reading.Reading;
  * A test point that keeps rising while its neighbours stand still.
  *
  * @param point the test point
- * @param by    its rise, as a ratio
- * @param over  how long that took
+ * @param by its rise, as a ratio
+ * @param over how long that took
  */
 public record Creep(String point, double by, Duration over) {
 
@@ -29,17 +29,28 @@ public record Creep(String point, double by, Duration over) {
         List<Creep> found = new ArrayList<>();
         for (String point : sheet.testPoints()) {
             double crept = rise(currents(point, readings));
-            double neighbours = sheet.testPoints().stream().filter(other -> !other.equals(point)).mapToDouble(other -> change(currents(other, readings))).max().orElse(Double.NaN);
+            double neighbours = sheet.testPoints().stream()
+                    .filter(other -> !other.equals(point))
+                    .mapToDouble(other -> change(currents(other, readings)))
+                    .max()
+                    .orElse(Double.NaN);
             if (crept > CREPT && neighbours < crept * STILL) {
                 List<Reading> own = currents(point, readings);
-                found.add(new Creep(point, crept, Duration.between(own.get(0).takenAt(), own.get(own.size() - 1).takenAt())));
+                found.add(new Creep(
+                        point,
+                        crept,
+                        Duration.between(
+                                own.get(0).takenAt(), own.get(own.size() - 1).takenAt())));
             }
         }
         return found;
     }
 
     private static List<Reading> currents(String point, List<Reading> readings) {
-        return readings.stream().filter(reading -> reading.entry().isCurrent() && reading.entry().target().equals(point)).toList();
+        return readings.stream()
+                .filter(reading ->
+                        reading.entry().isCurrent() && reading.entry().target().equals(point))
+                .toList();
     }
 
     /** How much it has risen without a fall between; 0 if it did not rise steadily, or not for long. */
@@ -54,10 +65,16 @@ public record Creep(String point, double by, Duration over) {
         }
         Reading first = readings.get(0);
         Reading last = readings.get(readings.size() - 1);
-        return Duration.between(first.takenAt(), last.takenAt()).compareTo(LEAST) < 0 ? 0 : last.value() / first.value() - 1;
+        return Duration.between(first.takenAt(), last.takenAt()).compareTo(LEAST) < 0
+                ? 0
+                : last.value() / first.value() - 1;
     }
 
     private static double change(List<Reading> readings) {
-        return readings.size() < 2 ? Double.NaN : Math.abs(readings.get(readings.size() - 1).value() / readings.get(0).value() - 1);
+        return readings.size() < 2
+                ? Double.NaN
+                : Math.abs(readings.get(readings.size() - 1).value()
+                                / readings.get(0).value()
+                        - 1);
     }
 }

@@ -28,14 +28,20 @@ final class CurrentMistakes {
     private static final double RISEN = 0.10;
     private static final double FAR_OVER = 1.15;
 
-    private CurrentMistakes() {
-    }
+    private CurrentMistakes() {}
 
-    /** The tubes that an entry speaks of, as they would stand with it: those of its test point, or all with a plate voltage. */
+    /**
+     * The tubes that an entry speaks of, as they would stand with it: those of its test point, or all with a plate
+     * voltage.
+     */
     static Stream<TubeValues> tubes(Entry entry, Situation now) {
-        return now.stage().valuesAt(now.with(entry)).stream().flatMap(Optional::stream)
+        return now.stage().valuesAt(now.with(entry)).stream()
+                .flatMap(Optional::stream)
                 .filter(tube -> !entry.isCurrent() || tube.socket().testPoint().equals(entry.target()))
-                .filter(tube -> entry.isCurrent() || entry.target().isEmpty() || entry.target().equals(tube.socket().label()) || entry.target().equals(tube.socket().testPoint()));
+                .filter(tube -> entry.isCurrent()
+                        || entry.target().isEmpty()
+                        || entry.target().equals(tube.socket().label())
+                        || entry.target().equals(tube.socket().testPoint()));
     }
 
     private static Optional<TubeValues> tube(Entry entry, Situation now) {
@@ -51,7 +57,10 @@ final class CurrentMistakes {
     }
 
     private static int place(Socket socket, Situation now) {
-        return IntStream.range(0, now.sheet().sockets().size()).filter(i -> now.sheet().sockets().get(i).equals(socket)).findFirst().orElseThrow();
+        return IntStream.range(0, now.sheet().sockets().size())
+                .filter(i -> now.sheet().sockets().get(i).equals(socket))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static double rated(Socket socket, Situation now) {
@@ -59,7 +68,10 @@ final class CurrentMistakes {
     }
 
     private static Target.Band window(TubeValues tube, Situation now) {
-        return now.stage().goal(place(tube.socket(), now)).orElseThrow().at(tube.values().plateVolts());
+        return now.stage()
+                .goal(place(tube.socket(), now))
+                .orElseThrow()
+                .at(tube.values().plateVolts());
     }
 
     private static boolean byShare(Situation now) {
@@ -69,12 +81,20 @@ final class CurrentMistakes {
     /** The current of a shared resistor read as one tube's. */
     static Optional<Question> sumForOne(Entry entry, Situation now) {
         AmpSheet sheet = now.sheet();
-        if (sheet.current().method() != CurrentMethod.SENSE_EACH || sheet.sockets().size() < 2 || sheet.socketsAt(entry.target()).size() != 1 || !byShare(now)) {
+        if (sheet.current().method() != CurrentMethod.SENSE_EACH
+                || sheet.sockets().size() < 2
+                || sheet.socketsAt(entry.target()).size() != 1
+                || !byShare(now)) {
             return Optional.empty();
         }
-        return tube(entry, now).filter(tube -> ratio(tube, now) > FAR_OVER && inWindow(ratio(tube, now) / 2, tube, now)).map(tube -> Situation.ask(entry,
-                new MistakeFinding.SumForOne(tube.values().cathode(), ratio(tube, now)),
-                List.of(List.of(Situation.words(ReadingKind.SHEET, "shared"), entry), List.of(entry.withValue(entry.value() / 2)))));
+        return tube(entry, now)
+                .filter(tube -> ratio(tube, now) > FAR_OVER && inWindow(ratio(tube, now) / 2, tube, now))
+                .map(tube -> Situation.ask(
+                        entry,
+                        new MistakeFinding.SumForOne(tube.values().cathode(), ratio(tube, now)),
+                        List.of(
+                                List.of(Situation.words(ReadingKind.SHEET, "shared"), entry),
+                                List.of(entry.withValue(entry.value() / 2)))));
     }
 
     /** One tube's current read where the test point carries several. */
@@ -83,8 +103,14 @@ final class CurrentMistakes {
         if (sharing < 2 || !byShare(now) || now.sheet().bias().isCathode()) {
             return Optional.empty();
         }
-        return tube(entry, now).filter(tube -> ratio(tube, now) < window(tube, now).low() / 1.5 && inWindow(sharing * ratio(tube, now), tube, now)).map(tube -> Situation.ask(entry,
-                new MistakeFinding.OneForSum(entry.target(), sharing, tube.values().cathode()), List.of(List.of(entry.withValue(entry.value() * sharing)))));
+        return tube(entry, now)
+                .filter(tube -> ratio(tube, now) < window(tube, now).low() / 1.5
+                        && inWindow(sharing * ratio(tube, now), tube, now))
+                .map(tube -> Situation.ask(
+                        entry,
+                        new MistakeFinding.OneForSum(
+                                entry.target(), sharing, tube.values().cathode()),
+                        List.of(List.of(entry.withValue(entry.value() * sharing)))));
     }
 
     private static boolean inWindow(double ratio, TubeValues tube, Situation now) {
@@ -96,34 +122,58 @@ final class CurrentMistakes {
         if (!byShare(now) || !entry.isCurrent() && entry.kind() != ReadingKind.PLATE) {
             return Optional.empty();
         }
-        return tubes(entry, now).filter(tube -> window(tube, now).high() <= 0.9 && (Math.abs(tube.values().plateVolts() * tube.values().cathode() / rated(tube.socket(), now) - 1) < WHOLE
-                || Math.abs(ratio(tube, now) - 1) < WHOLE)).findFirst().map(tube -> {
-            String point = tube.socket().testPoint();
-            double aim = window(tube, now).aim();
-            double reading = tube.values().problem().senseReading() * aim / ratio(tube, now);
-            String turnBack = "%s at about %s".formatted(point, Figures.toTurnTo(now.sheet().current().shows(), reading));
-            return Situation.ask(entry, new MistakeFinding.PercentageForgotten(ratio(tube, now), aim, point, Shown.toTurnTo(now.sheet().current().shows(), reading)),
-                    List.of(List.of(entry, Situation.words(ReadingKind.NOTE, turnBack))));
-        });
+        return tubes(entry, now)
+                .filter(tube -> window(tube, now).high() <= 0.9
+                        && (Math.abs(tube.values().plateVolts() * tube.values().cathode() / rated(tube.socket(), now)
+                                                - 1)
+                                        < WHOLE
+                                || Math.abs(ratio(tube, now) - 1) < WHOLE))
+                .findFirst()
+                .map(tube -> {
+                    String point = tube.socket().testPoint();
+                    double aim = window(tube, now).aim();
+                    double reading = tube.values().problem().senseReading() * aim / ratio(tube, now);
+                    String turnBack = "%s at about %s"
+                            .formatted(
+                                    point,
+                                    Figures.toTurnTo(now.sheet().current().shows(), reading));
+                    return Situation.ask(
+                            entry,
+                            new MistakeFinding.PercentageForgotten(
+                                    ratio(tube, now),
+                                    aim,
+                                    point,
+                                    Shown.toTurnTo(now.sheet().current().shows(), reading)),
+                            List.of(List.of(entry, Situation.words(ReadingKind.NOTE, turnBack))));
+                });
     }
 
     /** Screen current counted as plate current where it decides the verdict. */
     static Optional<Question> screenCounted(Entry entry, Situation now) {
-        if (now.sheet().screen().way() != ScreenSense.Way.NOT_DEDUCTED || !byShare(now) || now.sheet().current().method().yields() == CurrentMethod.Yields.PLATE) {
+        if (now.sheet().screen().way() != ScreenSense.Way.NOT_DEDUCTED
+                || !byShare(now)
+                || now.sheet().current().method().yields() == CurrentMethod.Yields.PLATE) {
             return Optional.empty();
         }
         return tube(entry, now).flatMap(tube -> {
-            double share = now.stage().type(place(tube.socket(), now)).orElseThrow().screenShare();
+            double share =
+                    now.stage().type(place(tube.socket(), now)).orElseThrow().screenShare();
             double all = ratio(tube, now);
-            return share > 0 && !inWindow(all, tube, now) && inWindow(all * (1 - share), tube, now) ? Optional.of(Situation.ask(entry,
-                    new MistakeFinding.ScreenCounted(all, share, all * (1 - share)), List.of(List.of(Situation.words(ReadingKind.SHEET, "screen typical"), entry)))) : Optional.empty();
+            return share > 0 && !inWindow(all, tube, now) && inWindow(all * (1 - share), tube, now)
+                    ? Optional.of(Situation.ask(
+                            entry,
+                            new MistakeFinding.ScreenCounted(all, share, all * (1 - share)),
+                            List.of(List.of(Situation.words(ReadingKind.SHEET, "screen typical"), entry))))
+                    : Optional.empty();
         });
     }
 
     /** More current at the same grid voltage: a signal, or a tube that runs away. */
     static Optional<Question> signalPresent(Entry entry, Situation now) {
         Optional<Reading> before = now.before().at(entry.kind(), entry.target());
-        List<Reading> biases = now.readings().stream().filter(reading -> reading.kind() == ReadingKind.BIAS).toList();
+        List<Reading> biases = now.readings().stream()
+                .filter(reading -> reading.kind() == ReadingKind.BIAS)
+                .toList();
         if (!entry.isCurrent() || before.isEmpty() || biases.size() < 2) {
             return Optional.empty();
         }
@@ -134,13 +184,23 @@ final class CurrentMistakes {
         if (!bracketed || !same || !(entry.value() > before.get().value() * (1 + RISEN))) {
             return Optional.empty();
         }
-        return Optional.of(Situation.ask(entry, new MistakeFinding.SignalPresent(newest.value(), entry.value() / before.get().value() - 1),
-                List.of(List.of(Situation.words(ReadingKind.NOTE, "%s: signal present".formatted(EntryWriter.line(entry, now.sheet())))))));
+        return Optional.of(Situation.ask(
+                entry,
+                new MistakeFinding.SignalPresent(
+                        newest.value(), entry.value() / before.get().value() - 1),
+                List.of(List.of(Situation.words(
+                        ReadingKind.NOTE, "%s: signal present".formatted(EntryWriter.line(entry, now.sheet())))))));
     }
 
     /** So far over the rating that it is asked about whatever the number looks like. */
     static Optional<Question> farOverRating(Entry entry, Situation now) {
-        return tube(entry, now).filter(tube -> ratio(tube, now) > Alarm.SWITCH_OFF).map(tube -> Situation.ask(entry, new MistakeFinding.FarOverRating(now.shown(entry), entry.target()),
-                inWindow(ratio(tube, now) / 10, tube, now) ? List.of(List.of(entry.withValue(entry.value() / 10))) : List.of()));
+        return tube(entry, now)
+                .filter(tube -> ratio(tube, now) > Alarm.SWITCH_OFF)
+                .map(tube -> Situation.ask(
+                        entry,
+                        new MistakeFinding.FarOverRating(now.shown(entry), entry.target()),
+                        inWindow(ratio(tube, now) / 10, tube, now)
+                                ? List.of(List.of(entry.withValue(entry.value() / 10)))
+                                : List.of()));
     }
 }

@@ -28,10 +28,12 @@ final class Plausibility {
     private static final double MOST_PER_TUBE = 0.25;
     /** Below this a tube does not conduct in any useful sense, A. */
     private static final double LEAST_PER_TUBE = 0.0005;
+
     private static final double LEAST_PLATE_VOLTS = 60;
     private static final double MOST_PLATE_VOLTS = 1200;
     /** Of the mean of the tubes' readings, or of the plate voltage before: beyond it a reading is out of family. */
     private static final double FAMILY = 2;
+
     private static final double PLATE_FAMILY = 1.25;
     private static final double MAINS_FAMILY = 1.25;
     private static final double RESISTOR_FAMILY = 1.25;
@@ -78,13 +80,20 @@ final class Plausibility {
         if (!plausible.test(entry.value())) {
             double each = amps(entry, entry.value()) / tubes;
             Shown amps = Shown.of(Math.abs(each) >= 1 ? Unit.AMP : Unit.MILLIAMP, each);
-            return Optional.of(ask(entry, plausible, tubes > 1 ? new MistakeFinding.ThroughEachTube(now.shown(entry), entry.target(), amps)
-                    : new MistakeFinding.ThroughTheTube(now.shown(entry), entry.target(), amps)));
+            return Optional.of(ask(
+                    entry,
+                    plausible,
+                    tubes > 1
+                            ? new MistakeFinding.ThroughEachTube(now.shown(entry), entry.target(), amps)
+                            : new MistakeFinding.ThroughTheTube(now.shown(entry), entry.target(), amps)));
         }
         return outOfFamily(entry, plausible);
     }
 
-    /** Milliamps where the meter shows the volts of a resistor: most likely the unit slipped, or somebody divided already. */
+    /**
+     * Milliamps where the meter shows the volts of a resistor: most likely the unit slipped, or somebody divided
+     * already.
+     */
     private Question acrossAResistor(Entry entry) {
         double ohms = sheet.current().ohms().orElse(1);
         Unit shows = sheet.current().shows();
@@ -99,38 +108,54 @@ final class Plausibility {
 
     /** What any of the tubes at a test point may carry. */
     private double mostPerTube(Entry entry) {
-        return now.stage().occupants().stream().filter(each -> each.socket().testPoint().equals(entry.target())).flatMap(each -> each.rating().stream())
-                .mapToDouble(rating -> rating.cathodeAmps().orElse(MOST_PER_TUBE)).max().orElse(MOST_PER_TUBE);
+        return now.stage().occupants().stream()
+                .filter(each -> each.socket().testPoint().equals(entry.target()))
+                .flatMap(each -> each.rating().stream())
+                .mapToDouble(rating -> rating.cathodeAmps().orElse(MOST_PER_TUBE))
+                .max()
+                .orElse(MOST_PER_TUBE);
     }
 
     private double amps(Entry entry, double value) {
         if (entry.kind() == ReadingKind.SENSE_AMPS) {
             return value;
         }
-        return value / before.last(ReadingKind.RESISTOR_COLD, entry.target()).map(Reading::value).orElse(sheet.current().ohms().orElse(1));
+        return value
+                / before.last(ReadingKind.RESISTOR_COLD, entry.target())
+                        .map(Reading::value)
+                        .orElse(sheet.current().ohms().orElse(1));
     }
 
     private Optional<Question> outOfFamily(Entry entry, DoublePredicate plausible) {
         if (sheet.current().method() == CurrentMethod.SUPPLY_DROP) {
             return Optional.empty();
         }
-        double[] others = sheet.testPoints().stream().filter(point -> !point.equals(entry.target()))
+        double[] others = sheet.testPoints().stream()
+                .filter(point -> !point.equals(entry.target()))
                 .flatMap(point -> before.at(entry.kind(), point).stream())
-                .mapToDouble(Reading::value).toArray();
+                .mapToDouble(Reading::value)
+                .toArray();
         Optional<Reading> own = before.at(entry.kind(), entry.target());
-        double[] family = others.length > 0 ? others : own.stream().mapToDouble(Reading::value).toArray();
+        double[] family = others.length > 0
+                ? others
+                : own.stream().mapToDouble(Reading::value).toArray();
         if (family.length == 0) {
             return Optional.empty();
         }
         double mean = DoubleStream.of(family).average().orElseThrow();
         DoublePredicate inFamily = value -> value > mean / FAMILY && value < mean * FAMILY;
-        boolean likeItsOwnLast = own.map(last -> within(entry.value(), last.value(), FAMILY)).orElse(false);
+        boolean likeItsOwnLast =
+                own.map(last -> within(entry.value(), last.value(), FAMILY)).orElse(false);
         if (inFamily.test(entry.value()) || likeItsOwnLast) {
             return Optional.empty();
         }
         Shown around = Shown.of(sheet.current().shows(), mean);
-        return Optional.of(ask(entry, inFamily.and(plausible), others.length > 0 ? new MistakeFinding.FarFromTheOthers(now.shown(entry), entry.target(), around)
-                : new MistakeFinding.FarFromBefore(now.shown(entry), entry.target(), around)));
+        return Optional.of(ask(
+                entry,
+                inFamily.and(plausible),
+                others.length > 0
+                        ? new MistakeFinding.FarFromTheOthers(now.shown(entry), entry.target(), around)
+                        : new MistakeFinding.FarFromBefore(now.shown(entry), entry.target(), around)));
     }
 
     private Optional<Question> plate(Entry entry) {
@@ -138,10 +163,14 @@ final class Plausibility {
         if (!plausible.test(entry.value())) {
             return Optional.of(ask(entry, plausible, new MistakeFinding.NoPlateVolts(now.shown(entry))));
         }
-        Optional<Reading> last = entry.kind() == ReadingKind.PLATE ? before.last(ReadingKind.PLATE, entry.target()) : Optional.empty();
+        Optional<Reading> last =
+                entry.kind() == ReadingKind.PLATE ? before.last(ReadingKind.PLATE, entry.target()) : Optional.empty();
         if (last.isPresent() && !within(entry.value(), last.get().value(), PLATE_FAMILY)) {
-            return Optional.of(ask(entry, volts -> within(volts, last.get().value(), PLATE_FAMILY),
-                    new MistakeFinding.PlatesFarFromBefore(now.shown(entry), last.get().value())));
+            return Optional.of(ask(
+                    entry,
+                    volts -> within(volts, last.get().value(), PLATE_FAMILY),
+                    new MistakeFinding.PlatesFarFromBefore(
+                            now.shown(entry), last.get().value())));
         }
         return Optional.empty();
     }
@@ -149,32 +178,45 @@ final class Plausibility {
     private Optional<Question> mains(Entry entry) {
         double reference = sheet.mainsVolts();
         DoublePredicate plausible = volts -> within(volts, reference, MAINS_FAMILY);
-        return plausible.test(entry.value()) ? Optional.empty() : Optional.of(ask(entry, plausible,
-                new MistakeFinding.MainsFarFromSheet(now.shown(entry), reference)));
+        return plausible.test(entry.value())
+                ? Optional.empty()
+                : Optional.of(ask(entry, plausible, new MistakeFinding.MainsFarFromSheet(now.shown(entry), reference)));
     }
 
     private Optional<Question> bias(Entry entry) {
-        DoublePredicate plausible = volts -> sheet.bias().isCathode() ? Math.abs(volts) <= 5 : volts <= -1 && volts >= -150;
+        DoublePredicate plausible =
+                volts -> sheet.bias().isCathode() ? Math.abs(volts) <= 5 : volts <= -1 && volts >= -150;
         if (plausible.test(entry.value())) {
             return Optional.empty();
         }
         String shown = now.shown(entry);
-        return Optional.of(ask(entry, plausible, sheet.bias().isCathode() ? new MistakeFinding.NoGridWithCathodeBias(shown)
-                : entry.value() > 0 ? new MistakeFinding.PositiveGrid(shown) : new MistakeFinding.NoGridVolts(shown)));
+        return Optional.of(ask(
+                entry,
+                plausible,
+                sheet.bias().isCathode()
+                        ? new MistakeFinding.NoGridWithCathodeBias(shown)
+                        : entry.value() > 0
+                                ? new MistakeFinding.PositiveGrid(shown)
+                                : new MistakeFinding.NoGridVolts(shown)));
     }
 
     private Optional<Question> resistor(Entry entry) {
         double onSheet = sheet.current().ohms().orElse(Double.NaN);
         DoublePredicate plausible = ohms -> !Double.isFinite(onSheet) || within(ohms, onSheet, RESISTOR_FAMILY);
         if (!plausible.test(entry.value())) {
-            return Optional.of(ask(entry, plausible, new MistakeFinding.ResistorFarFromSheet(now.shown(entry), onSheet)));
+            return Optional.of(
+                    ask(entry, plausible, new MistakeFinding.ResistorFarFromSheet(now.shown(entry), onSheet)));
         }
         return ResistorInUse.contradicts(sheet, new Reading(0, entry, now.now()))
-                ? Optional.of(Situation.ask(entry, new MistakeFinding.SenseResistorIsAnother(now.shown(entry), onSheet), List.of())) : Optional.empty();
+                ? Optional.of(Situation.ask(
+                        entry, new MistakeFinding.SenseResistorIsAnother(now.shown(entry), onSheet), List.of()))
+                : Optional.empty();
     }
 
     private Optional<Question> bounds(Entry entry, DoublePredicate plausible, Function<String, MistakeFinding> asks) {
-        return plausible.test(entry.value()) ? Optional.empty() : Optional.of(ask(entry, plausible, asks.apply(now.shown(entry))));
+        return plausible.test(entry.value())
+                ? Optional.empty()
+                : Optional.of(ask(entry, plausible, asks.apply(now.shown(entry))));
     }
 
     private static boolean within(double value, double other, double factor) {
@@ -182,7 +224,15 @@ final class Plausibility {
     }
 
     private static Question ask(Entry entry, DoublePredicate plausible, MistakeFinding asks) {
-        return new Question(entry, asks, Stream.concat(Stream.of(-entry.value()), DoubleStream.of(FACTORS).mapToObj(factor -> factor * entry.value()))
-                .filter(plausible::test).limit(2).map(value -> List.of(entry.slippedTo(value))).toList());
+        return new Question(
+                entry,
+                asks,
+                Stream.concat(
+                                Stream.of(-entry.value()),
+                                DoubleStream.of(FACTORS).mapToObj(factor -> factor * entry.value()))
+                        .filter(plausible::test)
+                        .limit(2)
+                        .map(value -> List.of(entry.slippedTo(value)))
+                        .toList());
     }
 }

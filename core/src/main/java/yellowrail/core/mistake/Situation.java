@@ -28,8 +28,8 @@ public final class Situation {
     private final List<NextMove.Mark> asked;
 
     /**
-     * @param log   what was said so far
-     * @param now   when this is typed
+     * @param log what was said so far
+     * @param now when this is typed
      * @param asked what the application asked to be turned to: read so, it is never questioned
      */
     public Situation(Log log, Instant now, List<NextMove.Mark> asked) {
@@ -42,24 +42,39 @@ public final class Situation {
 
     /** The situation one entry later; what it says of the sheet holds for the entries after it. */
     public Situation after(Entry entry) {
-        Log known = entry.kind() == ReadingKind.SHEET ? log.with(SheetCorrection.parse(entry.words(), log.newest().sheet()).sheet()) : log;
+        Log known = entry.kind() == ReadingKind.SHEET
+                ? log.with(SheetCorrection.parse(entry.words(), log.newest().sheet())
+                        .sheet())
+                : log;
         return new Situation(known.with(reading(entry, known)), now, asked);
     }
 
     /** The switch may have been thrown a while ago. */
     private Reading reading(Entry entry, Log known) {
-        Instant at = entry.kind() == ReadingKind.POWER_ON ? now.minus(Duration.ofSeconds(Math.round(60 * entry.value()))) : now;
+        Instant at = entry.kind() == ReadingKind.POWER_ON
+                ? now.minus(Duration.ofSeconds(Math.round(60 * entry.value())))
+                : now;
         return new Reading(nextId(), entry, at, line(), known.newest().number());
     }
 
     private long nextId() {
-        return log.readings().stream().mapToLong(Reading::id).max().orElseGet(() -> log.before().readings().stream().mapToLong(Reading::id).max().orElse(0)) + 1;
+        return log.readings().stream()
+                        .mapToLong(Reading::id)
+                        .max()
+                        .orElseGet(() -> log.before().readings().stream()
+                                .mapToLong(Reading::id)
+                                .max()
+                                .orElse(0))
+                + 1;
     }
 
     /** Whatever is tried here is typed on one line. */
     private long line() {
         List<Reading> readings = log.readings();
-        return readings.isEmpty() || !readings.get(readings.size() - 1).takenAt().equals(now) ? nextId() : readings.get(readings.size() - 1).line();
+        return readings.isEmpty()
+                        || !readings.get(readings.size() - 1).takenAt().equals(now)
+                ? nextId()
+                : readings.get(readings.size() - 1).line();
     }
 
     StageIdle stage() {
@@ -109,7 +124,9 @@ public final class Situation {
 
     /** The last turn of any pot; empty where none was logged since the hardware changed. */
     Optional<Reading> lastTurn() {
-        return readings().stream().filter(reading -> reading.kind() == ReadingKind.TURN).reduce((one, later) -> later);
+        return readings().stream()
+                .filter(reading -> reading.kind() == ReadingKind.TURN)
+                .reduce((one, later) -> later);
     }
 
     /** The readings since a pot was turned, oldest first. */

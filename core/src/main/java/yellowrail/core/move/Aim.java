@@ -38,7 +38,13 @@ final class Aim {
         double wanted = switch (window.school().basis()) {
             case PERCENT -> watts(goal, figure) / (volts * (1 - share));
             case MILLIAMPS -> mains.convertCurrent(figure, 1, newest.mainsRatio());
-            case TEST_POINT -> mains.convertCurrent(newest.cathode(tube) * figure / newest.values(tube).problem().senseReading(), 1, newest.mainsRatio());
+            case TEST_POINT ->
+                mains.convertCurrent(
+                        newest.cathode(tube)
+                                * figure
+                                / newest.values(tube).problem().senseReading(),
+                        1,
+                        newest.mainsRatio());
         };
         return Math.min(wanted, most);
     }

@@ -12,14 +12,16 @@ import yellowrail.core.balance.SwingTest;
 import yellowrail.core.supply.ReadingSet;
 
 /**
- * What the balance pots of a stage are to be turned to before the level is set. A balance pot takes bias from one side and
- * gives it to the other, so by the three-halves law it raises {@code Ik^(2/3)} of every tube on one side by as much as it
- * lowers that of the other; it is turned until the plate currents of the two sides, which magnetise the core, are alike.
+ * What the balance pots of a stage are to be turned to before the level is set. A balance pot takes bias from one side
+ * and gives it to the other, so by the three-halves law it raises {@code Ik^(2/3)} of every tube on one side by as much
+ * as it lowers that of the other; it is turned until the plate currents of the two sides, which magnetise the core, are
+ * alike.
  */
 final class Balancing {
 
     /** Sides nearer than this, as a ratio of their mean, are left alone: what the most sensitive of EI cores wants. */
     static final double WORTH_A_TURN = 0.05;
+
     private static final int HALVINGS = 60;
 
     private final AmpSheet sheet;
@@ -33,8 +35,7 @@ final class Balancing {
      * @param push the hottest tube of the push side, by its place on the sheet
      * @param pull the hottest of the other
      */
-    record Turn(Pot pot, int push, int pull) {
-    }
+    record Turn(Pot pot, int push, int pull) {}
 
     Balancing(AmpSheet sheet, ReadingSet newest) {
         this.sheet = sheet;
@@ -57,9 +58,13 @@ final class Balancing {
     private void take(Pot pot) {
         List<Integer> push = side(pot, Side.PUSH);
         List<Integer> pull = side(pot, Side.PULL);
-        boolean seen = push.stream().noneMatch(one -> pull.stream().anyMatch(other -> point(one).equals(point(other))));
+        boolean seen = push.stream()
+                .noneMatch(one -> pull.stream().anyMatch(other -> point(one).equals(point(other))));
         double apart = plateAmps(push, 0) - plateAmps(pull, 0);
-        if (push.isEmpty() || pull.isEmpty() || !seen || Math.abs(apart) <= WORTH_A_TURN * (plateAmps(push, 0) + plateAmps(pull, 0)) / 2) {
+        if (push.isEmpty()
+                || pull.isEmpty()
+                || !seen
+                || Math.abs(apart) <= WORTH_A_TURN * (plateAmps(push, 0) + plateAmps(pull, 0)) / 2) {
             return;
         }
         double by = alike(push, pull);
@@ -69,7 +74,9 @@ final class Balancing {
     }
 
     private List<Integer> side(Pot pot, Side side) {
-        return PotReach.of(sheet, pot).stream().filter(tube -> sheet.sockets().get(tube).side() == side).toList();
+        return PotReach.of(sheet, pot).stream()
+                .filter(tube -> sheet.sockets().get(tube).side() == side)
+                .toList();
     }
 
     private String point(int tube) {
@@ -77,12 +84,17 @@ final class Balancing {
     }
 
     private int hottest(List<Integer> tubes) {
-        return tubes.stream().max((one, other) -> Double.compare(newest.cathode(one), newest.cathode(other))).orElseThrow();
+        return tubes.stream()
+                .max((one, other) -> Double.compare(newest.cathode(one), newest.cathode(other)))
+                .orElseThrow();
     }
 
     /** The shift of {@code Ik^(2/3)} at which both sides draw alike; their difference rises with it. */
     private double alike(List<Integer> push, List<Integer> pull) {
-        double high = IntStream.range(0, shift.length).mapToDouble(tube -> BiasLaw.x(newest.cathode(tube))).max().orElseThrow();
+        double high = IntStream.range(0, shift.length)
+                .mapToDouble(tube -> BiasLaw.x(newest.cathode(tube)))
+                .max()
+                .orElseThrow();
         double low = -high;
         for (int i = 0; i < HALVINGS; i++) {
             double middle = (low + high) / 2;
@@ -96,10 +108,16 @@ final class Balancing {
     }
 
     private double plateAmps(List<Integer> tubes, double by) {
-        return tubes.stream().mapToDouble(tube -> BiasLaw.amps(BiasLaw.x(newest.cathode(tube)) + by) * newest.values(tube).plateCurrent() / newest.cathode(tube)).sum();
+        return tubes.stream()
+                .mapToDouble(tube -> BiasLaw.amps(BiasLaw.x(newest.cathode(tube)) + by)
+                        * newest.values(tube).plateCurrent()
+                        / newest.cathode(tube))
+                .sum();
     }
 
-    /** The pots to turn, in the order of the sheet; none where the sides are alike, cannot be seen, or have no such pot. */
+    /**
+     * The pots to turn, in the order of the sheet; none where the sides are alike, cannot be seen, or have no such pot.
+     */
     List<Turn> turns() {
         return List.copyOf(turns);
     }
@@ -111,13 +129,18 @@ final class Balancing {
 
     /** Every cathode current after them, the level not yet set, A. */
     double[] currents() {
-        return IntStream.range(0, shift.length).mapToDouble(tube -> BiasLaw.amps(BiasLaw.x(newest.cathode(tube)) + shift[tube])).toArray();
+        return IntStream.range(0, shift.length)
+                .mapToDouble(tube -> BiasLaw.amps(BiasLaw.x(newest.cathode(tube)) + shift[tube]))
+                .toArray();
     }
 
     /** Why a balance pot at its stops does not reach the balance: both showed the same side ahead. */
     static Optional<MoveFinding> outOfReach(SwingTest swing) {
         double atA = swing.push().atA() - swing.pull().atA();
         double atB = swing.push().atB() - swing.pull().atB();
-        return atA * atB > 0 ? Optional.of(new MoveFinding.BalanceOutOfReach(atA > 0 ? swing.push().point() : swing.pull().point())) : Optional.empty();
+        return atA * atB > 0
+                ? Optional.of(new MoveFinding.BalanceOutOfReach(
+                        atA > 0 ? swing.push().point() : swing.pull().point()))
+                : Optional.empty();
     }
 }

@@ -12,14 +12,15 @@ import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /**
- * The grid voltage a tube will need: from two settings by the three-halves law, from one by the type's model made to pass
- * through it.
+ * The grid voltage a tube will need: from two settings by the three-halves law, from one by the type's model made to
+ * pass through it.
  */
 final class BiasForecast {
 
     private static final int NEWEST = 4;
     /** A screen that was not read is taken this far below its plate, V. */
     private static final double SCREEN_BELOW = 5;
+
     private static final double LEAST_SCREEN = 30;
 
     private final StageIdle stage;
@@ -30,10 +31,9 @@ final class BiasForecast {
 
     /**
      * @param volts grid to cathode, V
-     * @param from  what it rests on
+     * @param from what it rests on
      */
-    record Bias(double volts, MoveFinding from) {
-    }
+    record Bias(double volts, MoveFinding from) {}
 
     BiasForecast(StageIdle stage, List<ReadingSet> sets, List<Integer> group) {
         this.stage = stage;
@@ -54,16 +54,19 @@ final class BiasForecast {
 
     /** Grid to cathode: as read with fixed bias, what the cathode stands above ground with cathode bias. */
     private OptionalDouble grid(ReadingSet set) {
-        return stage.sheet().bias().isCathode() ? OptionalDouble.of(-set.values(tube).cathodeVolts()) : set.bias(tube);
+        return stage.sheet().bias().isCathode()
+                ? OptionalDouble.of(-set.values(tube).cathodeVolts())
+                : set.bias(tube);
     }
 
     /**
-     * @param amps  cathode current to come, A
+     * @param amps cathode current to come, A
      * @param plate plate to cathode then, V
      */
     Optional<Bias> at(double amps, double plate) {
         return law.map(found -> new Bias(found.grid(amps), new MoveFinding.GridsByTheLaw()))
-                .or(() -> model.map(found -> new Bias(found.gridFor(amps, plate, screen(plate)), new MoveFinding.GridsByTheModel())));
+                .or(() -> model.map(found ->
+                        new Bias(found.gridFor(amps, plate, screen(plate)), new MoveFinding.GridsByTheModel())));
     }
 
     /** The type's model, made to pass through the newest setting whose grid voltage was read. */
@@ -77,7 +80,10 @@ final class BiasForecast {
             OptionalDouble grid = grid(set);
             if (grid.isPresent()) {
                 double plate = set.values(tube).plateVolts();
-                return stage.type(tube).flatMap(type -> TubeModels.published().of(type)).map(known -> through(known.model(), set.cathode(tube), plate, screen(plate), grid.getAsDouble()));
+                return stage.type(tube)
+                        .flatMap(type -> TubeModels.published().of(type))
+                        .map(known ->
+                                through(known.model(), set.cathode(tube), plate, screen(plate), grid.getAsDouble()));
             }
         }
         return Optional.empty();
@@ -97,7 +103,12 @@ final class BiasForecast {
         if (stage.sheet().screen().connection() == ScreenSense.Connection.TRIODE) {
             return 0;
         }
-        return newest.moment().last(ReadingKind.SCREEN_VOLTS, newest.tubes().get(tube).socket().label()).filter(screen -> screen.value() > LEAST_SCREEN)
-                .map(screen -> newest.values(tube).problem().plateReading() - screen.value()).orElse(SCREEN_BELOW);
+        return newest.moment()
+                .last(
+                        ReadingKind.SCREEN_VOLTS,
+                        newest.tubes().get(tube).socket().label())
+                .filter(screen -> screen.value() > LEAST_SCREEN)
+                .map(screen -> newest.values(tube).problem().plateReading() - screen.value())
+                .orElse(SCREEN_BELOW);
     }
 }

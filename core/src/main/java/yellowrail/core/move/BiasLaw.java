@@ -5,9 +5,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * How a tube's current follows its grid along the supply line: {@code Ik^(2/3) = a + b Vg}, the three-halves law, in which
- * the falling plate voltage is already contained. Source: the space-charge law for the cathode current of a tetrode, used only
- * between and a little beyond measured points.
+ * How a tube's current follows its grid along the supply line: {@code Ik^(2/3) = a + b Vg}, the three-halves law, in
+ * which the falling plate voltage is already contained. Source: the space-charge law for the cathode current of a
+ * tetrode, used only between and a little beyond measured points.
  *
  * @param a A^(2/3)
  * @param b A^(2/3)/V, &gt; 0
@@ -19,15 +19,19 @@ record BiasLaw(double a, double b) {
     private static final double APART = 0.2;
 
     /** A grid voltage to the cathode and the cathode current it gave. */
-    record Pair(double grid, double amps) {
-    }
+    record Pair(double grid, double amps) {}
 
     /** @return the law through the pairs, by least squares; empty if they show no rising slope */
     static Optional<BiasLaw> through(List<Pair> pairs) {
         double meanGrid = pairs.stream().mapToDouble(Pair::grid).average().orElse(0);
-        double meanX = pairs.stream().mapToDouble(pair -> x(pair.amps())).average().orElse(0);
-        double squares = pairs.stream().mapToDouble(pair -> Math.pow(pair.grid() - meanGrid, 2)).sum();
-        double products = pairs.stream().mapToDouble(pair -> (pair.grid() - meanGrid) * (x(pair.amps()) - meanX)).sum();
+        double meanX =
+                pairs.stream().mapToDouble(pair -> x(pair.amps())).average().orElse(0);
+        double squares = pairs.stream()
+                .mapToDouble(pair -> Math.pow(pair.grid() - meanGrid, 2))
+                .sum();
+        double products = pairs.stream()
+                .mapToDouble(pair -> (pair.grid() - meanGrid) * (x(pair.amps()) - meanX))
+                .sum();
         if (!(squares > APART * APART / 2 && products > 0)) {
             return Optional.empty();
         }

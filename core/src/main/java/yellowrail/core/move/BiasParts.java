@@ -5,22 +5,22 @@ import yellowrail.core.amp.Supply;
 
 /**
  * Which resistor of a bias supply without a pot to change: with a feed resistor {@code R1} from the rectifier and
- * {@code R2} to ground the bias is {@code V = Vraw R2/(R1 + R2)}. The grid leaks draw nothing; the load of anything else on
- * the bias is not in it. Both resistors stand after the diode: what feeds it is another matter.
+ * {@code R2} to ground the bias is {@code V = Vraw R2/(R1 + R2)}. The grid leaks draw nothing; the load of anything
+ * else on the bias is not in it. Both resistors stand after the diode: what feeds it is another matter.
  *
- * @param now      grid volts as read, V
- * @param wanted   grid volts to bring about, V
- * @param shunt    the standard value for R2 that comes nearest; empty when the parts are not on the sheet
+ * @param now grid volts as read, V
+ * @param wanted grid volts to bring about, V
+ * @param shunt the standard value for R2 that comes nearest; empty when the parts are not on the sheet
  */
 public record BiasParts(double now, double wanted, Optional<Part> shunt) {
 
     /**
      * One resistor exchanged.
      *
-     * @param from  its present value, ohm
+     * @param from its present value, ohm
      * @param exact what would be exactly right, ohm
-     * @param ohms  the nearest standard value
-     * @param bias  the grid volts it gives
+     * @param ohms the nearest standard value
+     * @param bias the grid volts it gives
      */
     public record Part(double from, double exact, double ohms, double bias) {
 

@@ -5,10 +5,10 @@ import java.util.List;
 /**
  * Which cathode resistor brings the tubes to their target.
  *
- * @param exact   the ohms that would land on it
- * @param points  the test points of the resistors
- * @param shared  tubes that share each resistor
- * @param now     the resistor that is in, as the readings tell, ohm
+ * @param exact the ohms that would land on it
+ * @param points the test points of the resistors
+ * @param shared tubes that share each resistor
+ * @param now the resistor that is in, as the readings tell, ohm
  * @param choices standard values around it, each with what it would give
  */
 public record CathodeAdvice(double exact, List<String> points, int shared, double now, List<Choice> choices) {
@@ -19,18 +19,24 @@ public record CathodeAdvice(double exact, List<String> points, int shared, doubl
     /**
      * A standard value.
      *
-     * @param series      where it is found
-     * @param ohms        its value
-     * @param volts       across it, V
-     * @param watts       dissipated in it, W
-     * @param rating      the rating to buy, at least twice that, W
+     * @param series where it is found
+     * @param ohms its value
+     * @param volts across it, V
+     * @param watts dissipated in it, W
+     * @param rating the rating to buy, at least twice that, W
      * @param bypassVolts least rating of its bypass capacitor, V
-     * @param landing     where the stage would stand
-     * @param allowed     whether no tube passes its window's hot edge
+     * @param landing where the stage would stand
+     * @param allowed whether no tube passes its window's hot edge
      */
-    public record Choice(StandardValues series, double ohms, double volts, double watts, double rating, double bypassVolts,
-                         Landing landing, boolean allowed) {
-    }
+    public record Choice(
+            StandardValues series,
+            double ohms,
+            double volts,
+            double watts,
+            double rating,
+            double bypassVolts,
+            Landing landing,
+            boolean allowed) {}
 
     public CathodeAdvice {
         choices = List.copyOf(choices);
@@ -44,7 +50,12 @@ public record CathodeAdvice(double exact, List<String> points, int shared, doubl
 
     /** The allowed value nearest to the exact one; where none is allowed, the coldest. */
     public Choice best() {
-        return choices.stream().filter(Choice::allowed).min((one, other) -> Double.compare(Math.abs(Math.log(one.ohms() / exact)), Math.abs(Math.log(other.ohms() / exact))))
-                .orElseGet(() -> choices.stream().max((one, other) -> Double.compare(one.ohms(), other.ohms())).orElseThrow());
+        return choices.stream()
+                .filter(Choice::allowed)
+                .min((one, other) -> Double.compare(
+                        Math.abs(Math.log(one.ohms() / exact)), Math.abs(Math.log(other.ohms() / exact))))
+                .orElseGet(() -> choices.stream()
+                        .max((one, other) -> Double.compare(one.ohms(), other.ohms()))
+                        .orElseThrow());
     }
 }

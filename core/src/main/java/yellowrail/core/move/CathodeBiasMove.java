@@ -16,14 +16,16 @@ import yellowrail.core.supply.ReadingSet;
 import yellowrail.core.supply.SupplyLine;
 
 /**
- * Which cathode resistor brings a stage to its target. The tube needs a bias {@code Vk} at the target current; the resistor
- * is {@code Rk = Vk/(n Ik)}. For each standard value the self-consistent idle is found, where what the resistor gives,
- * {@code n Rk I}, is what the tube needs. The need falls with the current and the drop rises, so there is one such point.
+ * Which cathode resistor brings a stage to its target. The tube needs a bias {@code Vk} at the target current; the
+ * resistor is {@code Rk = Vk/(n Ik)}. For each standard value the self-consistent idle is found, where what the
+ * resistor gives, {@code n Rk I}, is what the tube needs. The need falls with the current and the drop rises, so there
+ * is one such point.
  */
 final class CathodeBiasMove {
 
     /** Screen over cut-off, V/V, of a type whose model is not known; power tubes lie between 8 and 19. */
     private static final double USUAL_MU = 9;
+
     private static final double TRIODE_MU = 4;
     /** A bypass capacitor is rated for this many times the voltage across it. */
     private static final double BYPASS = 1.5;
@@ -31,6 +33,7 @@ final class CathodeBiasMove {
     private static final double MOST_TIMES = 8;
     /** With less than this left on the cathode a tube is as hot as it gets, V. */
     private static final double LEAST_NEED = 0.5;
+
     private static final double CONVERGED = 1e-9;
     private static final int MOST_TURNS = 200;
 
@@ -62,8 +65,11 @@ final class CathodeBiasMove {
             return 1;
         }
         Socket first = sheet.sockets().get(0);
-        return sheet.current().method() == CurrentMethod.CATHODE_RESISTOR ? sheet.socketsAt(first.testPoint()).size()
-                : (int) sheet.sockets().stream().filter(socket -> socket.channel() == first.channel()).count();
+        return sheet.current().method() == CurrentMethod.CATHODE_RESISTOR
+                ? sheet.socketsAt(first.testPoint()).size()
+                : (int) sheet.sockets().stream()
+                        .filter(socket -> socket.channel() == first.channel())
+                        .count();
     }
 
     /** @throws NoLandingException if the supply cannot give what the target asks for */
@@ -80,7 +86,8 @@ final class CathodeBiasMove {
             if (Math.abs(next - volts) < CONVERGED * volts) {
                 double needed = needed(amps, next);
                 if (!(needed > LEAST_NEED)) {
-                    throw new NoLandingException(new MoveFinding.NoResistorBringsThem(amps, newest.meanCathode(), newest.meanLift()));
+                    throw new NoLandingException(
+                            new MoveFinding.NoResistorBringsThem(amps, newest.meanCathode(), newest.meanLift()));
                 }
                 return advice(needed / (shared * amps));
             }
@@ -91,16 +98,29 @@ final class CathodeBiasMove {
 
     private CathodeAdvice advice(double exact) {
         List<CathodeAdvice.Choice> choices = new ArrayList<>();
-        Stream.of(StandardValues.E12, StandardValues.E24).flatMap(series -> series.around(exact).stream()).distinct().sorted()
-                .forEach(ohms -> choices.add(choice(StandardValues.E12.around(exact).contains(ohms) ? StandardValues.E12 : StandardValues.E24, ohms)));
-        for (double ohms = exact; choices.stream().noneMatch(CathodeAdvice.Choice::allowed) && ohms < MOST_TIMES * exact; ) {
-            ohms = StandardValues.E24.around(choices.get(choices.size() - 1).ohms()).get(1);
+        Stream.of(StandardValues.E12, StandardValues.E24)
+                .flatMap(series -> series.around(exact).stream())
+                .distinct()
+                .sorted()
+                .forEach(ohms -> choices.add(choice(
+                        StandardValues.E12.around(exact).contains(ohms) ? StandardValues.E12 : StandardValues.E24,
+                        ohms)));
+        for (double ohms = exact;
+                choices.stream().noneMatch(CathodeAdvice.Choice::allowed) && ohms < MOST_TIMES * exact; ) {
+            ohms = StandardValues.E24
+                    .around(choices.get(choices.size() - 1).ohms())
+                    .get(1);
             choices.add(choice(StandardValues.E24, ohms));
         }
         if (choices.stream().noneMatch(CathodeAdvice.Choice::allowed)) {
             throw new NoLandingException(new MoveFinding.OutOfReach(line.finding()));
         }
-        return new CathodeAdvice(exact, stage.sheet().testPoints(), shared, newest.meanLift() / (shared * newest.meanCathode()), choices);
+        return new CathodeAdvice(
+                exact,
+                stage.sheet().testPoints(),
+                shared,
+                newest.meanLift() / (shared * newest.meanCathode()),
+                choices);
     }
 
     private CathodeAdvice.Choice choice(StandardValues series, double ohms) {
@@ -123,25 +143,44 @@ final class CathodeBiasMove {
             Landing.Tube tube = landing.tubes().get(i);
             return tube.cathode() <= aim.ceiling(i, tube.plateVolts(), share.at(tube.cathode())) * (1 + 1e-9);
         });
-        return new CathodeAdvice.Choice(series, ohms, cathode, watts, StandardValues.wattsFor(watts), BYPASS * cathode, landing, allowed);
+        return new CathodeAdvice.Choice(
+                series, ohms, cathode, watts, StandardValues.wattsFor(watts), BYPASS * cathode, landing, allowed);
     }
 
     /** The choice made for a resistor, as a landing. */
     private Landing landing(double mean, double cathode) {
         double volts = line.voltsAt(newest.other() + tubes * mean, newest.mainsRatio());
-        double[] currents = IntStream.range(0, tubes).mapToDouble(i -> mean * newest.cathode(i) / newest.meanCathode()).toArray();
+        double[] currents = IntStream.range(0, tubes)
+                .mapToDouble(i -> mean * newest.cathode(i) / newest.meanCathode())
+                .toArray();
         Outlook outlook = new Outlook(stage, newest, mains);
-        List<Landing.Tube> after = IntStream.range(0, tubes).mapToObj(i -> atResistor(outlook.tube(i, currents, volts - cathode,
-                share.at(currents[i])), cathode, mean)).toList();
-        double plusMinus = Math.hypot(line.plusMinusAt(newest.other() + tubes * mean, newest.mainsRatio()), FixedBiasMove.unreadMains(sets) * volts);
-        List<Landing.Tube> told = after.stream().map(tube -> tube.with(tube.reading(), tube.reading() * plusMinus / volts)).toList();
-        return new Landing(told, volts, plusMinus, outlook.plateReading(volts, cathode, told), newest.other() + tubes * mean, OptionalDouble.of(-cathode), Optional.empty(),
+        List<Landing.Tube> after = IntStream.range(0, tubes)
+                .mapToObj(i ->
+                        atResistor(outlook.tube(i, currents, volts - cathode, share.at(currents[i])), cathode, mean))
+                .toList();
+        double plusMinus = Math.hypot(
+                line.plusMinusAt(newest.other() + tubes * mean, newest.mainsRatio()),
+                FixedBiasMove.unreadMains(sets) * volts);
+        List<Landing.Tube> told = after.stream()
+                .map(tube -> tube.with(tube.reading(), tube.reading() * plusMinus / volts))
+                .toList();
+        return new Landing(
+                told,
+                volts,
+                plusMinus,
+                outlook.plateReading(volts, cathode, told),
+                newest.other() + tubes * mean,
+                OptionalDouble.of(-cathode),
+                Optional.empty(),
                 newest.mainsRatio());
     }
 
-    /** Where the cathode resistor is itself the test point, another resistor means another reading for the same current. */
+    /**
+     * Where the cathode resistor is itself the test point, another resistor means another reading for the same current.
+     */
     private Landing.Tube atResistor(Landing.Tube tube, double cathode, double mean) {
-        if (stage.sheet().current().method().liftsCathode() && newest.values(0).problem().senseIsVolts()
+        if (stage.sheet().current().method().liftsCathode()
+                && newest.values(0).problem().senseIsVolts()
                 && newest.values(0).problem().senseReading() > newest.meanLift() / 2) {
             return tube.with(shared == 1 ? cathode * tube.cathode() / mean : cathode, 0);
         }
@@ -154,7 +193,9 @@ final class CathodeBiasMove {
 
     /** The bias a tube needs at a current, V, positive; none or less where the tube does not get there. */
     private double needed(double amps, double plate) {
-        return forecast.at(amps, plate).map(bias -> -bias.volts()).orElseGet(() -> usual().map(law -> -law.grid(amps)).orElse(0.0));
+        return forecast.at(amps, plate)
+                .map(bias -> -bias.volts())
+                .orElseGet(() -> usual().map(law -> -law.grid(amps)).orElse(0.0));
     }
 
     /** A three-halves law through the one reading and the usual cut-off. */
@@ -162,6 +203,7 @@ final class CathodeBiasMove {
         double screen = forecast.screen(newest.values(0).plateVolts());
         boolean triode = stage.mainType().map(type -> type.isTriode()).orElse(false);
         double cutoff = -newest.meanLift() - screen / (triode ? TRIODE_MU : USUAL_MU) / 2;
-        return BiasLaw.through(List.of(new BiasLaw.Pair(cutoff, 0), new BiasLaw.Pair(-newest.meanLift(), newest.meanCathode())));
+        return BiasLaw.through(
+                List.of(new BiasLaw.Pair(cutoff, 0), new BiasLaw.Pair(-newest.meanLift(), newest.meanCathode())));
     }
 }

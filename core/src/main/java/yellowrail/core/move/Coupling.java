@@ -8,13 +8,15 @@ import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /**
- * How a tube follows when its neighbours move the supply: the relative change of its cathode current for a relative change
- * of plate and screen voltage, its grid standing still. From the type's model at the present current, else by custom.
+ * How a tube follows when its neighbours move the supply: the relative change of its cathode current for a relative
+ * change of plate and screen voltage, its grid standing still. From the type's model at the present current, else by
+ * custom.
  */
 final class Coupling {
 
     /** A power tube at its idle: half of what its screen would drive is held back by the grid. */
     private static final double USUAL = 2.5;
+
     private static final double STEP = 0.01;
     private static final double SCREEN_BELOW = 5;
 
@@ -24,7 +26,9 @@ final class Coupling {
         ReadingSet newest = sets.get(sets.size() - 1);
         follow = new double[newest.tubes().size()];
         for (int i = 0; i < follow.length; i++) {
-            Optional<PentodeModel> model = stage.type(i).flatMap(type -> TubeModels.published().of(type)).map(known -> known.model());
+            Optional<PentodeModel> model = stage.type(i)
+                    .flatMap(type -> TubeModels.published().of(type))
+                    .map(known -> known.model());
             double amps = newest.cathode(i);
             double plate = newest.values(i).plateVolts();
             follow[i] = model.map(tube -> of(tube, amps, plate)).orElse(USUAL);

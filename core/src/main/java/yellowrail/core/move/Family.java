@@ -7,24 +7,30 @@ import yellowrail.core.supply.ReadingSet;
 /**
  * How the tubes of one group stand to one another while their common bias moves. Each follows the three-halves law with
  * its own constants, so {@code Ik^(2/3)} of one is a straight line over that of the group's mean; one setting gives the
- * ratio only, two give the line. But the slope of a line through two near points is mostly the noise of their readings, so
- * it is drawn towards the proportional one by as much as the noise can explain:
+ * ratio only, two give the line. But the slope of a line through two near points is mostly the noise of their readings,
+ * so it is drawn towards the proportional one by as much as the noise can explain:
  *
  * <pre>slope = p + w (m - p),  w = T^2 / (T^2 + 2 (n here/(here - there))^2)</pre>
  *
- * with {@code p} the proportional slope, {@code m} the measured one, {@code n} the relative noise of {@code Ik^(2/3)} and
- * {@code T} how far the slopes of real tubes lie from proportional. A balance pot moves them against one another, so behind
- * one only the newest setting counts.
+ * with {@code p} the proportional slope, {@code m} the measured one, {@code n} the relative noise of {@code Ik^(2/3)}
+ * and {@code T} how far the slopes of real tubes lie from proportional. A balance pot moves them against one another,
+ * so behind one only the newest setting counts.
  */
 final class Family {
 
     private static final double APART = 0.03;
     /** How far tubes' slopes lie from proportional, as a ratio, at one sigma. */
     private static final double TRUE_SPREAD = 0.05;
-    /** What settling tubes and wandering mains add to the meter's digits between two readings, as a ratio of the current. */
+    /**
+     * What settling tubes and wandering mains add to the meter's digits between two readings, as a ratio of the
+     * current.
+     */
     private static final double UNSTEADY = 0.003;
-    /** No tube falls below this part of its share while the others rise, nor stays above its inverse while they fall. */
+    /**
+     * No tube falls below this part of its share while the others rise, nor stays above its inverse while they fall.
+     */
     private static final double LEAST = 0.2;
+
     private static final double WIDE = 1.96;
 
     private final List<Integer> tubes;
@@ -35,7 +41,7 @@ final class Family {
 
     /**
      * @param balancing what balance pots will do to them
-     * @param apart     whether a balance pot may have moved them against one another between the settings
+     * @param apart whether a balance pot may have moved them against one another between the settings
      */
     Family(PotGroup group, List<ReadingSet> sets, Balancing balancing, boolean apart) {
         this.tubes = group.tubes();
@@ -54,7 +60,10 @@ final class Family {
             sigma[i] = tubes.size() == 1 ? 0 : TRUE_SPREAD * proportional;
             if (before != newest) {
                 double measured = (x - BiasLaw.x(before.cathode(tube))) / (here - there);
-                double noise = Math.hypot(noise(newest, tube), noise(before, tube)) * here / Math.abs(here - there) * proportional;
+                double noise = Math.hypot(noise(newest, tube), noise(before, tube))
+                        * here
+                        / Math.abs(here - there)
+                        * proportional;
                 double spread = TRUE_SPREAD * proportional;
                 double weight = spread * spread / (spread * spread + noise * noise);
                 slope[i] = proportional + weight * (measured - proportional);
@@ -77,17 +86,25 @@ final class Family {
     /** Relative noise of {@code Ik^(2/3)} as read: two thirds of the current's, at one sigma. */
     private static double noise(ReadingSet set, int tube) {
         var problem = set.values(tube).problem();
-        double digits = problem.meter().ofSense(problem.senseReading(), problem.senseDigit()) - problem.meter().ofReading() * Math.abs(problem.senseReading());
+        double digits = problem.meter().ofSense(problem.senseReading(), problem.senseDigit())
+                - problem.meter().ofReading() * Math.abs(problem.senseReading());
         return 2.0 / 3 * Math.hypot(digits / WIDE / Math.abs(problem.senseReading()), UNSTEADY);
     }
 
     private double meanX(ReadingSet set) {
-        return tubes.stream().mapToDouble(tube -> BiasLaw.x(set.cathode(tube))).average().orElseThrow();
+        return tubes.stream()
+                .mapToDouble(tube -> BiasLaw.x(set.cathode(tube)))
+                .average()
+                .orElseThrow();
     }
 
-    /** Each tube's cathode current, A, in the order of the group, where the mean of their {@code Ik^(2/3)} is {@code x}. */
+    /**
+     * Each tube's cathode current, A, in the order of the group, where the mean of their {@code Ik^(2/3)} is {@code x}.
+     */
     double[] currents(double x) {
-        return IntStream.range(0, tubes.size()).mapToDouble(i -> BiasLaw.amps(at(i, x))).toArray();
+        return IntStream.range(0, tubes.size())
+                .mapToDouble(i -> BiasLaw.amps(at(i, x)))
+                .toArray();
     }
 
     private double at(int place, double x) {

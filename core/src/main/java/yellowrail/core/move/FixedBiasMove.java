@@ -18,11 +18,11 @@ import yellowrail.core.supply.SupplyLine;
  *
  * <pre>(Voc m - Rs (I0 + N I) - Vk) I (1 - s) = Ptarget, the smaller root</pre>
  *
- * Solved by turns: the aim at a plate voltage gives the currents, they give the plate voltage; each turn shrinks the error
- * by {@code Rs N I / V}, a tenth or so. Where no turn-by-turn answer exists the supply cannot give that power.
+ * Solved by turns: the aim at a plate voltage gives the currents, they give the plate voltage; each turn shrinks the
+ * error by {@code Rs N I / V}, a tenth or so. Where no turn-by-turn answer exists the supply cannot give that power.
  *
- * <p>Tubes of a group within the tolerance of matching are set by their mean, but none beyond the ceiling of its own window;
- * tubes farther apart, or of which one stands less, are set as far as the first of them reaches its ceiling.
+ * <p>Tubes of a group within the tolerance of matching are set by their mean, but none beyond the ceiling of its own
+ * window; tubes farther apart, or of which one stands less, are set as far as the first of them reaches its ceiling.
  */
 final class FixedBiasMove {
 
@@ -30,6 +30,7 @@ final class FixedBiasMove {
     static final double MATCHED = 0.10;
     /** Wall sockets wander by about this between two looks, as a ratio. */
     private static final double UNREAD_MAINS = 0.01;
+
     private static final double CONVERGED = 1e-9;
     private static final int MOST_TURNS = 200;
     /** Turns that bring a group's mean current to the wanted one, well below any meter's digit. */
@@ -58,8 +59,11 @@ final class FixedBiasMove {
         Aim aim = new Aim(stage, newest, mains);
         Share[] shares = shares();
         boolean apart = sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE);
-        List<Family> families = groups.stream().map(group -> new Family(group, sets, balancing, apart)).toList();
-        double[] currents = IntStream.range(0, tubes).mapToDouble(newest::cathode).toArray();
+        List<Family> families = groups.stream()
+                .map(group -> new Family(group, sets, balancing, apart))
+                .toList();
+        double[] currents =
+                IntStream.range(0, tubes).mapToDouble(newest::cathode).toArray();
         double volts = newest.plateVolts();
         for (int turn = 0; turn < MOST_TURNS; turn++) {
             double toCathode = volts - newest.meanLift();
@@ -72,7 +76,8 @@ final class FixedBiasMove {
                     currents[groups.get(g).tubes().get(i)] = group[i];
                 }
             }
-            double next = line.voltsAt(newest.other() + DoubleStream.of(currents).sum(), newest.mainsRatio());
+            double next =
+                    line.voltsAt(newest.other() + DoubleStream.of(currents).sum(), newest.mainsRatio());
             if (Math.abs(next - volts) < CONVERGED * volts) {
                 return landing(currents, shares, next, groups, families);
             }
@@ -85,38 +90,60 @@ final class FixedBiasMove {
     double[] ceilings() {
         Aim aim = new Aim(stage, newest, mains);
         Share[] shares = shares();
-        return IntStream.range(0, shares.length).mapToDouble(tube -> aim.ceiling(tube, newest.plateVolts() - newest.lift(tube), shares[tube].at(newest.cathode(tube)))).toArray();
+        return IntStream.range(0, shares.length)
+                .mapToDouble(tube -> aim.ceiling(
+                        tube, newest.plateVolts() - newest.lift(tube), shares[tube].at(newest.cathode(tube))))
+                .toArray();
     }
 
     /** The most each tube may draw where the stage lands, A. */
     double[] ceilings(Landing landing) {
         Aim aim = new Aim(stage, newest, mains);
-        return IntStream.range(0, landing.tubes().size()).mapToDouble(i -> {
-            Landing.Tube tube = landing.tubes().get(i);
-            return aim.ceiling(i, tube.plateVolts(), 1 - tube.plateAmps() / tube.cathode());
-        }).toArray();
+        return IntStream.range(0, landing.tubes().size())
+                .mapToDouble(i -> {
+                    Landing.Tube tube = landing.tubes().get(i);
+                    return aim.ceiling(i, tube.plateVolts(), 1 - tube.plateAmps() / tube.cathode());
+                })
+                .toArray();
     }
 
     private Share[] shares() {
-        return IntStream.range(0, stage.sheet().sockets().size()).mapToObj(tube -> Share.of(tube, sets)).toArray(Share[]::new);
+        return IntStream.range(0, stage.sheet().sockets().size())
+                .mapToObj(tube -> Share.of(tube, sets))
+                .toArray(Share[]::new);
     }
 
     /** Where the stage stands once its sides are alike and the level is left as it is. */
     Landing balanced(List<PotGroup> groups) {
         double[] currents = balancing.currents();
-        return landing(currents, shares(), line.voltsAt(newest.other() + DoubleStream.of(currents).sum(), newest.mainsRatio()), groups, List.of());
+        return landing(
+                currents,
+                shares(),
+                line.voltsAt(newest.other() + DoubleStream.of(currents).sum(), newest.mainsRatio()),
+                groups,
+                List.of());
     }
 
     /** By the mean where they match and none passes its ceiling; else as far as the first of them reaches its own. */
-    private static double[] currents(PotGroup group, Family family, Aim aim, Share[] shares, double[] now, double volts) {
+    private static double[] currents(
+            PotGroup group, Family family, Aim aim, Share[] shares, double[] now, double volts) {
         List<Integer> tubes = group.tubes();
-        double[] wanted = tubes.stream().mapToDouble(tube -> aim.current(tube, volts, shares[tube].at(now[tube]))).toArray();
-        double[] ceilings = tubes.stream().mapToDouble(tube -> aim.ceiling(tube, volts, shares[tube].at(now[tube]))).toArray();
+        double[] wanted = tubes.stream()
+                .mapToDouble(tube -> aim.current(tube, volts, shares[tube].at(now[tube])))
+                .toArray();
+        double[] ceilings = tubes.stream()
+                .mapToDouble(tube -> aim.ceiling(tube, volts, shares[tube].at(now[tube])))
+                .toArray();
         double[] byMean = family.currents(meanOf(family, wanted));
         double mean = average(byMean);
         boolean matched = IntStream.range(0, byMean.length).allMatch(i -> Math.abs(byMean[i] - mean) <= MATCHED * mean);
         boolean within = IntStream.range(0, byMean.length).allMatch(i -> byMean[i] <= ceilings[i]);
-        return matched && within ? byMean : family.currents(IntStream.range(0, ceilings.length).mapToDouble(i -> family.xFor(i, ceilings[i])).min().orElseThrow());
+        return matched && within
+                ? byMean
+                : family.currents(IntStream.range(0, ceilings.length)
+                        .mapToDouble(i -> family.xFor(i, ceilings[i]))
+                        .min()
+                        .orElseThrow());
     }
 
     /** The mean of {@code Ik^(2/3)} that gives the wanted mean current. */
@@ -133,24 +160,38 @@ final class FixedBiasMove {
         return DoubleStream.of(values).average().orElseThrow();
     }
 
-    private Landing landing(double[] currents, Share[] shares, double volts, List<PotGroup> groups, List<Family> families) {
+    private Landing landing(
+            double[] currents, Share[] shares, double volts, List<PotGroup> groups, List<Family> families) {
         double total = newest.other() + DoubleStream.of(currents).sum();
         Outlook outlook = new Outlook(stage, newest, mains);
         double plusMinus = Math.hypot(line.plusMinusAt(total, newest.mainsRatio()), unreadMains(sets) * volts);
         List<Landing.Tube> tubes = new ArrayList<>();
         for (int i = 0; i < currents.length; i++) {
             Landing.Tube tube = outlook.tube(i, currents, volts - newest.lift(i), shares[i].at(currents[i]));
-            tubes.add(tube.with(tube.reading(), tube.reading() * Math.hypot(plusMinus / volts, beside(i, currents, groups, families))));
+            tubes.add(tube.with(
+                    tube.reading(),
+                    tube.reading() * Math.hypot(plusMinus / volts, beside(i, currents, groups, families))));
         }
         BiasForecast forecast = new BiasForecast(stage, sets, groups.get(0).tubes());
-        Optional<BiasForecast.Bias> bias = forecast.at(tubes.get(groups.get(0).tubes().get(0)).cathode(), volts);
-        return new Landing(tubes, volts, plusMinus, outlook.plateReading(volts, newest.meanLift(), tubes), total,
-                bias.map(found -> OptionalDouble.of(found.volts())).orElse(OptionalDouble.empty()), bias.map(BiasForecast.Bias::from), newest.mainsRatio());
+        Optional<BiasForecast.Bias> bias =
+                forecast.at(tubes.get(groups.get(0).tubes().get(0)).cathode(), volts);
+        return new Landing(
+                tubes,
+                volts,
+                plusMinus,
+                outlook.plateReading(volts, newest.meanLift(), tubes),
+                total,
+                bias.map(found -> OptionalDouble.of(found.volts())).orElse(OptionalDouble.empty()),
+                bias.map(BiasForecast.Bias::from),
+                newest.mainsRatio());
     }
 
     /** How far, as a ratio, mains may have moved between settings while nobody read it. */
     static double unreadMains(List<ReadingSet> sets) {
-        return sets.size() > 1 && sets.subList(sets.size() - 2, sets.size()).stream().anyMatch(set -> !set.knowsMains()) ? UNREAD_MAINS : 0;
+        return sets.size() > 1
+                        && sets.subList(sets.size() - 2, sets.size()).stream().anyMatch(set -> !set.knowsMains())
+                ? UNREAD_MAINS
+                : 0;
     }
 
     private static double beside(int tube, double[] currents, List<PotGroup> groups, List<Family> families) {
@@ -158,7 +199,10 @@ final class FixedBiasMove {
             List<Integer> group = groups.get(g).tubes();
             int place = group.indexOf(tube);
             if (place >= 0) {
-                double x = group.stream().mapToDouble(each -> BiasLaw.x(currents[each])).average().orElseThrow();
+                double x = group.stream()
+                        .mapToDouble(each -> BiasLaw.x(currents[each]))
+                        .average()
+                        .orElseThrow();
                 return families.get(g).plusMinus(place, x);
             }
         }

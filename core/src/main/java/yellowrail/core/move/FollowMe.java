@@ -11,9 +11,9 @@ import yellowrail.core.supply.ReadingSet;
 import yellowrail.core.supply.SupplyLine;
 
 /**
- * The turns of a stage with several pots, one pot at a time. Each turn moves the supply under the other tubes, so each is
- * told the reading at which it will stand right once the rest has been turned too: then every pot is turned once. Tubes that
- * are beyond their window come down first, then always the one that is farthest off.
+ * The turns of a stage with several pots, one pot at a time. Each turn moves the supply under the other tubes, so each
+ * is told the reading at which it will stand right once the rest has been turned too: then every pot is turned once.
+ * Tubes that are beyond their window come down first, then always the one that is farthest off.
  */
 final class FollowMe {
 
@@ -29,9 +29,16 @@ final class FollowMe {
 
     /**
      * @param ceilings the most each tube may draw where the stage lands, A
-     * @param least    a change smaller than this, as a ratio, is not worth a turn
+     * @param least a change smaller than this, as a ratio, is not worth a turn
      */
-    FollowMe(AmpSheet sheet, ReadingSet newest, SupplyLine line, Coupling coupling, Outlook outlook, double[] ceilings, double least) {
+    FollowMe(
+            AmpSheet sheet,
+            ReadingSet newest,
+            SupplyLine line,
+            Coupling coupling,
+            Outlook outlook,
+            double[] ceilings,
+            double least) {
         this.sheet = sheet;
         this.newest = newest;
         this.line = line;
@@ -42,8 +49,7 @@ final class FollowMe {
     }
 
     /** The stage after one pot: every current, A, and the plates, V. */
-    private record Turned(PotGroup group, double[] amps, double volts, double by) {
-    }
+    private record Turned(PotGroup group, double[] amps, double volts, double by) {}
 
     /** @param from the currents it begins with, A */
     List<NextMove.Step> to(Landing landing, List<PotGroup> groups, double[] from) {
@@ -54,13 +60,22 @@ final class FollowMe {
         while (!left.isEmpty()) {
             double[] before = now;
             double at = volts;
-            Turned next = left.stream().map(group -> turned(group, landing, before, at))
-                    .max(Comparator.comparing((Turned each) -> isBeyond(each.group(), before)).thenComparingDouble(each -> Math.abs(each.by()))).orElseThrow();
+            Turned next = left.stream()
+                    .map(group -> turned(group, landing, before, at))
+                    .max(Comparator.comparing((Turned each) -> isBeyond(each.group(), before))
+                            .thenComparingDouble(each -> Math.abs(each.by())))
+                    .orElseThrow();
             if (Math.abs(next.by()) <= least) {
                 break;
             }
-            int watched = next.group().tubes().stream().max(Comparator.comparingDouble(tube -> next.amps()[tube])).orElseThrow();
-            steps.add(new NextMove.Step(next.group().pot(), mark(watched, now, next.amps()), Optional.empty(), others(next.group(), now, next.amps())));
+            int watched = next.group().tubes().stream()
+                    .max(Comparator.comparingDouble(tube -> next.amps()[tube]))
+                    .orElseThrow();
+            steps.add(new NextMove.Step(
+                    next.group().pot(),
+                    mark(watched, now, next.amps()),
+                    Optional.empty(),
+                    others(next.group(), now, next.amps())));
             left.remove(next.group());
             now = next.amps();
             volts = next.volts();
@@ -78,22 +93,41 @@ final class FollowMe {
         for (int turn = 0; turn < SETTLED; turn++) {
             for (int tube = 0; tube < then.length; tube++) {
                 then[tube] = group.tubes().contains(tube)
-                        ? Math.min(coupling.at(tube, landing.tubes().get(tube).cathode(), landing.plateVolts(), at), ceilings[tube] * landing.plateVolts() / at)
+                        ? Math.min(
+                                coupling.at(tube, landing.tubes().get(tube).cathode(), landing.plateVolts(), at),
+                                ceilings[tube] * landing.plateVolts() / at)
                         : coupling.at(tube, now[tube], volts, at);
             }
-            at = volts - line.resistance() * (DoubleStream.of(then).sum() - DoubleStream.of(now).sum());
+            at = volts
+                    - line.resistance()
+                            * (DoubleStream.of(then).sum()
+                                    - DoubleStream.of(now).sum());
         }
-        double by = group.tubes().stream().mapToDouble(tube -> then[tube] / now[tube] - 1).reduce((one, other) -> Math.abs(one) > Math.abs(other) ? one : other).orElseThrow();
+        double by = group.tubes().stream()
+                .mapToDouble(tube -> then[tube] / now[tube] - 1)
+                .reduce((one, other) -> Math.abs(one) > Math.abs(other) ? one : other)
+                .orElseThrow();
         return new Turned(group, then, at, by);
     }
 
     private NextMove.Mark mark(int tube, double[] from, double[] to) {
-        return new NextMove.Mark(sheet.sockets().get(tube).testPoint(), outlook.reading(tube, from), outlook.reading(tube, to));
+        return new NextMove.Mark(
+                sheet.sockets().get(tube).testPoint(), outlook.reading(tube, from), outlook.reading(tube, to));
     }
 
     private List<NextMove.Mark> others(PotGroup group, double[] from, double[] to) {
-        List<String> own = group.tubes().stream().map(tube -> sheet.sockets().get(tube).testPoint()).toList();
-        return sheet.testPoints().stream().filter(point -> !own.contains(point)).map(point -> mark(IntStream.range(0, from.length)
-                .filter(i -> sheet.sockets().get(i).testPoint().equals(point)).findFirst().orElseThrow(), from, to)).toList();
+        List<String> own = group.tubes().stream()
+                .map(tube -> sheet.sockets().get(tube).testPoint())
+                .toList();
+        return sheet.testPoints().stream()
+                .filter(point -> !own.contains(point))
+                .map(point -> mark(
+                        IntStream.range(0, from.length)
+                                .filter(i -> sheet.sockets().get(i).testPoint().equals(point))
+                                .findFirst()
+                                .orElseThrow(),
+                        from,
+                        to))
+                .toList();
     }
 }

@@ -40,7 +40,14 @@ final class MoveNotes {
     private final PotLearned learned;
     private final MoveTeller teller;
 
-    MoveNotes(StageIdle stage, SupplyReadings readings, List<ReadingSet> sets, SupplyLine line, Mains mains, PotLearned learned, MoveTeller teller) {
+    MoveNotes(
+            StageIdle stage,
+            SupplyReadings readings,
+            List<ReadingSet> sets,
+            SupplyLine line,
+            Mains mains,
+            PotLearned learned,
+            MoveTeller teller) {
         this.stage = stage;
         this.sheet = stage.sheet();
         this.readings = readings;
@@ -52,14 +59,17 @@ final class MoveNotes {
         this.teller = teller;
     }
 
-    List<Finding> of(Landing landing, List<PotGroup> groups, List<NextMove.Step> steps, Optional<NextMove.Check> check) {
+    List<Finding> of(
+            Landing landing, List<PotGroup> groups, List<NextMove.Step> steps, Optional<NextMove.Check> check) {
         List<Finding> notes = new ArrayList<>();
         ofWhat(notes);
         meanwhile(steps, groups, notes);
         groups.forEach(group -> mismatch(group, landing).ifPresent(notes::add));
         weakest().ifPresent(notes::add);
         reach(landing, steps).ifPresent(notes::add);
-        SwingTest.of(sheet, readings.present()).stream().flatMap(swing -> Balancing.outOfReach(swing).stream()).forEach(notes::add);
+        SwingTest.of(sheet, readings.present()).stream()
+                .flatMap(swing -> Balancing.outOfReach(swing).stream())
+                .forEach(notes::add);
         ratings(landing, notes);
         line.refused().ifPresent(why -> notes.add(new MoveFinding.NoLineYet(why)));
         if (line.guess().isPresent() && line.refused().isEmpty()) {
@@ -68,34 +78,46 @@ final class MoveNotes {
         if (FixedBiasMove.unreadMains(sets) > 0) {
             notes.add(new MoveFinding.MainsNotRead(FixedBiasMove.unreadMains(sets) * landing.plateVolts()));
         }
-        groups.stream().flatMap(group -> group.pot().stream()).forEach(pot -> direction(pot).ifPresent(note -> {
-            if (notes.stream().noneMatch(other -> other.getClass() == note.getClass())) {
-                notes.add(note);
-            }
-        }));
+        groups.stream()
+                .flatMap(group -> group.pot().stream())
+                .forEach(pot -> direction(pot).ifPresent(note -> {
+                    if (notes.stream().noneMatch(other -> other.getClass() == note.getClass())) {
+                        notes.add(note);
+                    }
+                }));
         landing.biasFrom().ifPresent(notes::add);
-        check.ifPresent(after -> notes.add(new MoveFinding.LastTurn(after.predicted(), Math.max(after.plusMinus(), LEAST_PLUS_MINUS), after.read())));
+        check.ifPresent(after -> notes.add(new MoveFinding.LastTurn(
+                after.predicted(), Math.max(after.plusMinus(), LEAST_PLUS_MINUS), after.read())));
         if (!line.outliers().isEmpty()) {
-            notes.add(new MoveFinding.LeftOut(line.outliers().stream().map(this::typed).toList()));
+            notes.add(new MoveFinding.LeftOut(
+                    line.outliers().stream().map(this::typed).toList()));
         }
         if (Math.abs(newest.mainsRatio() - 1) > Mains.SAME) {
-            notes.add(new MoveFinding.ForMainsAsRead(newest.mainsRatio() * sheet.mainsVolts(), sheet.mainsVolts(), mains.from()));
+            notes.add(new MoveFinding.ForMainsAsRead(
+                    newest.mainsRatio() * sheet.mainsVolts(), sheet.mainsVolts(), mains.from()));
         }
         return notes;
     }
 
     private String typed(SupplyPoint point) {
-        return point.from().stream().map(reading -> EntryWriter.line(reading.entry(), sheet)).collect(Collectors.joining(", "));
+        return point.from().stream()
+                .map(reading -> EntryWriter.line(reading.entry(), sheet))
+                .collect(Collectors.joining(", "));
     }
 
     /** Of which setting it speaks, and what one reading would tell. */
     private void ofWhat(List<Finding> notes) {
         List<String> wanted = readings.wanted();
         if (newest.isAssumed() && readings.sets().isEmpty()) {
-            List<String> read = newest.tubes().stream().filter(tube -> !tube.assumed()).map(tube -> tube.socket().testPoint()).distinct().toList();
+            List<String> read = newest.tubes().stream()
+                    .filter(tube -> !tube.assumed())
+                    .map(tube -> tube.socket().testPoint())
+                    .distinct()
+                    .toList();
             notes.add(new MoveFinding.TakenAsAlike(read, wanted));
             wanted.stream().findFirst().ifPresent(place -> notes.add(new MoveFinding.ProbeNext(place)));
-            if (sheet.current().method() == CurrentMethod.SOCKET_ADAPTER || sheet.current().method() == CurrentMethod.PLATE_ADAPTER) {
+            if (sheet.current().method() == CurrentMethod.SOCKET_ADAPTER
+                    || sheet.current().method() == CurrentMethod.PLATE_ADAPTER) {
                 notes.add(new MoveFinding.AdapterMovesWhileOff());
             }
         } else if (!newest.isAssumed() && !wanted.isEmpty()) {
@@ -107,31 +129,55 @@ final class MoveNotes {
         if (groups.size() < 2 || steps.isEmpty()) {
             return;
         }
-        steps.get(0).others().stream().max(Comparator.comparingDouble(mark -> Math.abs(mark.to() - mark.from())))
-                .ifPresent(mark -> notes.add(new MoveFinding.Meanwhile(mark.testPoint(), teller.shown(mark.from()), teller.shown(mark.to()))));
-        List<String> then = steps.stream().skip(1).flatMap(step -> step.pot().stream()).map(Pot::name).toList();
+        steps.get(0).others().stream()
+                .max(Comparator.comparingDouble(mark -> Math.abs(mark.to() - mark.from())))
+                .ifPresent(mark -> notes.add(new MoveFinding.Meanwhile(
+                        mark.testPoint(), teller.shown(mark.from()), teller.shown(mark.to()))));
+        List<String> then = steps.stream()
+                .skip(1)
+                .flatMap(step -> step.pot().stream())
+                .map(Pot::name)
+                .toList();
         notes.add(then.isEmpty() ? new MoveFinding.ReadAllAgain() : new MoveFinding.ThenPots(then));
     }
 
     private Optional<Finding> direction(Pot pot) {
         Optional<Pot.Turn> seen = learned.seen(pot);
         if (seen.isPresent()) {
-            return pot.verified() && pot.hotter() == seen.get() ? Optional.empty() : Optional.of(new MoveFinding.WaySeen(pot.name(), seen.get()));
+            return pot.verified() && pot.hotter() == seen.get()
+                    ? Optional.empty()
+                    : Optional.of(new MoveFinding.WaySeen(pot.name(), seen.get()));
         }
         if (pot.verified()) {
             return Optional.empty();
         }
-        return Optional.of(pot.hotter() == Pot.Turn.UNKNOWN ? new MoveFinding.WayNotKnown(pot.name()) : new MoveFinding.WayNotVerified(pot.name()));
+        return Optional.of(
+                pot.hotter() == Pot.Turn.UNKNOWN
+                        ? new MoveFinding.WayNotKnown(pot.name())
+                        : new MoveFinding.WayNotVerified(pot.name()));
     }
 
     private Optional<Finding> mismatch(PotGroup group, Landing landing) {
-        List<Landing.Tube> tubes = group.tubes().stream().map(landing.tubes()::get).toList();
-        Landing.Tube hot = tubes.stream().max(Comparator.comparingDouble(Landing.Tube::cathode)).orElseThrow();
-        Landing.Tube cool = tubes.stream().min(Comparator.comparingDouble(Landing.Tube::cathode)).orElseThrow();
-        double mean = tubes.stream().mapToDouble(Landing.Tube::cathode).average().orElseThrow();
+        List<Landing.Tube> tubes =
+                group.tubes().stream().map(landing.tubes()::get).toList();
+        Landing.Tube hot = tubes.stream()
+                .max(Comparator.comparingDouble(Landing.Tube::cathode))
+                .orElseThrow();
+        Landing.Tube cool = tubes.stream()
+                .min(Comparator.comparingDouble(Landing.Tube::cathode))
+                .orElseThrow();
+        double mean =
+                tubes.stream().mapToDouble(Landing.Tube::cathode).average().orElseThrow();
         boolean known = group.tubes().stream().map(newest.tubes()::get).noneMatch(TubeValues::assumed);
-        return !known || hot.cathode() - mean <= MATCHED * mean && mean - cool.cathode() <= MATCHED * mean ? Optional.empty()
-                : Optional.of(new MoveFinding.DrawsMore(hot.socket().label(), cool.socket().label(), group.called(), hot.ratio(), teller.shown(cool.reading()), cool.ratio()));
+        return !known || hot.cathode() - mean <= MATCHED * mean && mean - cool.cathode() <= MATCHED * mean
+                ? Optional.empty()
+                : Optional.of(new MoveFinding.DrawsMore(
+                        hot.socket().label(),
+                        cool.socket().label(),
+                        group.called(),
+                        hot.ratio(),
+                        teller.shown(cool.reading()),
+                        cool.ratio()));
     }
 
     /** With tubes of several types the one that stands least decides. */
@@ -140,19 +186,29 @@ final class MoveNotes {
             return Optional.empty();
         }
         Goal weakest = stage.weakest().orElseThrow();
-        return stage.occupants().stream().filter(each -> each.rating().equals(Optional.of(weakest.rating()))).findFirst()
-                .map(each -> new MoveFinding.WeakestDecides(each.socket().label(), each.name(), weakest.rating().plateWatts()));
+        return stage.occupants().stream()
+                .filter(each -> each.rating().equals(Optional.of(weakest.rating())))
+                .findFirst()
+                .map(each -> new MoveFinding.WeakestDecides(
+                        each.socket().label(), each.name(), weakest.rating().plateWatts()));
     }
 
     /** Whether it lies beyond what the pot gave at its stops, read in this run or on the sheet. */
     private Optional<Finding> reach(Landing landing, List<NextMove.Step> steps) {
-        Optional<Finding> byCurrent = steps.stream().filter(step -> step.against().isEmpty()).flatMap(step -> beyondStop(step).stream()).findFirst();
+        Optional<Finding> byCurrent = steps.stream()
+                .filter(step -> step.against().isEmpty())
+                .flatMap(step -> beyondStop(step).stream())
+                .findFirst();
         if (byCurrent.isPresent() || landing.bias().isEmpty() || sheet.bias().isCathode()) {
             return byCurrent;
         }
         double needed = landing.bias().getAsDouble();
         double now = newest.bias(0).orElse(Double.NaN);
-        OptionalDouble read = readings.present().anywhere(ReadingKind.BIAS_STOP).map(Reading::value).map(OptionalDouble::of).orElse(OptionalDouble.empty());
+        OptionalDouble read = readings.present()
+                .anywhere(ReadingKind.BIAS_STOP)
+                .map(Reading::value)
+                .map(OptionalDouble::of)
+                .orElse(OptionalDouble.empty());
         if (read.isPresent()) {
             double end = read.getAsDouble();
             double from = Double.isNaN(now) ? end : now;
@@ -165,14 +221,22 @@ final class MoveNotes {
         if (hot.isPresent() && needed > hot.getAsDouble()) {
             return Optional.of(new MoveFinding.BeyondTheStop(needed, hot.getAsDouble()));
         }
-        return cold.isPresent() && needed < cold.getAsDouble() ? Optional.of(new MoveFinding.BeyondTheStop(needed, cold.getAsDouble())) : Optional.empty();
+        return cold.isPresent() && needed < cold.getAsDouble()
+                ? Optional.of(new MoveFinding.BeyondTheStop(needed, cold.getAsDouble()))
+                : Optional.empty();
     }
 
     private Optional<Finding> beyondStop(NextMove.Step step) {
-        return readings.present().at(ReadingKind.SENSE_STOP, step.mark().testPoint()).filter(stop -> {
-            boolean hotEnd = stop.value() >= step.mark().from();
-            return hotEnd ? step.mark().to() > stop.value() : step.mark().to() < stop.value();
-        }).map(stop -> new MoveFinding.BeyondTheStopReading(step.mark().testPoint(), teller.shown(step.mark().to()), teller.shown(stop.value())));
+        return readings.present()
+                .at(ReadingKind.SENSE_STOP, step.mark().testPoint())
+                .filter(stop -> {
+                    boolean hotEnd = stop.value() >= step.mark().from();
+                    return hotEnd
+                            ? step.mark().to() > stop.value()
+                            : step.mark().to() < stop.value();
+                })
+                .map(stop -> new MoveFinding.BeyondTheStopReading(
+                        step.mark().testPoint(), teller.shown(step.mark().to()), teller.shown(stop.value())));
     }
 
     /** Parts that the new setting would run past their rating. */
@@ -181,15 +245,21 @@ final class MoveNotes {
         if (most.isPresent() && landing.totalAmps() > most.getAsDouble()) {
             notes.add(new MoveFinding.RailOver(landing.totalAmps(), most.getAsDouble()));
         }
-        sheet.supply().resistorWatts().ifPresent(rating -> sheet.current().ohms().ifPresent(ohms -> {
-            for (String point : sheet.testPoints()) {
-                double amps = landing.tubes().stream().filter(tube -> tube.socket().testPoint().equals(point)).mapToDouble(Landing.Tube::cathode).sum();
-                if (amps * amps * ohms > rating) {
-                    notes.add(new MoveFinding.ResistorOver(point, amps * amps * ohms, rating));
-                }
-            }
-        }));
-        if (sheet.target().school() != School.SHARE_OF_RATING && landing.tubes().stream().anyMatch(tube -> tube.ratio() > 0.999)) {
+        sheet.supply()
+                .resistorWatts()
+                .ifPresent(rating -> sheet.current().ohms().ifPresent(ohms -> {
+                    for (String point : sheet.testPoints()) {
+                        double amps = landing.tubes().stream()
+                                .filter(tube -> tube.socket().testPoint().equals(point))
+                                .mapToDouble(Landing.Tube::cathode)
+                                .sum();
+                        if (amps * amps * ohms > rating) {
+                            notes.add(new MoveFinding.ResistorOver(point, amps * amps * ohms, rating));
+                        }
+                    }
+                }));
+        if (sheet.target().school() != School.SHARE_OF_RATING
+                && landing.tubes().stream().anyMatch(tube -> tube.ratio() > 0.999)) {
             notes.add(new MoveFinding.CappedByTheRating());
         }
         if (sheet.current().method() == CurrentMethod.STAGE_TEST_POINT) {

@@ -23,7 +23,9 @@ final class MoveTeller {
     }
 
     MoveFinding stay() {
-        return newest.tubes().size() == 1 ? new MoveFinding.SetOne(sheet.sockets().get(0).label()) : new MoveFinding.SetAll();
+        return newest.tubes().size() == 1
+                ? new MoveFinding.SetOne(sheet.sockets().get(0).label())
+                : new MoveFinding.SetAll();
     }
 
     /** Balance and level on one line; of several pots that set a level the first alone. */
@@ -37,19 +39,29 @@ final class MoveTeller {
         String point = step.mark().testPoint();
         Shown reading = shown(step.mark().to());
         if (step.against().isPresent()) {
-            return new MoveFinding.Balance(pot, point, reading, step.against().get().testPoint(), shown(step.against().get().to()));
+            return new MoveFinding.Balance(
+                    pot,
+                    point,
+                    reading,
+                    step.against().get().testPoint(),
+                    shown(step.against().get().to()));
         }
         boolean hotter = step.mark().to() > step.mark().from();
         Pot.Turn turn = step.pot().map(learned::hotter).orElse(Pot.Turn.UNKNOWN);
         return switch (hotter ? turn : turn.opposite()) {
             case CLOCKWISE -> new MoveFinding.Clockwise(pot, point, reading);
             case ANTICLOCKWISE -> new MoveFinding.Anticlockwise(pot, point, reading);
-            case UNKNOWN -> hotter ? new MoveFinding.TheWayItRises(pot, point, reading) : new MoveFinding.TheWayItFalls(pot, point, reading);
+            case UNKNOWN ->
+                hotter
+                        ? new MoveFinding.TheWayItRises(pot, point, reading)
+                        : new MoveFinding.TheWayItFalls(pot, point, reading);
         };
     }
 
     private Finding expect(Landing landing) {
-        return landing.bias().isPresent() && !sheet.bias().isCathode() ? new MoveFinding.ExpectPlatesAndGrids(landing.plateReading(), landing.bias().getAsDouble())
+        return landing.bias().isPresent() && !sheet.bias().isCathode()
+                ? new MoveFinding.ExpectPlatesAndGrids(
+                        landing.plateReading(), landing.bias().getAsDouble())
                 : new MoveFinding.ExpectPlates(landing.plateReading());
     }
 
@@ -59,8 +71,17 @@ final class MoveTeller {
         double plates = best.landing().plateReading();
         Shown rating = Shown.of(Unit.WATT, best.rating());
         return advice.points().size() == 1
-                ? new MoveFinding.ChangeCathodeResistor(advice.now(), best.ohms(), best.series().name(), rating, tube.cathode(), best.volts(), plates)
-                : new MoveFinding.ChangeEachCathodeResistor(advice.points(), advice.now(), best.ohms(), best.series().name(), rating, tube.cathode(), best.volts(), plates);
+                ? new MoveFinding.ChangeCathodeResistor(
+                        advice.now(), best.ohms(), best.series().name(), rating, tube.cathode(), best.volts(), plates)
+                : new MoveFinding.ChangeEachCathodeResistor(
+                        advice.points(),
+                        advice.now(),
+                        best.ohms(),
+                        best.series().name(),
+                        rating,
+                        tube.cathode(),
+                        best.volts(),
+                        plates);
     }
 
     MoveFinding parts(Landing landing, Optional<BiasParts> parts) {
@@ -69,15 +90,29 @@ final class MoveTeller {
         String point = sheet.sockets().get(0).testPoint();
         Shown reading = shown(landing.tubes().get(0).reading());
         if (parts.isEmpty()) {
-            return hotter ? new MoveFinding.BiasCloser(why, point, reading) : new MoveFinding.BiasFarther(why, point, reading);
+            return hotter
+                    ? new MoveFinding.BiasCloser(why, point, reading)
+                    : new MoveFinding.BiasFarther(why, point, reading);
         }
         BiasParts found = parts.get();
         if (found.shunt().isEmpty()) {
-            return hotter ? new MoveFinding.SmallerShunt(why, found.now(), found.wanted(), point, reading) : new MoveFinding.LargerShunt(why, found.now(), found.wanted(), point, reading);
+            return hotter
+                    ? new MoveFinding.SmallerShunt(why, found.now(), found.wanted(), point, reading)
+                    : new MoveFinding.LargerShunt(why, found.now(), found.wanted(), point, reading);
         }
         BiasParts.Part part = found.shunt().get();
-        return part.isTheSame() ? new MoveFinding.ShuntBetween(why, found.now(), found.wanted(), part.from(), part.exact())
-                : new MoveFinding.ChangeShunt(why, found.now(), found.wanted(), part.from(), part.ohms(), part.bias(), point, reading, landing.plateReading());
+        return part.isTheSame()
+                ? new MoveFinding.ShuntBetween(why, found.now(), found.wanted(), part.from(), part.exact())
+                : new MoveFinding.ChangeShunt(
+                        why,
+                        found.now(),
+                        found.wanted(),
+                        part.from(),
+                        part.ohms(),
+                        part.bias(),
+                        point,
+                        reading,
+                        landing.plateReading());
     }
 
     Shown shown(double si) {

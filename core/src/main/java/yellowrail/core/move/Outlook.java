@@ -30,15 +30,16 @@ final class Outlook {
     }
 
     /**
-     * @param tube     its place on the sheet
+     * @param tube its place on the sheet
      * @param currents of every cathode, A
-     * @param volts    its plate to its cathode, V
-     * @param share    its share of screen current
+     * @param volts its plate to its cathode, V
+     * @param share its share of screen current
      */
     Landing.Tube tube(int tube, double[] currents, double volts, double share) {
         double plate = currents[tube] * (1 - share);
         double watts = volts * plate;
-        double ratio = mains.convertDissipation(watts, newest.mainsRatio(), 1) / stage.goal(tube).orElseThrow().rating().plateWatts();
+        double ratio = mains.convertDissipation(watts, newest.mainsRatio(), 1)
+                / stage.goal(tube).orElseThrow().rating().plateWatts();
         Socket socket = sheet.sockets().get(tube);
         return new Landing.Tube(socket, currents[tube], plate, volts, watts, ratio, reading(tube, currents), 0);
     }
@@ -46,11 +47,15 @@ final class Outlook {
     /** What the meter will show at a tube's test point: its reading grows with the current of all that hang on it. */
     double reading(int tube, double[] currents) {
         Socket socket = sheet.sockets().get(tube);
-        List<Integer> on = IntStream.range(0, currents.length).boxed()
-                .filter(i -> sheet.sockets().get(i).testPoint().equals(socket.testPoint())).toList();
+        List<Integer> on = IntStream.range(0, currents.length)
+                .boxed()
+                .filter(i -> sheet.sockets().get(i).testPoint().equals(socket.testPoint()))
+                .toList();
         double before = on.stream().mapToDouble(newest::cathode).sum();
         double after = on.stream().mapToDouble(i -> currents[i]).sum();
-        double extra = sheet.current().method() == CurrentMethod.SUPPLY_DROP ? sheet.current().otherAmps().orElse(0) : 0;
+        double extra = sheet.current().method() == CurrentMethod.SUPPLY_DROP
+                ? sheet.current().otherAmps().orElse(0)
+                : 0;
         double shown = newest.values(on.get(0)).problem().senseReading();
         return shown * (after + extra) / (before + extra);
     }
@@ -59,16 +64,22 @@ final class Outlook {
      * What will be read where plate voltage is read: as much more or less as the plates will stand higher or lower.
      *
      * @param volts plates on the supply line, V
-     * @param lift  of the cathodes then, V
+     * @param lift of the cathodes then, V
      */
     double plateReading(double volts, double lift, List<Landing.Tube> after) {
         IdleValues figures = newest.values(0);
         boolean toGround = sheet.plate().reference() == PlateSense.Reference.GROUND;
-        double reading = figures.problem().plateReading() + volts - newest.plateVolts() - (toGround ? 0 : lift - newest.meanLift());
+        double reading = figures.problem().plateReading()
+                + volts
+                - newest.plateVolts()
+                - (toGround ? 0 : lift - newest.meanLift());
         if (sheet.plate().point() == PlateSense.Point.B_PLUS) {
-            double drop = figures.problem().plateReading() - figures.plateVolts() - (toGround ? figures.cathodeVolts() : 0);
+            double drop =
+                    figures.problem().plateReading() - figures.plateVolts() - (toGround ? figures.cathodeVolts() : 0);
             double rise = after.stream().mapToDouble(Landing.Tube::plateAmps).sum()
-                    / newest.tubes().stream().mapToDouble(tube -> tube.values().plateCurrent()).sum();
+                    / newest.tubes().stream()
+                            .mapToDouble(tube -> tube.values().plateCurrent())
+                            .sum();
             reading += drop * (rise - 1);
         }
         return reading;

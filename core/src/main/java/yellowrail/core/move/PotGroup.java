@@ -12,7 +12,7 @@ import yellowrail.core.finding.Finding;
 /**
  * The tubes that one pot moves together; without pots, or for what no pot reaches, the whole stage or the rest of it.
  *
- * @param pot   the pot; empty where there is none
+ * @param pot the pot; empty where there is none
  * @param tubes indices in the order of the sheet
  */
 record PotGroup(Optional<Pot> pot, List<Integer> tubes) {
@@ -24,7 +24,8 @@ record PotGroup(Optional<Pot> pot, List<Integer> tubes) {
     /** The groups of an amp, in the order of its pots. */
     static List<PotGroup> of(AmpSheet sheet) {
         List<PotGroup> groups = new ArrayList<>();
-        List<Integer> free = new ArrayList<>(IntStream.range(0, sheet.sockets().size()).boxed().toList());
+        List<Integer> free = new ArrayList<>(
+                IntStream.range(0, sheet.sockets().size()).boxed().toList());
         for (Pot pot : PotReach.levels(sheet)) {
             List<Integer> moved = new ArrayList<>(PotReach.of(sheet, pot));
             moved.retainAll(free);

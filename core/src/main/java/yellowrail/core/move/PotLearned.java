@@ -11,8 +11,8 @@ import yellowrail.core.reading.Reading;
 import yellowrail.core.timeline.Timeline;
 
 /**
- * Which way a pot turns hotter, as the log shows it: a turn, and the first reading after it of a point it reaches, against
- * the last before it. A tube exchanged or another pot turned between the two says nothing.
+ * Which way a pot turns hotter, as the log shows it: a turn, and the first reading after it of a point it reaches,
+ * against the last before it. A tube exchanged or another pot turned between the two says nothing.
  */
 final class PotLearned {
 
@@ -41,18 +41,24 @@ final class PotLearned {
                 }
                 case SENSE_VOLTS, SENSE_AMPS -> {
                     Double before = atTurn.get(reading.entry().target());
-                    if (turned != null && before != null && reaches(turned, reading.entry().target()) && Math.abs(reading.value() / before - 1) > MOVED) {
+                    if (turned != null
+                            && before != null
+                            && reaches(turned, reading.entry().target())
+                            && Math.abs(reading.value() / before - 1) > MOVED) {
                         hotter.put(turned.name(), reading.value() > before ? way : way.opposite());
                     }
                     last.put(reading.entry().target(), reading.value());
                 }
-                default -> { }
+                default -> {}
             }
         }
     }
 
     private Pot pot(String name) {
-        return sheet.pots().stream().filter(each -> each.name().equals(name) && each.action() != Pot.Action.BALANCE).findFirst().orElse(null);
+        return sheet.pots().stream()
+                .filter(each -> each.name().equals(name) && each.action() != Pot.Action.BALANCE)
+                .findFirst()
+                .orElse(null);
     }
 
     private static Pot.Turn way(Reading turn) {
@@ -60,7 +66,10 @@ final class PotLearned {
     }
 
     private boolean reaches(Pot pot, String point) {
-        return PotReach.of(sheet, pot).stream().map(sheet.sockets()::get).map(Socket::testPoint).anyMatch(point::equals);
+        return PotReach.of(sheet, pot).stream()
+                .map(sheet.sockets()::get)
+                .map(Socket::testPoint)
+                .anyMatch(point::equals);
     }
 
     /** As seen in this run; empty where no turn told. */

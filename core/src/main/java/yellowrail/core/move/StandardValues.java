@@ -10,13 +10,15 @@ import java.util.stream.IntStream;
  * the last digit and are therefore listed.
  */
 public enum StandardValues {
-
     E12(1.0, 1.2, 1.5, 1.8, 2.2, 2.7, 3.3, 3.9, 4.7, 5.6, 6.8, 8.2),
-    E24(1.0, 1.1, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.2, 2.4, 2.7, 3.0, 3.3, 3.6, 3.9, 4.3, 4.7, 5.1, 5.6, 6.2, 6.8, 7.5, 8.2, 9.1);
+    E24(
+            1.0, 1.1, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.2, 2.4, 2.7, 3.0, 3.3, 3.6, 3.9, 4.3, 4.7, 5.1, 5.6, 6.2, 6.8,
+            7.5, 8.2, 9.1);
 
     private static final int LOWEST_DECADE = -1;
     private static final int HIGHEST_DECADE = 6;
-    private static final List<Double> WATTS = List.of(0.25, 0.5, 1.0, 2.0, 3.0, 5.0, 7.0, 10.0, 15.0, 20.0, 25.0, 50.0, 100.0);
+    private static final List<Double> WATTS =
+            List.of(0.25, 0.5, 1.0, 2.0, 3.0, 5.0, 7.0, 10.0, 15.0, 20.0, 25.0, 50.0, 100.0);
 
     private final double[] mantissas;
 
@@ -25,13 +27,17 @@ public enum StandardValues {
     }
 
     private DoubleStream ohms() {
-        return IntStream.rangeClosed(LOWEST_DECADE, HIGHEST_DECADE).boxed()
-                .flatMapToDouble(decade -> DoubleStream.of(mantissas).map(mantissa -> Math.rint(mantissa * Math.pow(10, decade + 2)) / 100));
+        return IntStream.rangeClosed(LOWEST_DECADE, HIGHEST_DECADE)
+                .boxed()
+                .flatMapToDouble(decade -> DoubleStream.of(mantissas)
+                        .map(mantissa -> Math.rint(mantissa * Math.pow(10, decade + 2)) / 100));
     }
 
     /** The value nearest in ratio. */
     public double nearest(double ohms) {
-        return ohms().boxed().min(Comparator.comparingDouble(value -> Math.abs(Math.log(value / ohms)))).orElseThrow();
+        return ohms().boxed()
+                .min(Comparator.comparingDouble(value -> Math.abs(Math.log(value / ohms))))
+                .orElseThrow();
     }
 
     /** The value at or below, and the next above. */
@@ -43,6 +49,9 @@ public enum StandardValues {
 
     /** The smallest usual rating that is at least twice what the resistor dissipates, W. */
     public static double wattsFor(double dissipated) {
-        return WATTS.stream().filter(rating -> rating >= 2 * dissipated).findFirst().orElse(2 * dissipated);
+        return WATTS.stream()
+                .filter(rating -> rating >= 2 * dissipated)
+                .findFirst()
+                .orElse(2 * dissipated);
     }
 }

@@ -46,21 +46,43 @@ final class Turns {
     }
 
     private NextMove.Step level(Landing landing, PotGroup group) {
-        int hottest = group.tubes().stream().max(Comparator.comparingDouble(tube -> landing.tubes().get(tube).cathode())).orElseThrow();
-        return new NextMove.Step(group.pot(), mark(hottest, outlook.reading(hottest, balancing.currents()), landing.tubes().get(hottest).reading()), Optional.empty(), List.of());
+        int hottest = group.tubes().stream()
+                .max(Comparator.comparingDouble(
+                        tube -> landing.tubes().get(tube).cathode()))
+                .orElseThrow();
+        return new NextMove.Step(
+                group.pot(),
+                mark(
+                        hottest,
+                        outlook.reading(hottest, balancing.currents()),
+                        landing.tubes().get(hottest).reading()),
+                Optional.empty(),
+                List.of());
     }
 
-    /** Whether a pot sets the level; where none is on the sheet it is an unnamed one, unless the amp has balance pots only. */
+    /**
+     * Whether a pot sets the level; where none is on the sheet it is an unnamed one, unless the amp has balance pots
+     * only.
+     */
     boolean setsLevel() {
         return sheet.pots().isEmpty() || !PotReach.levels(sheet).isEmpty();
     }
 
     private List<NextMove.Step> balance() {
-        double[] now = IntStream.range(0, sheet.sockets().size()).mapToDouble(newest::cathode).toArray();
+        double[] now = IntStream.range(0, sheet.sockets().size())
+                .mapToDouble(newest::cathode)
+                .toArray();
         double[] balanced = balancing.currents();
-        return balancing.turns().stream().map(turn -> new NextMove.Step(Optional.of(turn.pot()),
-                mark(turn.push(), outlook.reading(turn.push(), now), outlook.reading(turn.push(), balanced)),
-                Optional.of(mark(turn.pull(), outlook.reading(turn.pull(), now), outlook.reading(turn.pull(), balanced))), List.of())).toList();
+        return balancing.turns().stream()
+                .map(turn -> new NextMove.Step(
+                        Optional.of(turn.pot()),
+                        mark(turn.push(), outlook.reading(turn.push(), now), outlook.reading(turn.push(), balanced)),
+                        Optional.of(mark(
+                                turn.pull(),
+                                outlook.reading(turn.pull(), now),
+                                outlook.reading(turn.pull(), balanced))),
+                        List.of()))
+                .toList();
     }
 
     private NextMove.Mark mark(int tube, double from, double to) {

@@ -11,15 +11,16 @@ import yellowrail.core.tube.RectifierType;
  *
  * <pre>peak = sqrt(2) Vac (1 + regulation) M/Mref</pre>
  *
- * The rated volts of a winding are those under its rated load; unloaded it stands higher. Neither a lamp limiter nor a load
- * on the output holds it down, for nothing flows. Silicon is there at once; a directly heated rectifier some seconds before
- * the power tubes; with an indirectly heated one the reservoir reaches it where it charges ahead of the standby switch.
+ * The rated volts of a winding are those under its rated load; unloaded it stands higher. Neither a lamp limiter nor a
+ * load on the output holds it down, for nothing flows. Silicon is there at once; a directly heated rectifier some
+ * seconds before the power tubes; with an indirectly heated one the reservoir reaches it where it charges ahead of the
+ * standby switch.
  *
- * @param volts  the peak, V
+ * @param volts the peak, V
  * @param rating of the capacitors, V; NaN when not on the sheet
- * @param over   whether the peak passes it at a time when it is reached
- * @param says   what it means
- * @param when   it is reached
+ * @param over whether the peak passes it at a time when it is reached
+ * @param says what it means
+ * @param when it is reached
  */
 public record ColdStart(double volts, double rating, boolean over, PowerUpFinding says, PowerUpFinding when) {
 
@@ -37,19 +38,23 @@ public record ColdStart(double volts, double rating, boolean over, PowerUpFindin
         double volts = Math.sqrt(2) * winding * (1 + regulation);
         PowerUpFinding when = when(sheet);
         if (supply.capacitorVolts().isEmpty()) {
-            return Optional.of(new ColdStart(volts, Double.NaN, false, new PowerUpFinding.PeakUnknownRating(winding, regulation, volts), when));
+            return Optional.of(new ColdStart(
+                    volts, Double.NaN, false, new PowerUpFinding.PeakUnknownRating(winding, regulation, volts), when));
         }
         double rating = supply.capacitorVolts().getAsDouble();
         boolean reached = !(when instanceof PowerUpFinding.WithThePowerTubes);
-        PowerUpFinding says = volts > rating ? new PowerUpFinding.PeakTooHigh(winding, regulation, volts, rating)
-                : volts > MARGIN * rating ? new PowerUpFinding.PeakNear(winding, regulation, volts, rating)
-                : new PowerUpFinding.PeakWithin(winding, regulation, volts, rating, 1 - volts / rating);
+        PowerUpFinding says = volts > rating
+                ? new PowerUpFinding.PeakTooHigh(winding, regulation, volts, rating)
+                : volts > MARGIN * rating
+                        ? new PowerUpFinding.PeakNear(winding, regulation, volts, rating)
+                        : new PowerUpFinding.PeakWithin(winding, regulation, volts, rating, 1 - volts / rating);
         return Optional.of(new ColdStart(volts, rating, volts > rating && reached, says, when));
     }
 
     private static PowerUpFinding when(AmpSheet sheet) {
         Supply supply = sheet.supply();
-        Optional<RectifierType> tube = RectifierType.find(sheet.fittings().rectifierTube()).filter(type -> !type.isSilicon());
+        Optional<RectifierType> tube =
+                RectifierType.find(sheet.fittings().rectifierTube()).filter(type -> !type.isSilicon());
         if (supply.rectifier() == Rectifier.SILICON) {
             return new PowerUpFinding.AtOnce();
         }
@@ -59,6 +64,7 @@ public record ColdStart(double volts, double rating, boolean over, PowerUpFindin
         if (supply.standby() && !supply.behindStandby()) {
             return new PowerUpFinding.WhileOnStandby();
         }
-        return tube.<PowerUpFinding>map(type -> new PowerUpFinding.WithThePowerTubes(type.name())).orElseGet(PowerUpFinding.RectifierNotKnown::new);
+        return tube.<PowerUpFinding>map(type -> new PowerUpFinding.WithThePowerTubes(type.name()))
+                .orElseGet(PowerUpFinding.RectifierNotKnown::new);
     }
 }

@@ -17,12 +17,15 @@ public final class Bench {
 
     /** A cathode begins to emit so long after switching on, s, and is there with this time constant, s. */
     private static final double DEAF = 18;
+
     private static final double WARMS = 5;
     /** What a fresh idle lies above the settled one, and how fast that goes, s. */
     private static final double SETTLES_FROM = 0.03;
+
     private static final double SETTLES = 150;
     /** A plate sheds this many times its rating for good; beyond, heat gathers until it glows and then fails, s. */
     private static final double SHEDS = 1.15;
+
     private static final double GLOWS = 8;
     private static final double FAILS = 40;
     private static final double COOLS = 0.05;
@@ -66,8 +69,18 @@ public final class Bench {
     }
 
     public BenchState state() {
-        return new BenchState(seconds, onAt, Arrays.stream(pots).boxed().toList(), Arrays.stream(heat).boxed().toList(),
-                IntStream.range(0, failed.length).mapToObj(i -> failed[i]).toList(), Arrays.stream(order).boxed().toList(), probe, turns, peak, above, swaps);
+        return new BenchState(
+                seconds,
+                onAt,
+                Arrays.stream(pots).boxed().toList(),
+                Arrays.stream(heat).boxed().toList(),
+                IntStream.range(0, failed.length).mapToObj(i -> failed[i]).toList(),
+                Arrays.stream(order).boxed().toList(),
+                probe,
+                turns,
+                peak,
+                above,
+                swaps);
     }
 
     public AmpSheet sheet() {
@@ -161,8 +174,18 @@ public final class Bench {
 
     /** The circuit with the tubes where they sit now. */
     private Circuit seated() {
-        List<Circuit.Tube> tubes = IntStream.range(0, order.length).mapToObj(i -> circuit.tubes().get(i).replacedBy(circuit.tubes().get(order[i]))).toList();
-        return new Circuit(tubes, circuit.supply(), circuit.bias(), circuit.senseOhms(), circuit.sharedBy(), circuit.lifted(), circuit.mains(), circuit.ratedWatts());
+        List<Circuit.Tube> tubes = IntStream.range(0, order.length)
+                .mapToObj(i -> circuit.tubes().get(i).replacedBy(circuit.tubes().get(order[i])))
+                .toList();
+        return new Circuit(
+                tubes,
+                circuit.supply(),
+                circuit.bias(),
+                circuit.senseOhms(),
+                circuit.sharedBy(),
+                circuit.lifted(),
+                circuit.mains(),
+                circuit.ratedWatts());
     }
 
     private double[] emission() {
@@ -170,8 +193,11 @@ public final class Bench {
         double warm = onAt < 0 ? 0 : seconds - onAt;
         for (int i = 0; i < emission.length; i++) {
             double creep = 1 + circuit.tubes().get(order[i]).creep() * Math.max(0, warm / 60 - 1);
-            emission[i] = failed[order[i]] || warm <= DEAF ? 0
-                    : (1 - Math.exp(-(warm - DEAF) / WARMS)) * (1 + SETTLES_FROM * Math.exp(-(warm - DEAF) / SETTLES)) * creep;
+            emission[i] = failed[order[i]] || warm <= DEAF
+                    ? 0
+                    : (1 - Math.exp(-(warm - DEAF) / WARMS))
+                            * (1 + SETTLES_FROM * Math.exp(-(warm - DEAF) / SETTLES))
+                            * creep;
         }
         return emission;
     }
@@ -179,7 +205,11 @@ public final class Bench {
     /** Mains over the reference: off by its offset, wandering in two slow waves whose phases the seed decides. */
     public double mains() {
         double phase = new Random(seed).nextDouble() * 2 * Math.PI;
-        return 1 + circuit.mains().offset() + circuit.mains().wander() * (0.6 * Math.sin(2 * Math.PI * seconds / 97 + phase) + 0.4 * Math.sin(2 * Math.PI * seconds / 31));
+        return 1
+                + circuit.mains().offset()
+                + circuit.mains().wander()
+                        * (0.6 * Math.sin(2 * Math.PI * seconds / 97 + phase)
+                                + 0.4 * Math.sin(2 * Math.PI * seconds / 31));
     }
 
     public double ratedWatts() {
@@ -189,7 +219,10 @@ public final class Bench {
     /** Where the lead can be put: every test point, then the rest. */
     public List<String> probes() {
         List<String> places = new ArrayList<>(sheet.testPoints());
-        places.addAll(sheet.bias().isCathode() ? List.of("plate", "mains", "screen", "heater") : List.of("plate", "bias", "mains", "screen", "heater"));
+        places.addAll(
+                sheet.bias().isCathode()
+                        ? List.of("plate", "mains", "screen", "heater")
+                        : List.of("plate", "bias", "mains", "screen", "heater"));
         return places;
     }
 
@@ -220,8 +253,14 @@ public final class Bench {
             case "plate" -> Entry.measured(ReadingKind.PLATE, "", on ? meter.volts(point.plate(), chance) : 0);
             case "bias" -> Entry.measured(ReadingKind.BIAS, "", on ? meter.volts(point.grids()[0], chance) : 0);
             case "screen" -> Entry.measured(ReadingKind.SCREEN_VOLTS, "", on ? meter.volts(point.screen(), chance) : 0);
-            case "mains" -> Entry.measured(ReadingKind.MAINS, "", meter.volts(circuit.mains().reference() * mains(), chance));
-            case "heater" -> Entry.measured(ReadingKind.HEATER, "", on ? meter.sense(HEATER_VOLTS * mains() * (1 + HEATER_DROP), chance) : 0);
+            case "mains" ->
+                Entry.measured(
+                        ReadingKind.MAINS, "", meter.volts(circuit.mains().reference() * mains(), chance));
+            case "heater" ->
+                Entry.measured(
+                        ReadingKind.HEATER,
+                        "",
+                        on ? meter.sense(HEATER_VOLTS * mains() * (1 + HEATER_DROP), chance) : 0);
             default -> {
                 double shown = meter.sense(sense(where, point), chance);
                 yield Entry.measured(ReadingKind.SENSE_VOLTS, where, on ? shown : 0);

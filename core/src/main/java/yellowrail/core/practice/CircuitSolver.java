@@ -4,8 +4,8 @@ import java.util.function.DoubleUnaryOperator;
 
 /**
  * Finds the idle of a simulated stage: the plate voltage at which the supply gives just the current that the tubes draw
- * there, and with cathode bias the cathode voltage at which the resistor drops it. Both balances fall with their unknown,
- * so bisection with a secant inside (the Illinois rule) finds the one crossing.
+ * there, and with cathode bias the cathode voltage at which the resistor drops it. Both balances fall with their
+ * unknown, so bisection with a secant inside (the Illinois rule) finds the one crossing.
  */
 public final class CircuitSolver {
 
@@ -19,14 +19,18 @@ public final class CircuitSolver {
     }
 
     /**
-     * @param pots     where each pot stands, 0 fully anticlockwise to 1 fully clockwise
-     * @param mains    over the reference
+     * @param pots where each pot stands, 0 fully anticlockwise to 1 fully clockwise
+     * @param mains over the reference
      * @param emission of each tube: 0 cold or dead, 1 warm, more if it has crept
      */
     public OperatingPoint solve(double[] pots, double mains, double[] emission) {
         double[] grids = grids(pots, mains);
         double highest = circuit.supply().volts(circuit.supply().otherAmps(), mains);
-        double plate = root(volts -> circuit.supply().volts(circuit.supply().otherAmps() + drawn(volts, grids, emission), mains) - volts, 1, highest);
+        double plate = root(
+                volts -> circuit.supply().volts(circuit.supply().otherAmps() + drawn(volts, grids, emission), mains)
+                        - volts,
+                1,
+                highest);
         return at(plate, grids, emission);
     }
 
@@ -45,8 +49,16 @@ public final class CircuitSolver {
         OperatingPoint point = null;
         for (int turn = 0; turn < 3; turn++) {
             double screenVolts = screen;
-            double lift = circuit.lifted() ? root(volts -> sum(currents(plate, screenVolts, grids, emission, volts)) * circuit.senseOhms()
-                    * circuit.sharedBy() / emission.length - volts, 0, 0.4 * plate) : 0;
+            double lift = circuit.lifted()
+                    ? root(
+                            volts -> sum(currents(plate, screenVolts, grids, emission, volts))
+                                            * circuit.senseOhms()
+                                            * circuit.sharedBy()
+                                            / emission.length
+                                    - volts,
+                            0,
+                            0.4 * plate)
+                    : 0;
             point = currents(plate, screenVolts, grids, emission, lift);
             double through = 0;
             for (double amps : point.screenAmps()) {
@@ -94,11 +106,11 @@ public final class CircuitSolver {
                     ranged = true;
                 }
                 case BALANCE -> balance = turned - 0.5;
-                case NOTHING -> {
-                }
+                case NOTHING -> {}
             }
         }
-        double middle = circuit.bias().cold() + (circuit.bias().hot() - circuit.bias().cold()) * (ranged ? range : 0.35);
+        double middle =
+                circuit.bias().cold() + (circuit.bias().hot() - circuit.bias().cold()) * (ranged ? range : 0.35);
         double[] grids = new double[circuit.tubes().size()];
         for (int i = 0; i < grids.length; i++) {
             Circuit.Tube tube = circuit.tubes().get(i);

@@ -5,7 +5,6 @@ import java.util.Optional;
 
 /** What is wrong with a practice amp. The number is all that is told before it is marked. */
 public enum Exercise {
-
     NOTHING_WRONG(true, Evidence.A_TURN),
     LEAKY_CAPACITOR(false, Evidence.AN_EXCHANGE),
     BALANCE_ONLY(false, Evidence.A_TURN),
@@ -19,7 +18,9 @@ public enum Exercise {
 
     /** What a diagnosis must rest on besides a reading at every test point: without it, it is a guess. */
     enum Evidence {
-        READINGS, A_TURN, AN_EXCHANGE
+        READINGS,
+        A_TURN,
+        AN_EXCHANGE
     }
 
     private final boolean settable;
@@ -40,6 +41,8 @@ public enum Exercise {
     }
 
     public static Optional<Exercise> of(String name) {
-        return Arrays.stream(values()).filter(exercise -> exercise.name().equals(name)).findFirst();
+        return Arrays.stream(values())
+                .filter(exercise -> exercise.name().equals(name))
+                .findFirst();
     }
 }

@@ -6,8 +6,8 @@ import java.util.Random;
  * A meter with errors: a gain it keeps, a noise that differs from reading to reading, and a last digit.
  *
  * @param voltsGain 1 plus the error it has on volts
- * @param ampsGain  1 plus the error it has on the small volts or amps of a test point
- * @param noise     as a part of the reading, one sigma
+ * @param ampsGain 1 plus the error it has on the small volts or amps of a test point
+ * @param noise as a part of the reading, one sigma
  * @param lastOfVolts last digit on plates, V; 0 for none
  * @param lastOfSense last digit at a test point, SI; 0 for none
  */

@@ -40,19 +40,47 @@ public final class Workshop {
         this.exercise = exercise;
         this.seed = seed;
         Random chance = new Random(seed);
-        this.type = TubeCatalogue.published().find(TYPES.get(chance.nextInt(TYPES.size()))).orElseThrow();
+        this.type = TubeCatalogue.published()
+                .find(TYPES.get(chance.nextInt(TYPES.size())))
+                .orElseThrow();
         this.typical = TubeModels.published().of(type).orElseThrow().model();
-        this.source = Math.min(440 + 40 * chance.nextDouble(), 0.98 * type.customaryRating().screenVolts().orElse(500) + 45);
+        this.source = Math.min(
+                440 + 40 * chance.nextDouble(),
+                0.98 * type.customaryRating().screenVolts().orElse(500) + 45);
     }
 
     /** What the builder is told about it; with a hidden fault some of it is wrong. */
     public AmpSheet sheet(String name, String notes) {
         AmpSheet usual = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, type, 2, false).sheet();
-        Supply supply = new Supply(Rectifier.SILICON, true, OptionalDouble.of(Math.rint((source + 4) / Math.sqrt(2))), OptionalDouble.of(500), OptionalDouble.of(0.015),
-                OptionalDouble.empty(), OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty());
-        return new AmpSheet(name, notes, "", usual.topology(), usual.tubeType(), usual.ratingSystem(),
-                usual.ownPlateWatts(), usual.sockets(), usual.bias(), List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false)),
-                usual.current(), usual.plate(), usual.screen(), usual.meter(), REFERENCE, usual.settleMinutes(), usual.target()).with(supply)
+        Supply supply = new Supply(
+                Rectifier.SILICON,
+                true,
+                OptionalDouble.of(Math.rint((source + 4) / Math.sqrt(2))),
+                OptionalDouble.of(500),
+                OptionalDouble.of(0.015),
+                OptionalDouble.empty(),
+                OptionalDouble.of(1),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+        return new AmpSheet(
+                        name,
+                        notes,
+                        "",
+                        usual.topology(),
+                        usual.tubeType(),
+                        usual.ratingSystem(),
+                        usual.ownPlateWatts(),
+                        usual.sockets(),
+                        usual.bias(),
+                        List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false)),
+                        usual.current(),
+                        usual.plate(),
+                        usual.screen(),
+                        usual.meter(),
+                        REFERENCE,
+                        usual.settleMinutes(),
+                        usual.target())
+                .with(supply)
                 .with(new Accepted(OptionalDouble.of(source + ROOM), OptionalDouble.of(source + ROOM)));
     }
 
@@ -64,35 +92,50 @@ public final class Workshop {
     /** The bench as it is found. */
     public Bench bench() {
         Circuit.PotAction action = circuit().bias().pots().get(0).action();
-        double found = action == Circuit.PotAction.BALANCE ? 0.5 : circuit().bias().pots().get(0).clockwiseIsHotter() ? 0.12 : 0.88;
+        double found = action == Circuit.PotAction.BALANCE
+                ? 0.5
+                : circuit().bias().pots().get(0).clockwiseIsHotter() ? 0.12 : 0.88;
         return bench(BenchState.cold(List.of(found), 2));
     }
 
     /** The bench as it was left. */
     public Bench bench(BenchState state) {
-        SimulatedMeter meter = new SimulatedMeter(1 + 0.003 * (2 * new Random(seed + 5).nextDouble() - 1), 1 + 0.006 * (2 * new Random(seed + 6).nextDouble() - 1),
-                0.0006, 0.1, 1e-4);
+        SimulatedMeter meter = new SimulatedMeter(
+                1 + 0.003 * (2 * new Random(seed + 5).nextDouble() - 1),
+                1 + 0.006 * (2 * new Random(seed + 6).nextDouble() - 1),
+                0.0006,
+                0.1,
+                1e-4);
         return new Bench(sheet("", ""), circuit(), meter, seed, state);
     }
 
     private Circuit circuit() {
         Random chance = new Random(seed + 1);
-        PentodeModel batch = typical.scaled(Math.exp(0.06 * chance.nextGaussian())).withMu(Math.exp(0.02 * chance.nextGaussian()));
+        PentodeModel batch =
+                typical.scaled(Math.exp(0.06 * chance.nextGaussian())).withMu(Math.exp(0.02 * chance.nextGaussian()));
         double apart = exercise == Exercise.MISMATCHED_PAIR ? MISMATCH : 0.015;
         List<Circuit.Tube> tubes = new ArrayList<>();
         tubes.add(new Circuit.Tube(batch.scaled(1 + apart), exercise == Exercise.CREEPING_TUBE ? CREEP : 0, true, 0));
         tubes.add(new Circuit.Tube(batch.scaled(1 - apart), 0, false, exercise == Exercise.LEAKY_CAPACITOR ? LEAK : 0));
         double ohms = 220 + 120 * chance.nextDouble();
-        double middle = typical.gridFor(0.6 * type.customaryRating().plateWatts() / (0.92 * source), 0.92 * source, 0.9 * source);
+        double middle = typical.gridFor(
+                0.6 * type.customaryRating().plateWatts() / (0.92 * source), 0.92 * source, 0.9 * source);
         Circuit.PotAction action = switch (exercise) {
             case BALANCE_ONLY -> Circuit.PotAction.BALANCE;
             case OPEN_POT -> Circuit.PotAction.NOTHING;
             default -> Circuit.PotAction.RANGE;
         };
         double cold = (exercise == Exercise.BALANCE_ONLY ? 1.25 : 1.45) * middle;
-        Circuit.Bias bias = new Circuit.Bias(cold, 0.4 * middle, List.of(new Circuit.Pot(action, exercise != Exercise.WRONG_DIRECTION)));
-        return new Circuit(tubes, new Circuit.Supply(source, ohms, 8, 0.015, 400 + 300 * chance.nextDouble()), bias, 1,
-                exercise == Exercise.SHARED_RESISTOR ? 2 : 1, false,
-                new Circuit.Mains(REFERENCE, exercise == Exercise.MAINS_LOW ? LOW_MAINS : 0, WANDER), type.customaryRating().plateWatts());
+        Circuit.Bias bias = new Circuit.Bias(
+                cold, 0.4 * middle, List.of(new Circuit.Pot(action, exercise != Exercise.WRONG_DIRECTION)));
+        return new Circuit(
+                tubes,
+                new Circuit.Supply(source, ohms, 8, 0.015, 400 + 300 * chance.nextDouble()),
+                bias,
+                1,
+                exercise == Exercise.SHARED_RESISTOR ? 2 : 1,
+                false,
+                new Circuit.Mains(REFERENCE, exercise == Exercise.MAINS_LOW ? LOW_MAINS : 0, WANDER),
+                type.customaryRating().plateWatts());
     }
 }

@@ -21,10 +21,10 @@ public final class ErrorBudget {
     /**
      * A number put into a formula.
      *
-     * @param symbol    as in the formula, for instance {@code Va}
-     * @param value     SI
+     * @param symbol as in the formula, for instance {@code Va}
+     * @param value SI
      * @param plusMinus half width of the 95 % interval, SI, &gt;= 0; zero if exact
-     * @param unit      the unit to show it in
+     * @param unit the unit to show it in
      */
     public record Input(String symbol, double value, double plusMinus, Unit unit) {
 
@@ -33,7 +33,8 @@ public final class ErrorBudget {
                 throw new IllegalArgumentException("%s must be a finite number, was %s".formatted(symbol, value));
             }
             if (!(plusMinus >= 0 && Double.isFinite(plusMinus))) {
-                throw new IllegalArgumentException("plus-minus of %s must be 0 or more, was %s".formatted(symbol, plusMinus));
+                throw new IllegalArgumentException(
+                        "plus-minus of %s must be 0 or more, was %s".formatted(symbol, plusMinus));
             }
         }
     }
@@ -61,7 +62,8 @@ public final class ErrorBudget {
                 contributions.add(new Estimate.Contribution(inputs.get(i), parts[i], parts[i] * parts[i] / squares));
             }
         }
-        contributions.sort(Comparator.comparingDouble(Estimate.Contribution::share).reversed());
+        contributions.sort(
+                Comparator.comparingDouble(Estimate.Contribution::share).reversed());
         return new Estimate(value, Math.sqrt(squares), contributions);
     }
 

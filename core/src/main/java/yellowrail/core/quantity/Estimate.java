@@ -5,8 +5,8 @@ import java.util.List;
 /**
  * A value, how sure it is, and who is to blame.
  *
- * @param value         the value, SI
- * @param plusMinus     half width of the 95 % interval, SI, &gt;= 0
+ * @param value the value, SI
+ * @param plusMinus half width of the 95 % interval, SI, &gt;= 0
  * @param contributions one per input that is not exact, largest first
  */
 public record Estimate(double value, double plusMinus, List<Contribution> contributions) {
@@ -14,12 +14,11 @@ public record Estimate(double value, double plusMinus, List<Contribution> contri
     /**
      * One input's part in the uncertainty.
      *
-     * @param input     the input
+     * @param input the input
      * @param plusMinus what this input alone would give, SI of the result
-     * @param share     its part of the sum of squares, 0..1
+     * @param share its part of the sum of squares, 0..1
      */
-    public record Contribution(ErrorBudget.Input input, double plusMinus, double share) {
-    }
+    public record Contribution(ErrorBudget.Input input, double plusMinus, double share) {}
 
     public Estimate {
         contributions = List.copyOf(contributions);

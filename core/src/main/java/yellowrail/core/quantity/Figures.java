@@ -10,8 +10,7 @@ import java.math.RoundingMode;
  */
 public final class Figures {
 
-    private Figures() {
-    }
+    private Figures() {}
 
     public static String volts(double volts) {
         return fixed(volts, 1) + " V";
@@ -57,7 +56,9 @@ public final class Figures {
         if (!Double.isFinite(value)) {
             return String.valueOf(value);
         }
-        String text = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP).toPlainString();
+        String text = BigDecimal.valueOf(value)
+                .setScale(decimals, RoundingMode.HALF_UP)
+                .toPlainString();
         return text.matches("-0(\\.0*)?") ? text.substring(1) : text;
     }
 

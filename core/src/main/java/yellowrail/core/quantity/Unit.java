@@ -7,7 +7,6 @@ import java.util.Optional;
 
 /** A unit a builder writes or reads, and its size in the SI unit of its dimension. */
 public enum Unit {
-
     VOLT(Dimension.VOLTAGE, 1, "V", "volt", "volts", "vdc", "vac"),
     MILLIVOLT(Dimension.VOLTAGE, 1e-3, "mV", "mvdc", "mvac", "millivolt", "millivolts"),
     AMP(Dimension.CURRENT, 1, "A", "amp", "amps"),
@@ -28,7 +27,17 @@ public enum Unit {
 
     /** What a unit measures. */
     public enum Dimension {
-        VOLTAGE, CURRENT, RESISTANCE, POWER, RATIO, TIME, CAPACITANCE, FREQUENCY, ANGLE, LENGTH, TEMPERATURE
+        VOLTAGE,
+        CURRENT,
+        RESISTANCE,
+        POWER,
+        RATIO,
+        TIME,
+        CAPACITANCE,
+        FREQUENCY,
+        ANGLE,
+        LENGTH,
+        TEMPERATURE
     }
 
     private final Dimension dimension;

@@ -7,10 +7,10 @@ import yellowrail.core.finding.Code;
 /**
  * One thing said on the entry line.
  *
- * @param kind      what it is about
- * @param target    the socket or test point it was taken at, or the pot that was turned; blank for the whole amp
- * @param value     SI; minutes since the switch for {@link ReadingKind#POWER_ON}, 0 where there is none
- * @param words     the words of a note or mark, the way of a turn; blank otherwise
+ * @param kind what it is about
+ * @param target the socket or test point it was taken at, or the pot that was turned; blank for the whole amp
+ * @param value SI; minutes since the switch for {@link ReadingKind#POWER_ON}, 0 where there is none
+ * @param words the words of a note or mark, the way of a turn; blank otherwise
  * @param lastDigit what the last digit stood for as typed, SI: 0.01 for {@code 1.50}; 0 where nothing was typed
  */
 public record Entry(ReadingKind kind, String target, double value, String words, double lastDigit) {

@@ -7,109 +7,74 @@ import yellowrail.core.typed.QuantityFault;
 /** What is wrong with a typed line, or with a line of a meter's file. Typed text comes in quotes, shortened. */
 public sealed interface EntryFault extends Finding {
 
-    record NothingTyped(String example) implements EntryFault {
-    }
+    record NothingTyped(String example) implements EntryFault {}
 
-    record LineTooLong(int characters, int most, String example) implements EntryFault {
-    }
+    record LineTooLong(int characters, int most, String example) implements EntryFault {}
 
-    record NotShowable(String example) implements EntryFault {
-    }
+    record NotShowable(String example) implements EntryFault {}
 
-    record NoReading(String typed, String example) implements EntryFault {
-    }
+    record NoReading(String typed, String example) implements EntryFault {}
 
-    record NoNumber(String typed, String example) implements EntryFault {
-    }
+    record NoNumber(String typed, String example) implements EntryFault {}
 
     /** @param says what is wrong with it */
-    record BadNumber(QuantityFault says) implements EntryFault {
-    }
+    record BadNumber(QuantityFault says) implements EntryFault {}
 
-    record WrongUnit(String typed, QuantityFault says) implements EntryFault {
-    }
+    record WrongUnit(String typed, QuantityFault says) implements EntryFault {}
 
-    record TwoPlaces(String typed) implements EntryFault {
-    }
+    record TwoPlaces(String typed) implements EntryFault {}
 
-    record TwoKinds(String typed) implements EntryFault {
-    }
+    record TwoKinds(String typed) implements EntryFault {}
 
-    record TwoNumbers(String typed) implements EntryFault {
-    }
+    record TwoNumbers(String typed) implements EntryFault {}
 
-    record NoPlace(String typed, List<String> points, String example) implements EntryFault {
-    }
+    record NoPlace(String typed, List<String> points, String example) implements EntryFault {}
 
-    record NoSuchSocket(String typed, List<String> sockets) implements EntryFault {
-    }
+    record NoSuchSocket(String typed, List<String> sockets) implements EntryFault {}
 
-    record NotUnderstood(String token, String example) implements EntryFault {
-    }
+    record NotUnderstood(String token, String example) implements EntryFault {}
 
-    record NotUnderstoodIn(String token, String typed, String example) implements EntryFault {
-    }
+    record NotUnderstoodIn(String token, String typed, String example) implements EntryFault {}
 
-    record NoSuchStop(String typed, String example) implements EntryFault {
-    }
+    record NoSuchStop(String typed, String example) implements EntryFault {}
 
-    record SwingOfCurrents(String stop, String example) implements EntryFault {
-    }
+    record SwingOfCurrents(String stop, String example) implements EntryFault {}
 
-    record NoPotOnSheet() implements EntryFault {
-    }
+    record NoPotOnSheet() implements EntryFault {}
 
-    record NoTurn(String typed, String pot) implements EntryFault {
-    }
+    record NoTurn(String typed, String pot) implements EntryFault {}
 
-    record NoTubeMove(String typed, String socket, String type) implements EntryFault {
-    }
+    record NoTubeMove(String typed, String socket, String type) implements EntryFault {}
 
-    record EmptyNote() implements EntryFault {
-    }
+    record EmptyNote() implements EntryFault {}
 
-    record EmptyMark() implements EntryFault {
-    }
+    record EmptyMark() implements EntryFault {}
 
-    record NoTimeSinceOn(String typed) implements EntryFault {
-    }
+    record NoTimeSinceOn(String typed) implements EntryFault {}
 
-    record NoSuchCorrection(String typed) implements EntryFault {
-    }
+    record NoSuchCorrection(String typed) implements EntryFault {}
 
-    record NothingToTick(String typed) implements EntryFault {
-    }
+    record NothingToTick(String typed) implements EntryFault {}
 
-    record UndoAlone() implements EntryFault {
-    }
+    record UndoAlone() implements EntryFault {}
 
-    record NothingToUndo() implements EntryFault {
-    }
+    record NothingToUndo() implements EntryFault {}
 
-    record ResistanceNeedsOff(String word, String number) implements EntryFault {
-    }
+    record ResistanceNeedsOff(String word, String number) implements EntryFault {}
 
-    record NoResistance(String typed) implements EntryFault {
-    }
+    record NoResistance(String typed) implements EntryFault {}
 
-    record ReadAtThePlate() implements EntryFault {
-    }
+    record ReadAtThePlate() implements EntryFault {}
 
-    record ScreenNeedsUnit() implements EntryFault {
-    }
+    record ScreenNeedsUnit() implements EntryFault {}
 
-    record NoStopperOnSheet() implements EntryFault {
-    }
+    record NoStopperOnSheet() implements EntryFault {}
 
-    record NotCsv(String says) implements EntryFault {
-    }
+    record NotCsv(String says) implements EntryFault {}
 
-    record TooFewColumns(long line, int columns) implements EntryFault {
-    }
+    record TooFewColumns(long line, int columns) implements EntryFault {}
 
-    record NoTime(long line, String typed) implements EntryFault {
-    }
+    record NoTime(long line, String typed) implements EntryFault {}
 
-    record NoValue(long line, String typed) implements EntryFault {
-    }
+    record NoValue(long line, String typed) implements EntryFault {}
 }

@@ -12,8 +12,6 @@ import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Socket;
-import yellowrail.core.typed.BadQuantityException;
-import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.EntryFault.BadNumber;
 import yellowrail.core.reading.EntryFault.EmptyMark;
@@ -35,6 +33,8 @@ import yellowrail.core.reading.EntryFault.SwingOfCurrents;
 import yellowrail.core.reading.EntryFault.TwoKinds;
 import yellowrail.core.reading.EntryFault.TwoNumbers;
 import yellowrail.core.reading.EntryFault.TwoPlaces;
+import yellowrail.core.typed.BadQuantityException;
+import yellowrail.core.typed.Quantity;
 
 /**
  * Reads the entry line: what builders say at the bench, in any order, case and spacing.
@@ -60,20 +60,32 @@ public final class EntryLine {
     public static final int LONGEST = 500;
 
     private static final Map<String, ReadingKind> WORDS = Map.ofEntries(
-            Map.entry("plate", ReadingKind.PLATE), Map.entry("anode", ReadingKind.PLATE), Map.entry("va", ReadingKind.PLATE),
-            Map.entry("b+", ReadingKind.PLATE), Map.entry("ht", ReadingKind.PLATE),
-            Map.entry("mains", ReadingKind.MAINS), Map.entry("wall", ReadingKind.MAINS),
-            Map.entry("bias", ReadingKind.BIAS), Map.entry("grid", ReadingKind.BIAS), Map.entry("vg1", ReadingKind.BIAS),
-            Map.entry("screen", ReadingKind.SCREEN_VOLTS), Map.entry("vg2", ReadingKind.SCREEN_VOLTS),
+            Map.entry("plate", ReadingKind.PLATE),
+            Map.entry("anode", ReadingKind.PLATE),
+            Map.entry("va", ReadingKind.PLATE),
+            Map.entry("b+", ReadingKind.PLATE),
+            Map.entry("ht", ReadingKind.PLATE),
+            Map.entry("mains", ReadingKind.MAINS),
+            Map.entry("wall", ReadingKind.MAINS),
+            Map.entry("bias", ReadingKind.BIAS),
+            Map.entry("grid", ReadingKind.BIAS),
+            Map.entry("vg1", ReadingKind.BIAS),
+            Map.entry("screen", ReadingKind.SCREEN_VOLTS),
+            Map.entry("vg2", ReadingKind.SCREEN_VOLTS),
             Map.entry("ig2", ReadingKind.SCREEN_AMPS),
-            Map.entry("heater", ReadingKind.HEATER), Map.entry("heaters", ReadingKind.HEATER), Map.entry("filament", ReadingKind.HEATER),
-            Map.entry("vk", ReadingKind.CATHODE_VOLTS), Map.entry("cathode", ReadingKind.CATHODE_VOLTS),
-            Map.entry("rk", ReadingKind.RESISTOR_COLD), Map.entry("rdc", ReadingKind.RESISTOR_COLD),
+            Map.entry("heater", ReadingKind.HEATER),
+            Map.entry("heaters", ReadingKind.HEATER),
+            Map.entry("filament", ReadingKind.HEATER),
+            Map.entry("vk", ReadingKind.CATHODE_VOLTS),
+            Map.entry("cathode", ReadingKind.CATHODE_VOLTS),
+            Map.entry("rk", ReadingKind.RESISTOR_COLD),
+            Map.entry("rdc", ReadingKind.RESISTOR_COLD),
             Map.entry("resistor", ReadingKind.RESISTOR_COLD));
     private static final List<String> UNLOADED = List.of("unloaded", "pulled", "no-load", "bare");
     private static final List<String> STOP = List.of("stop", "end");
     private static final List<String> CLOCKWISE = List.of("clockwise", "cw", "right", "up");
-    private static final List<String> ANTICLOCKWISE = List.of("anticlockwise", "counterclockwise", "ccw", "acw", "left", "down");
+    private static final List<String> ANTICLOCKWISE =
+            List.of("anticlockwise", "counterclockwise", "ccw", "acw", "left", "down");
     private static final List<String> OFF = List.of("off", "cold");
 
     /** The right channel's test point is called R on half the amps there are: as a place it comes before the ohm. */
@@ -90,13 +102,21 @@ public final class EntryLine {
     /** The words the line knows besides sockets and test points: a socket cannot be called one of these. */
     public static boolean isReserved(String label) {
         String word = label.toLowerCase(Locale.ROOT);
-        return WORDS.containsKey(word) || UNLOADED.contains(word) || OFF.contains(word) || STOP.contains(word) || Unit.of(word).isPresent() && !word.equals(RIGHT)
-                || List.of("on", "note", "mark", "undo", "turn", "tube", "valve", "swing", "sheet", "tick").contains(word);
+        return WORDS.containsKey(word)
+                || UNLOADED.contains(word)
+                || OFF.contains(word)
+                || STOP.contains(word)
+                || Unit.of(word).isPresent() && !word.equals(RIGHT)
+                || List.of("on", "note", "mark", "undo", "turn", "tube", "valve", "swing", "sheet", "tick")
+                        .contains(word);
     }
 
     /** Every word that names a reading of these kinds. */
     public static Set<String> wordsFor(ReadingKind... kinds) {
-        return WORDS.entrySet().stream().filter(word -> List.of(kinds).contains(word.getValue())).map(Map.Entry::getKey).collect(Collectors.toUnmodifiableSet());
+        return WORDS.entrySet().stream()
+                .filter(word -> List.of(kinds).contains(word.getValue()))
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /**
@@ -142,13 +162,21 @@ public final class EntryLine {
     private Entry turn(String rest) {
         String[] parts = rest.split("\\s+");
         String way = parts[parts.length - 1].toLowerCase(Locale.ROOT);
-        String pot = parts.length == 1 && sheet.pots().size() == 1 ? sheet.pots().get(0).name()
+        String pot = parts.length == 1 && sheet.pots().size() == 1
+                ? sheet.pots().get(0).name()
                 : rest.substring(0, rest.length() - way.length()).strip();
         boolean known = sheet.pots().stream().anyMatch(each -> each.name().equalsIgnoreCase(pot));
         if (!known || !CLOCKWISE.contains(way) && !ANTICLOCKWISE.contains(way)) {
-            throw new BadEntryException(sheet.pots().isEmpty() ? new NoPotOnSheet() : new NoTurn(quote(rest), sheet.pots().get(0).name()));
+            throw new BadEntryException(
+                    sheet.pots().isEmpty()
+                            ? new NoPotOnSheet()
+                            : new NoTurn(quote(rest), sheet.pots().get(0).name()));
         }
-        String name = sheet.pots().stream().filter(each -> each.name().equalsIgnoreCase(pot)).findFirst().orElseThrow().name();
+        String name = sheet.pots().stream()
+                .filter(each -> each.name().equalsIgnoreCase(pot))
+                .findFirst()
+                .orElseThrow()
+                .name();
         return Entry.turned(name, CLOCKWISE.contains(way) ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE);
     }
 
@@ -156,7 +184,8 @@ public final class EntryLine {
         String[] parts = rest.split("\\s+", 2);
         Optional<Socket> socket = sheet.socket(parts[0]);
         if (socket.isEmpty() || parts.length < 2) {
-            throw new BadEntryException(new NoTubeMove(quote("tube " + rest), sheet.sockets().get(0).label(), sheet.tubeType()));
+            throw new BadEntryException(
+                    new NoTubeMove(quote("tube " + rest), sheet.sockets().get(0).label(), sheet.tubeType()));
         }
         return new Entry(ReadingKind.TUBE, socket.get().label(), 0, parts[1].strip());
     }
@@ -174,7 +203,12 @@ public final class EntryLine {
             }
             case "turn" -> Optional.of(turn(rest));
             case "tube", "valve" -> Optional.of(tube(rest));
-            case "sheet" -> Optional.of(new Entry(ReadingKind.SHEET, "", 0, SheetCorrection.parse(rest, sheet).words()));
+            case "sheet" ->
+                Optional.of(new Entry(
+                        ReadingKind.SHEET,
+                        "",
+                        0,
+                        SheetCorrection.parse(rest, sheet).words()));
             case "on" -> Optional.of(new Entry(ReadingKind.POWER_ON, "", minutes(rest), ""));
             case "undo" -> Optional.of(Entry.said(ReadingKind.UNDO, "", rest));
             case "tick" -> Optional.of(Entry.said(ReadingKind.TICK, "", rest.toLowerCase(Locale.ROOT)));
@@ -201,7 +235,8 @@ public final class EntryLine {
     private List<Entry> readings(String typed) {
         List<Entry> entries = new ArrayList<>();
         for (String part : typed.split(";")) {
-            Optional<List<Entry>> said = wordsToTheEnd(part.strip()).map(List::of).or(() -> swing(part.strip()));
+            Optional<List<Entry>> said =
+                    wordsToTheEnd(part.strip()).map(List::of).or(() -> swing(part.strip()));
             if (said.isPresent()) {
                 entries.addAll(said.get());
                 continue;
@@ -227,7 +262,8 @@ public final class EntryLine {
         }
         boolean numberSeen = false;
         for (int i = from; i < tokens.size(); i++) {
-            boolean name = place(tokens.get(i)).isPresent() || WORDS.containsKey(tokens.get(i).toLowerCase(Locale.ROOT));
+            boolean name = place(tokens.get(i)).isPresent()
+                    || WORDS.containsKey(tokens.get(i).toLowerCase(Locale.ROOT));
             if (numberSeen && name) {
                 return i;
             }
@@ -268,7 +304,8 @@ public final class EntryLine {
         if (quantity == null) {
             throw new BadEntryException(new NoNumber(quote(typed), meaning.example()));
         }
-        return meaning.of(new Meaning.Said(word, word == null ? null : WORDS.get(word), target, quantity, unloaded, off, stop, typed));
+        return meaning.of(new Meaning.Said(
+                word, word == null ? null : WORDS.get(word), target, quantity, unloaded, off, stop, typed));
     }
 
     private static <T> T once(T before, T now, EntryFault twice) {
@@ -287,15 +324,22 @@ public final class EntryLine {
     }
 
     private Optional<String> place(String token) {
-        return sheet.socket(token).map(Socket::label)
-                .or(() -> sheet.testPoints().stream().filter(point -> point.equalsIgnoreCase(token)).findFirst());
+        return sheet.socket(token)
+                .map(Socket::label)
+                .or(() -> sheet.testPoints().stream()
+                        .filter(point -> point.equalsIgnoreCase(token))
+                        .findFirst());
     }
 
     private BadEntryException unknown(String token, String typed) {
         boolean looksLikeSocket = token.matches("(?i)[a-z]{1,3}\\d{1,2}");
         if (looksLikeSocket) {
-            return new BadEntryException(new NoSuchSocket(quote(token), sheet.sockets().stream().map(Socket::label).toList()));
+            return new BadEntryException(new NoSuchSocket(
+                    quote(token), sheet.sockets().stream().map(Socket::label).toList()));
         }
-        return new BadEntryException(token.equals(typed) ? new NotUnderstood(quote(token), meaning.example()) : new NotUnderstoodIn(quote(token), quote(typed), meaning.example()));
+        return new BadEntryException(
+                token.equals(typed)
+                        ? new NotUnderstood(quote(token), meaning.example())
+                        : new NotUnderstoodIn(quote(token), quote(typed), meaning.example()));
     }
 }

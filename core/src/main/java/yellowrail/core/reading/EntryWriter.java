@@ -13,8 +13,7 @@ public final class EntryWriter {
 
     private static final int MOST_DECIMALS = 6;
 
-    private EntryWriter() {
-    }
+    private EntryWriter() {}
 
     /** How a reading is typed. */
     public static String line(Entry entry, AmpSheet sheet) {
@@ -54,7 +53,12 @@ public final class EntryWriter {
         String plain = Figures.plain(unit.fromSi(entry.value()));
         int decimals = entry.lastDigit() > 0 ? (int) Math.round(-Math.log10(unit.fromSi(entry.lastDigit()))) : 0;
         boolean cut = decimals > 0 && decimals <= MOST_DECIMALS && new BigDecimal(plain).scale() < decimals;
-        return (cut ? new BigDecimal(plain).setScale(decimals, RoundingMode.HALF_UP).toPlainString() : plain) + unit;
+        return (cut
+                        ? new BigDecimal(plain)
+                                .setScale(decimals, RoundingMode.HALF_UP)
+                                .toPlainString()
+                        : plain)
+                + unit;
     }
 
     private static Unit unit(Entry entry, AmpSheet sheet) {

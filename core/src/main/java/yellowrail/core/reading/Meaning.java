@@ -7,9 +7,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Socket;
-import yellowrail.core.typed.BadQuantityException;
 import yellowrail.core.quantity.Figures;
-import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.EntryFault.NoPlace;
 import yellowrail.core.reading.EntryFault.NoResistance;
@@ -18,6 +16,8 @@ import yellowrail.core.reading.EntryFault.ReadAtThePlate;
 import yellowrail.core.reading.EntryFault.ResistanceNeedsOff;
 import yellowrail.core.reading.EntryFault.ScreenNeedsUnit;
 import yellowrail.core.reading.EntryFault.WrongUnit;
+import yellowrail.core.typed.BadQuantityException;
+import yellowrail.core.typed.Quantity;
 
 /** What the parts of a reading mean on a given amp: its own way of reading current, its test points, its units. */
 final class Meaning {
@@ -27,17 +27,24 @@ final class Meaning {
     /**
      * The parts of one reading, as they were found on the line.
      *
-     * @param word     the name it was given, null if none
-     * @param kind     what that name stands for, null if none
-     * @param target   the socket or test point, null if none
+     * @param word the name it was given, null if none
+     * @param kind what that name stands for, null if none
+     * @param target the socket or test point, null if none
      * @param quantity the number
      * @param unloaded whether the tubes were said to be pulled
-     * @param off      whether the power was said to be off
-     * @param stop     whether the pot was said to be at its stop
-     * @param typed    the whole of it, for messages
+     * @param off whether the power was said to be off
+     * @param stop whether the pot was said to be at its stop
+     * @param typed the whole of it, for messages
      */
-    record Said(String word, ReadingKind kind, String target, Quantity quantity, boolean unloaded, boolean off, boolean stop, String typed) {
-    }
+    record Said(
+            String word,
+            ReadingKind kind,
+            String target,
+            Quantity quantity,
+            boolean unloaded,
+            boolean off,
+            boolean stop,
+            String typed) {}
 
     Meaning(AmpSheet sheet) {
         this.sheet = sheet;
@@ -49,7 +56,8 @@ final class Meaning {
      */
     List<Entry> of(Said said) {
         Entry entry = entry(said);
-        Entry told = new Entry(entry.kind(), entry.target(), entry.value(), entry.words(), lastDigit(said.quantity(), entry));
+        Entry told = new Entry(
+                entry.kind(), entry.target(), entry.value(), entry.words(), lastDigit(said.quantity(), entry));
         return said.stop() && told.isCurrent() ? List.of(told, told.as(ReadingKind.SENSE_STOP)) : List.of(told);
     }
 
@@ -78,15 +86,25 @@ final class Meaning {
                 }
                 yield resistance(place, quantity, typed);
             }
-            case SCREEN_VOLTS -> isCurrent(quantity)
-                    ? Entry.measured(ReadingKind.SCREEN_AMPS, place, si(quantity, Unit.MILLIAMP, typed))
-                    : Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
+            case SCREEN_VOLTS ->
+                isCurrent(quantity)
+                        ? Entry.measured(ReadingKind.SCREEN_AMPS, place, si(quantity, Unit.MILLIAMP, typed))
+                        : Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
             case SCREEN_AMPS -> screenCurrent(place, quantity, typed);
-            case CATHODE_VOLTS -> sheet.current().method() == CurrentMethod.CATHODE_RESISTOR
-                    ? Entry.measured(ReadingKind.SENSE_VOLTS, testPoint(said.target(), typed), si(quantity, Unit.VOLT, typed))
-                    : Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
-            case HEATER -> Entry.measured(said.unloaded() ? ReadingKind.HEATER_BARE : kind, place, si(quantity, Unit.VOLT, typed));
-            case BIAS -> Entry.measured(said.stop() ? ReadingKind.BIAS_STOP : kind, said.stop() ? "" : place, si(quantity, Unit.VOLT, typed));
+            case CATHODE_VOLTS ->
+                sheet.current().method() == CurrentMethod.CATHODE_RESISTOR
+                        ? Entry.measured(
+                                ReadingKind.SENSE_VOLTS,
+                                testPoint(said.target(), typed),
+                                si(quantity, Unit.VOLT, typed))
+                        : Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
+            case HEATER ->
+                Entry.measured(said.unloaded() ? ReadingKind.HEATER_BARE : kind, place, si(quantity, Unit.VOLT, typed));
+            case BIAS ->
+                Entry.measured(
+                        said.stop() ? ReadingKind.BIAS_STOP : kind,
+                        said.stop() ? "" : place,
+                        si(quantity, Unit.VOLT, typed));
             default -> Entry.measured(kind, place, si(quantity, Unit.VOLT, typed));
         };
     }
@@ -105,7 +123,8 @@ final class Meaning {
         if (!unloaded && saysBPlus && !atBPlus) {
             throw new BadEntryException(new ReadAtThePlate());
         }
-        return Entry.measured(unloaded ? ReadingKind.PLATE_UNLOADED : ReadingKind.PLATE, place, si(quantity, Unit.VOLT, typed));
+        return Entry.measured(
+                unloaded ? ReadingKind.PLATE_UNLOADED : ReadingKind.PLATE, place, si(quantity, Unit.VOLT, typed));
     }
 
     private Entry screenCurrent(String place, Quantity quantity, String typed) {
@@ -122,7 +141,9 @@ final class Meaning {
     }
 
     private static boolean isCurrent(Quantity quantity) {
-        return quantity.unit().map(unit -> unit.dimension() == Unit.Dimension.CURRENT).orElse(false);
+        return quantity.unit()
+                .map(unit -> unit.dimension() == Unit.Dimension.CURRENT)
+                .orElse(false);
     }
 
     private Entry current(String target, Quantity quantity, String typed) {
@@ -130,7 +151,8 @@ final class Meaning {
         if (shows.dimension() == Unit.Dimension.VOLTAGE && isCurrent(quantity)) {
             return Entry.measured(ReadingKind.SENSE_AMPS, testPoint(target, typed), si(quantity, Unit.MILLIAMP, typed));
         }
-        ReadingKind kind = shows.dimension() == Unit.Dimension.VOLTAGE ? ReadingKind.SENSE_VOLTS : ReadingKind.SENSE_AMPS;
+        ReadingKind kind =
+                shows.dimension() == Unit.Dimension.VOLTAGE ? ReadingKind.SENSE_VOLTS : ReadingKind.SENSE_AMPS;
         return Entry.measured(kind, testPoint(target, typed), si(quantity, shows, typed));
     }
 

@@ -14,33 +14,33 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.typed.BadQuantityException;
 import yellowrail.core.typed.Quantity;
-import yellowrail.core.quantity.Unit;
 
 /**
- * The log of a logging meter: comma-separated rows of time, value and unit (RFC 4180), with or without a header. The time
- * is ISO 8601, with or without a zone, or seconds; of seconds the last row is taken as now.
+ * The log of a logging meter: comma-separated rows of time, value and unit (RFC 4180), with or without a header. The
+ * time is ISO 8601, with or without a zone, or seconds; of seconds the last row is taken as now.
  *
- * @param rows   the good rows, in the order of the file
+ * @param rows the good rows, in the order of the file
  * @param faults what is wrong with the others, by line
  */
 public record MeterLog(List<Row> rows, List<EntryFault> faults) {
 
     /** More than a day of one reading in ten seconds. */
     public static final int MOST_ROWS = 10_000;
+
     private static final int COLUMNS = 3;
     private static final int MOST_FAULTS = 10;
 
     /**
      * One reading.
      *
-     * @param line  of the file
-     * @param at    when
+     * @param line of the file
+     * @param at when
      * @param typed value and unit, as they would be typed
      */
-    public record Row(long line, Instant at, String typed) {
-    }
+    public record Row(long line, Instant at, String typed) {}
 
     public MeterLog {
         rows = List.copyOf(rows);
@@ -48,30 +48,48 @@ public record MeterLog(List<Row> rows, List<EntryFault> faults) {
     }
 
     /**
-     * @param now  when the last row was read, where the times are seconds
+     * @param now when the last row was read, where the times are seconds
      * @param zone of times without one
      */
     public static MeterLog parse(String text, Instant now, ZoneId zone) {
         List<CSVRecord> records = records(text.startsWith("\ufeff") ? text.substring(1) : text);
-        double last = records.stream().map(record -> seconds(record.get(0))).flatMap(Optional::stream).reduce((one, later) -> later).orElse(0.0);
+        double last = records.stream()
+                .map(record -> seconds(record.get(0)))
+                .flatMap(Optional::stream)
+                .reduce((one, later) -> later)
+                .orElse(0.0);
         List<Row> rows = new ArrayList<>();
         List<EntryFault> faults = new ArrayList<>();
         for (CSVRecord record : records) {
-            boolean header = record.getRecordNumber() == 1 && record.size() >= COLUMNS && value(record.get(1), record.get(2)).isEmpty() && time(record.get(0), now, zone, last).isEmpty();
+            boolean header = record.getRecordNumber() == 1
+                    && record.size() >= COLUMNS
+                    && value(record.get(1), record.get(2)).isEmpty()
+                    && time(record.get(0), now, zone, last).isEmpty();
             if (header) {
                 continue;
             }
-            fault(record, now, zone, last).ifPresentOrElse(fault -> {
-                if (faults.size() < MOST_FAULTS) {
-                    faults.add(fault);
-                }
-            }, () -> rows.add(new Row(record.getRecordNumber(), time(record.get(0), now, zone, last).orElseThrow(), record.get(1).strip() + record.get(2).strip())));
+            fault(record, now, zone, last)
+                    .ifPresentOrElse(
+                            fault -> {
+                                if (faults.size() < MOST_FAULTS) {
+                                    faults.add(fault);
+                                }
+                            },
+                            () -> rows.add(new Row(
+                                    record.getRecordNumber(),
+                                    time(record.get(0), now, zone, last).orElseThrow(),
+                                    record.get(1).strip() + record.get(2).strip())));
         }
         return new MeterLog(rows, faults);
     }
 
     private static List<CSVRecord> records(String text) {
-        try (var parser = CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).setTrim(true).get().parse(new StringReader(text))) {
+        try (var parser = CSVFormat.RFC4180
+                .builder()
+                .setIgnoreEmptyLines(true)
+                .setTrim(true)
+                .get()
+                .parse(new StringReader(text))) {
             return parser.stream().limit(MOST_ROWS + 1L).toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -87,21 +105,27 @@ public record MeterLog(List<Row> rows, List<EntryFault> faults) {
         if (time(record.get(0), now, zone, last).isEmpty()) {
             return Optional.of(new EntryFault.NoTime(record.getRecordNumber(), Quantity.quote(record.get(0))));
         }
-        return value(record.get(1), record.get(2)).isPresent() ? Optional.empty()
-                : Optional.of(new EntryFault.NoValue(record.getRecordNumber(), Quantity.quote(record.get(1) + "," + record.get(2))));
+        return value(record.get(1), record.get(2)).isPresent()
+                ? Optional.empty()
+                : Optional.of(new EntryFault.NoValue(
+                        record.getRecordNumber(), Quantity.quote(record.get(1) + "," + record.get(2))));
     }
 
     private static Optional<Quantity> value(String number, String unit) {
         try {
             Quantity quantity = Quantity.parse(number.strip() + unit.strip());
-            return quantity.unit().isPresent() && quantity.unit().get().dimension() != Unit.Dimension.TIME ? Optional.of(quantity) : Optional.empty();
+            return quantity.unit().isPresent() && quantity.unit().get().dimension() != Unit.Dimension.TIME
+                    ? Optional.of(quantity)
+                    : Optional.empty();
         } catch (BadQuantityException e) {
             return Optional.empty();
         }
     }
 
     private static Optional<Double> seconds(String text) {
-        return text.strip().matches("\\d{1,9}(\\.\\d{1,9})?") ? Optional.of(Double.parseDouble(text.strip())) : Optional.empty();
+        return text.strip().matches("\\d{1,9}(\\.\\d{1,9})?")
+                ? Optional.of(Double.parseDouble(text.strip()))
+                : Optional.empty();
     }
 
     private static Optional<Instant> time(String text, Instant now, ZoneId zone, double last) {

@@ -23,8 +23,7 @@ public final class Moment {
     private final Map<Key, Reading> latest;
 
     /** A kind of reading at a place, the place in capitals. */
-    private record Key(ReadingKind kind, String place) {
-    }
+    private record Key(ReadingKind kind, String place) {}
 
     /** @param readings in any order, none of them struck */
     public Moment(Collection<Reading> readings) {
@@ -37,7 +36,10 @@ public final class Moment {
     }
 
     private static void add(Map<Key, Reading> latest, Reading reading) {
-        latest.merge(key(reading.kind(), reading.entry().target()), reading, (one, other) -> ENTERED.compare(one, other) > 0 ? one : other);
+        latest.merge(
+                key(reading.kind(), reading.entry().target()),
+                reading,
+                (one, other) -> ENTERED.compare(one, other) > 0 ? one : other);
     }
 
     /** A moment that goes along a log, reading by reading. */
@@ -52,7 +54,8 @@ public final class Moment {
         /** Lets go of what no longer belongs. @return what that was */
         public List<Reading> remove(Predicate<Reading> which) {
             List<Reading> gone = latest.values().stream().filter(which).toList();
-            gone.forEach(reading -> latest.remove(key(reading.kind(), reading.entry().target())));
+            gone.forEach(
+                    reading -> latest.remove(key(reading.kind(), reading.entry().target())));
             return gone;
         }
 
@@ -79,7 +82,7 @@ public final class Moment {
     }
 
     /**
-     * @param kind   what was read
+     * @param kind what was read
      * @param places sockets and test points, besides the whole amp, where it may have been read
      * @return the newest of them
      */
@@ -101,7 +104,9 @@ public final class Moment {
 
     /** The newest of this kind, wherever it was taken. */
     public Optional<Reading> anywhere(ReadingKind kind) {
-        return latest.values().stream().filter(reading -> reading.kind() == kind).max(ENTERED);
+        return latest.values().stream()
+                .filter(reading -> reading.kind() == kind)
+                .max(ENTERED);
     }
 
     /** The newest current at a test point, across its resistor or direct. */

@@ -7,9 +7,9 @@ import yellowrail.core.finding.Finding;
 /**
  * What is odd about a reading, and what may have been meant. A question never changes a reading by itself.
  *
- * @param entry       the reading in question
- * @param asks        what is odd
- * @param ifReal      what the reading means if it is real; it is told before anything else
+ * @param entry the reading in question
+ * @param asks what is odd
+ * @param ifReal what the reading means if it is real; it is told before anything else
  * @param suggestions what may have been meant in place of the reading, most likely first; possibly none
  */
 public record Question(Entry entry, Finding asks, Optional<Finding> ifReal, List<List<Entry>> suggestions) {

@@ -4,7 +4,6 @@ import yellowrail.core.quantity.Unit;
 
 /** What a line of the log is about. */
 public enum ReadingKind {
-
     SENSE_VOLTS(Unit.VOLT),
     SENSE_AMPS(Unit.MILLIAMP),
     PLATE(Unit.VOLT),

@@ -14,9 +14,9 @@ import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Target;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.typed.BadQuantityException;
 import yellowrail.core.typed.Quantity;
-import yellowrail.core.quantity.Unit;
 
 /**
  * A correction of the amp sheet that a reading gave reason for, made from the entry line.
@@ -40,13 +40,25 @@ public record SheetCorrection(String words, AmpSheet sheet) {
 
     /** @throws BadEntryException if the words are no correction of this sheet */
     public static SheetCorrection parse(String words, AmpSheet sheet) {
-        String said = words.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ").replaceFirst("^anode ", "plate ");
+        String said =
+                words.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ").replaceFirst("^anode ", "plate ");
         return switch (said) {
             case "shared" -> new SheetCorrection(said, shared(sheet));
-            case "screen typical" -> new SheetCorrection(said, sheet.with(new ScreenSense(ScreenSense.Way.TYPICAL,
-                    sheet.screen().stopperOhms(), sheet.screen().connection(), sheet.screen().tap())));
-            case "target customary" -> new SheetCorrection(said, sheet.with(Target.customary(sheet.bias(), sheet.topology())));
-            default -> pot(said, sheet).or(() -> accepted(said, sheet)).orElseThrow(() -> new BadEntryException(new EntryFault.NoSuchCorrection(Quantity.quote("sheet " + words))));
+            case "screen typical" ->
+                new SheetCorrection(
+                        said,
+                        sheet.with(new ScreenSense(
+                                ScreenSense.Way.TYPICAL,
+                                sheet.screen().stopperOhms(),
+                                sheet.screen().connection(),
+                                sheet.screen().tap())));
+            case "target customary" ->
+                new SheetCorrection(said, sheet.with(Target.customary(sheet.bias(), sheet.topology())));
+            default ->
+                pot(said, sheet)
+                        .or(() -> accepted(said, sheet))
+                        .orElseThrow(() -> new BadEntryException(
+                                new EntryFault.NoSuchCorrection(Quantity.quote("sheet " + words))));
         };
     }
 
@@ -60,15 +72,19 @@ public record SheetCorrection(String words, AmpSheet sheet) {
     public static AmpSheet all(List<Entry> said, AmpSheet sheet) {
         AmpSheet corrected = sheet;
         for (Entry entry : said) {
-            corrected = entry.kind() == ReadingKind.SHEET ? parse(entry.words(), corrected).sheet() : corrected;
+            corrected = entry.kind() == ReadingKind.SHEET
+                    ? parse(entry.words(), corrected).sheet()
+                    : corrected;
         }
         return corrected;
     }
 
     /** The tubes of a channel on one test point. */
     private static AmpSheet shared(AmpSheet s) {
-        AmpSheet together = s.withSockets(s.sockets().stream().map(socket -> new Socket(socket.label(), socket.side(), socket.channel(),
-                AmpDefaults.sharedPoint(socket.channel()))).toList());
+        AmpSheet together = s.withSockets(s.sockets().stream()
+                .map(socket -> new Socket(
+                        socket.label(), socket.side(), socket.channel(), AmpDefaults.sharedPoint(socket.channel())))
+                .toList());
         return s.current().method() == CurrentMethod.SENSE_EACH ? together.with(CurrentMethod.SENSE_SHARED) : together;
     }
 
@@ -76,8 +92,12 @@ public record SheetCorrection(String words, AmpSheet sheet) {
         for (Pot pot : sheet.pots()) {
             String start = "pot " + pot.name().toLowerCase(Locale.ROOT) + " ";
             if (said.startsWith(start)) {
-                return corrected(pot, said.substring(start.length())).map(changed -> new SheetCorrection("pot " + pot.name() + " " + said.substring(start.length()),
-                        sheet.withPots(sheet.pots().stream().map(each -> each.equals(pot) ? changed : each).toList())));
+                return corrected(pot, said.substring(start.length()))
+                        .map(changed -> new SheetCorrection(
+                                "pot " + pot.name() + " " + said.substring(start.length()),
+                                sheet.withPots(sheet.pots().stream()
+                                        .map(each -> each.equals(pot) ? changed : each)
+                                        .toList())));
             }
         }
         return Optional.empty();
@@ -92,8 +112,12 @@ public record SheetCorrection(String words, AmpSheet sheet) {
         try {
             double volts = Quantity.parse(upTo.group(2)).si(Unit.VOLT);
             OptionalDouble limit = OptionalDouble.of(volts);
-            Accepted accepted = upTo.group(1).equals("plate") ? new Accepted(limit, sheet.accepted().screenVolts()) : new Accepted(sheet.accepted().plateVolts(), limit);
-            return volts > 0 && volts <= MOST_VOLTS ? Optional.of(new SheetCorrection(said, sheet.with(accepted))) : Optional.empty();
+            Accepted accepted = upTo.group(1).equals("plate")
+                    ? new Accepted(limit, sheet.accepted().screenVolts())
+                    : new Accepted(sheet.accepted().plateVolts(), limit);
+            return volts > 0 && volts <= MOST_VOLTS
+                    ? Optional.of(new SheetCorrection(said, sheet.with(accepted)))
+                    : Optional.empty();
         } catch (BadQuantityException e) {
             return Optional.empty();
         }
@@ -101,9 +125,11 @@ public record SheetCorrection(String words, AmpSheet sheet) {
 
     private static Optional<Pot> corrected(Pot pot, String what) {
         return switch (what) {
-            case "balance" -> Optional.of(new Pot(pot.name(), Pot.Action.BALANCE, pot.acts(), pot.hotter(), pot.verified()));
+            case "balance" ->
+                Optional.of(new Pot(pot.name(), Pot.Action.BALANCE, pot.acts(), pot.hotter(), pot.verified()));
             case "clockwise" -> Optional.of(new Pot(pot.name(), pot.action(), pot.acts(), Pot.Turn.CLOCKWISE, true));
-            case "anticlockwise" -> Optional.of(new Pot(pot.name(), pot.action(), pot.acts(), Pot.Turn.ANTICLOCKWISE, true));
+            case "anticlockwise" ->
+                Optional.of(new Pot(pot.name(), pot.action(), pot.acts(), Pot.Turn.ANTICLOCKWISE, true));
             default -> Optional.empty();
         };
     }

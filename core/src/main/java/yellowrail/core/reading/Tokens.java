@@ -14,11 +14,10 @@ final class Tokens {
 
     private static final Pattern BETWEEN = Pattern.compile("[\\s=:]+");
     private static final Pattern BARE_NUMBER = Pattern.compile("[+\\-\u2212]?(\\d+([.,]\\d*)?|[.,]\\d+)");
-    private static final Pattern WORD_AND_NUMBER = Pattern.compile(
-            "(?i)(plate|anode|mains|wall|bias|grid|screen|vk|rk|rdc|b\\+)([+\\-\u2212]?\\d.*)");
+    private static final Pattern WORD_AND_NUMBER =
+            Pattern.compile("(?i)(plate|anode|mains|wall|bias|grid|screen|vk|rk|rdc|b\\+)([+\\-\u2212]?\\d.*)");
 
-    private Tokens() {
-    }
+    private Tokens() {}
 
     static List<String> of(String line, AmpSheet sheet) {
         List<String> tokens = new ArrayList<>();

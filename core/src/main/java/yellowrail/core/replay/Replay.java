@@ -35,16 +35,14 @@ public final class Replay {
     /**
      * A line that nobody has answered for.
      *
-     * @param index    which of the lines, as its caller counts them
+     * @param index which of the lines, as its caller counts them
      * @param question about its first entry that cannot be meant
-     * @param choices  what was probably meant, each as a whole line
+     * @param choices what was probably meant, each as a whole line
      */
-    public record Asked(int index, Question question, List<List<Entry>> choices) {
-    }
+    public record Asked(int index, Question question, List<List<Entry>> choices) {}
 
     /** A line that cannot be read. */
-    public record Refused(int index, EntryFault fault) {
-    }
+    public record Refused(int index, EntryFault fault) {}
 
     public Replay(TubeCatalogue catalogue, AmpSheet sheet) {
         this.log = new Log(catalogue, List.of(new SheetVersion(1, sheet)), Moment.EMPTY, List.of());
@@ -96,16 +94,26 @@ public final class Replay {
         if (log.readings().isEmpty()) {
             throw new BadEntryException(new EntryFault.NothingToUndo());
         }
-        log = new Log(log.catalogue(), log.versions(), log.before(), log.readings().subList(0, log.readings().size() - 1));
+        log = new Log(
+                log.catalogue(),
+                log.versions(),
+                log.before(),
+                log.readings().subList(0, log.readings().size() - 1));
     }
 
     private Optional<Asked> question(int index, Instant at, List<Entry> said) {
-        Situation situation = new Situation(log, at, finder().find().map(NextMove::marks).orElse(List.of()));
+        Situation situation =
+                new Situation(log, at, finder().find().map(NextMove::marks).orElse(List.of()));
         for (int i = 0; i < said.size(); i++) {
             Optional<Question> question = Mistakes.question(said.get(i), situation);
             if (question.isPresent()) {
                 int place = i;
-                return Optional.of(new Asked(index, question.get(), question.get().suggestions().stream().map(instead -> instead(said, place, instead)).toList()));
+                return Optional.of(new Asked(
+                        index,
+                        question.get(),
+                        question.get().suggestions().stream()
+                                .map(instead -> instead(said, place, instead))
+                                .toList()));
             }
             situation = i == said.size() - 1 ? situation : situation.after(said.get(i));
         }
@@ -124,7 +132,9 @@ public final class Replay {
         long line = id + 1;
         List<Reading> all = new ArrayList<>(log.readings());
         for (Entry entry : said) {
-            Instant taken = entry.kind() == ReadingKind.POWER_ON ? at.minus(Duration.ofSeconds(Math.round(60 * entry.value()))) : at;
+            Instant taken = entry.kind() == ReadingKind.POWER_ON
+                    ? at.minus(Duration.ofSeconds(Math.round(60 * entry.value())))
+                    : at;
             all.add(new Reading(++id, entry, taken, line, log.newest().number()));
         }
         log = new Log(log.catalogue(), log.versions(), log.before(), all);

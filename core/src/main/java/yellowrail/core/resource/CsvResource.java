@@ -12,11 +12,14 @@ import org.apache.commons.csv.CSVRecord;
 /** Reads the data files that ship with the application: comma separated, a header line, remarks behind {@code #}. */
 public final class CsvResource {
 
-    private static final CSVFormat FORMAT = CSVFormat.DEFAULT.builder()
-            .setHeader().setSkipHeaderRecord(true).setCommentMarker('#').get();
+    private static final CSVFormat FORMAT = CSVFormat.DEFAULT
+            .builder()
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setCommentMarker('#')
+            .get();
 
-    private CsvResource() {
-    }
+    private CsvResource() {}
 
     /** The rows of a file beside a class. */
     public static List<CSVRecord> records(Class<?> beside, String name) {

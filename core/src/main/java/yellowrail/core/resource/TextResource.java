@@ -8,8 +8,7 @@ import java.nio.charset.StandardCharsets;
 /** Reads a text that ships with the application. */
 public final class TextResource {
 
-    private TextResource() {
-    }
+    private TextResource() {}
 
     /** The file beside a class. */
     public static String read(Class<?> beside, String name) {

@@ -16,10 +16,10 @@ import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.PublishedOperation;
 
 /**
- * One channel of an amp as an output stage. Tubes of a type scatter, so the idle current that was read counts, and the grid volts
- * are those at which the model draws it.
+ * One channel of an amp as an output stage. Tubes of a type scatter, so the idle current that was read counts, and the
+ * grid volts are those at which the model draws it.
  *
- * @param stage   the stage
+ * @param stage the stage
  * @param assumed what was not known, and what was taken for it
  */
 public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
@@ -33,19 +33,48 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
     public static AmpStage of(AmpSheet sheet, LastRead read, TubeType type, PentodeModel model) {
         List<StageFinding> assumed = new ArrayList<>();
         boolean pushPull = sheet.topology() == Topology.PUSH_PULL;
-        List<PublishedOperation> published = PublishedOperation.all().stream().filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull).toList();
-        double plate = known(read.plateVolts(), published.stream().mapToDouble(PublishedOperation::plateVolts).findFirst().orElse(USUAL_PLATES), StageFinding.PlatesTaken::new, assumed);
+        List<PublishedOperation> published = PublishedOperation.all().stream()
+                .filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull)
+                .toList();
+        double plate = known(
+                read.plateVolts(),
+                published.stream()
+                        .mapToDouble(PublishedOperation::plateVolts)
+                        .findFirst()
+                        .orElse(USUAL_PLATES),
+                StageFinding.PlatesTaken::new,
+                assumed);
         Connection connection = sheet.screen().connection();
-        double screen = connection != Connection.PENTODE ? plate : known(read.screenVolts(), plate - SCREENS_BELOW, StageFinding.ScreensTaken::new, assumed);
+        double screen = connection != Connection.PENTODE
+                ? plate
+                : known(read.screenVolts(), plate - SCREENS_BELOW, StageFinding.ScreensTaken::new, assumed);
         double rated = sheet.rating(type).plateWatts();
         Target asked = new Goal(sheet, sheet.rating(type), sheet.isOf(type)).window();
-        Target target = asked.school().basis() == School.Basis.PERCENT ? asked : Target.customary(sheet.bias(), sheet.topology());
+        Target target = asked.school().basis() == School.Basis.PERCENT
+                ? asked
+                : Target.customary(sheet.bias(), sheet.topology());
         double idle = known(read.plateAmps(), target.aim() * rated / plate, StageFinding.IdleTaken::new, assumed);
-        double usual = published.stream().mapToDouble(PublishedOperation::loadOhms).findFirst().orElse(pushPull ? USUAL_LOAD : USUAL_SINGLE_LOAD) / sheet.tubesPerSide();
+        double usual = published.stream()
+                        .mapToDouble(PublishedOperation::loadOhms)
+                        .findFirst()
+                        .orElse(pushPull ? USUAL_LOAD : USUAL_SINGLE_LOAD)
+                / sheet.tubesPerSide();
         double load = known(sheet.fittings().loadOhms(), usual, StageFinding.LoadTaken::new, assumed);
         double copper = sheet.fittings().iron().copperOhms().orElse(0) / (pushPull ? 2 : 1);
-        OutputStage fixed = new OutputStage(model, sheet.topology(), Math.min(OutputStage.MOST_PER_SIDE, sheet.tubesPerSide()), plate, screen, connection, sheet.screen().tap().orElse(OutputStage.USUAL_TAP),
-                OutputStage.Bias.fixed(0), load, copper, 0, 0, 0);
+        OutputStage fixed = new OutputStage(
+                model,
+                sheet.topology(),
+                Math.min(OutputStage.MOST_PER_SIDE, sheet.tubesPerSide()),
+                plate,
+                screen,
+                connection,
+                sheet.screen().tap().orElse(OutputStage.USUAL_TAP),
+                OutputStage.Bias.fixed(0),
+                load,
+                copper,
+                0,
+                0,
+                0);
         return new AmpStage(atIdle(fixed, idle, sheet.bias().isCathode()), List.copyOf(assumed));
     }
 
@@ -57,10 +86,12 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
             return fixed;
         }
         Idle idle = Idle.of(fixed);
-        return stage.with(OutputStage.Bias.cathode(Math.max(1e-3, -grid) / (stage.tubes() * (idle.plateAmps() + idle.screenAmps()))));
+        return stage.with(OutputStage.Bias.cathode(
+                Math.max(1e-3, -grid) / (stage.tubes() * (idle.plateAmps() + idle.screenAmps()))));
     }
 
-    private static double known(OptionalDouble value, double instead, DoubleFunction<StageFinding> taken, List<StageFinding> assumed) {
+    private static double known(
+            OptionalDouble value, double instead, DoubleFunction<StageFinding> taken, List<StageFinding> assumed) {
         if (value.isEmpty()) {
             assumed.add(taken.apply(instead));
         }

@@ -2,7 +2,10 @@ package yellowrail.core.stage;
 
 import java.util.function.ToDoubleFunction;
 
-/** Half a cycle of a sine through the stage, from trough to peak, at equal steps of phase: {@link Harmonics} tells why half is enough. */
+/**
+ * Half a cycle of a sine through the stage, from trough to peak, at equal steps of phase: {@link Harmonics} tells why
+ * half is enough.
+ */
 final class Cycle {
 
     private final OutputStage stage;
@@ -10,7 +13,7 @@ final class Cycle {
     private final Sample[] samples;
 
     /**
-     * @param peak  of the drive, V
+     * @param peak of the drive, V
      * @param steps of phase in the whole cycle, a multiple of 4
      * @param tolerance of the voltages, V
      */

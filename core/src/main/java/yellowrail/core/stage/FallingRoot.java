@@ -11,12 +11,11 @@ final class FallingRoot {
 
     private static final int MOST_EVALUATIONS = 200;
 
-    private FallingRoot() {
-    }
+    private FallingRoot() {}
 
     /**
-     * @param from  the function is 0 or more here
-     * @param to    and 0 or less here
+     * @param from the function is 0 or more here
+     * @param to and 0 or less here
      * @param guess where to begin
      * @throws UnsettledException if it is not found in 200 evaluations
      */

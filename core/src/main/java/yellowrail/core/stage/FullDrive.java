@@ -9,9 +9,10 @@ import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
 /**
- * Drives a sine to the edge of grid current, where the grids just meet their cathodes, through a stage that has no memory
- * within the cycle. What moves slowly is brought to agree with the means of the cycle by a quasi-Newton method: the voltage on a
- * by-passed cathode resistor, which full drive shifts, the DC of a single-ended core, the sag of the supplies.
+ * Drives a sine to the edge of grid current, where the grids just meet their cathodes, through a stage that has no
+ * memory within the cycle. What moves slowly is brought to agree with the means of the cycle by a quasi-Newton method:
+ * the voltage on a by-passed cathode resistor, which full drive shifts, the DC of a single-ended core, the sag of the
+ * supplies.
  *
  * <p>Not in it: grid current, leakage inductance, the phase of the load, screens that are not by-passed.
  */
@@ -19,12 +20,15 @@ public final class FullDrive {
 
     /** Phase steps in a cycle; 64 give the same to three decimals. */
     public static final int STEPS = 256;
+
     private static final int SLOW_STEPS = 32;
     /** Of the voltages within the cycle, V, and of the means, A. */
     private static final double TOLERANCE = 1e-6;
+
     private static final double CONVERGED = 1e-8;
     /** A step that leaves more than this of the distance calls for new slopes. */
     private static final double SLOW = 0.3;
+
     private static final int MOST_ROUNDS = 60;
     /** Step of the numerical derivatives, A. */
     private static final double STEP = 1e-4;
@@ -36,7 +40,10 @@ public final class FullDrive {
 
     /** A mean of the cycle that something slow depends on. */
     private enum Mean {
-        CATHODES, CORE, PLATES, SCREENS
+        CATHODES,
+        CORE,
+        PLATES,
+        SCREENS
     }
 
     public FullDrive(OutputStage stage) {
@@ -71,7 +78,10 @@ public final class FullDrive {
         return new Performance(stage, idle, new Cycle(stage, slow, -slow.grid(), steps, TOLERANCE), slow);
     }
 
-    /** Means that the cycle they make gives back; the slopes are corrected by every step, and taken anew where that is slow. */
+    /**
+     * Means that the cycle they make gives back; the slopes are corrected by every step, and taken anew where that is
+     * slow.
+     */
     private double[] settled() {
         double[] x = atIdle();
         double[] off = off(x);
@@ -96,7 +106,9 @@ public final class FullDrive {
                 continue;
             }
             RealVector moved = new ArrayRealVector(tried, false).subtract(new ArrayRealVector(x, false));
-            RealVector missed = new ArrayRealVector(left, false).subtract(new ArrayRealVector(off, false)).subtract(slopes.operate(moved));
+            RealVector missed = new ArrayRealVector(left, false)
+                    .subtract(new ArrayRealVector(off, false))
+                    .subtract(slopes.operate(moved));
             slopes = slopes.add(missed.mapDivide(moved.dotProduct(moved)).outerProduct(moved));
             x = tried;
             off = left;
@@ -143,12 +155,15 @@ public final class FullDrive {
         Cycle cycle = new Cycle(stage, slow, -slow.grid(), Math.min(steps, SLOW_STEPS), TOLERANCE);
         double[] off = new double[x.length];
         for (int i = 0; i < off.length; i++) {
-            off[i] = x[i] - switch (means.get(i)) {
-                case CATHODES -> stage.tubes() * cycle.mean(tube -> tube.plateAmps() + tube.screenAmps());
-                case CORE -> cycle.meanMagnetising();
-                case PLATES -> stage.tubes() * cycle.mean(tube -> tube.plateAmps() + (stage.tap() > 0 ? tube.screenAmps() : 0));
-                case SCREENS -> stage.tubes() * cycle.mean(Sample::screenAmps);
-            };
+            off[i] = x[i]
+                    - switch (means.get(i)) {
+                        case CATHODES -> stage.tubes() * cycle.mean(tube -> tube.plateAmps() + tube.screenAmps());
+                        case CORE -> cycle.meanMagnetising();
+                        case PLATES ->
+                            stage.tubes()
+                                    * cycle.mean(tube -> tube.plateAmps() + (stage.tap() > 0 ? tube.screenAmps() : 0));
+                        case SCREENS -> stage.tubes() * cycle.mean(Sample::screenAmps);
+                    };
         }
         return off;
     }
@@ -168,10 +183,20 @@ public final class FullDrive {
 
     private Signal.Slow slow(double[] x) {
         double lift = stage.bias().isCathode() ? stage.bias().ohms().getAsDouble() * value(Mean.CATHODES, x) : 0;
-        double copper = stage.primaryOhms() * stage.tubesPerSide() * (idle.plateAmps() + (stage.tap() > 0 ? idle.screenAmps() : 0));
-        double plates = stage.plateVolts() + copper + idle.cathodeVolts() - stage.plateSagOhms() * (value(Mean.PLATES, x) - atIdle(Mean.PLATES)) - lift;
-        double screens = stage.screenVolts() + idle.cathodeVolts() - stage.screenSagOhms() * (value(Mean.SCREENS, x) - atIdle(Mean.SCREENS)) - lift;
-        return new Signal.Slow(plates, screens, stage.bias().isCathode() ? -lift : idle.gridVolts(), value(Mean.CORE, x));
+        double copper = stage.primaryOhms()
+                * stage.tubesPerSide()
+                * (idle.plateAmps() + (stage.tap() > 0 ? idle.screenAmps() : 0));
+        double plates = stage.plateVolts()
+                + copper
+                + idle.cathodeVolts()
+                - stage.plateSagOhms() * (value(Mean.PLATES, x) - atIdle(Mean.PLATES))
+                - lift;
+        double screens = stage.screenVolts()
+                + idle.cathodeVolts()
+                - stage.screenSagOhms() * (value(Mean.SCREENS, x) - atIdle(Mean.SCREENS))
+                - lift;
+        return new Signal.Slow(
+                plates, screens, stage.bias().isCathode() ? -lift : idle.gridVolts(), value(Mean.CORE, x));
     }
 
     private double value(Mean mean, double[] x) {

@@ -5,8 +5,8 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 /**
  * A stage at rest; currents of one tube. SI.
  *
- * @param gridVolts  grid to cathode, V
- * @param plateAmps  A
+ * @param gridVolts grid to cathode, V
+ * @param plateAmps A
  * @param screenAmps A
  * @param cathodeVolts cathodes to ground, V: 0 with fixed bias
  */
@@ -16,15 +16,25 @@ public record Idle(double gridVolts, double plateAmps, double screenAmps, double
     private static final int MOST_EVALUATIONS = 200;
 
     public static Idle of(OutputStage stage) {
-        double grid = stage.bias().isCathode() ? -selfBias(stage) : stage.bias().volts().getAsDouble();
-        return new Idle(grid, stage.model().plateCurrent(stage.plateVolts(), stage.screenVolts(), grid), stage.model().screenCurrent(stage.plateVolts(), stage.screenVolts(), grid),
+        double grid = stage.bias().isCathode()
+                ? -selfBias(stage)
+                : stage.bias().volts().getAsDouble();
+        return new Idle(
+                grid,
+                stage.model().plateCurrent(stage.plateVolts(), stage.screenVolts(), grid),
+                stage.model().screenCurrent(stage.plateVolts(), stage.screenVolts(), grid),
                 stage.bias().isCathode() ? -grid : 0);
     }
 
     /** Where the resistor's drop and the tubes' current agree; one rises, the other falls with it. */
     private static double selfBias(OutputStage stage) {
         double ohms = stage.tubes() * stage.bias().ohms().getAsDouble();
-        return new BracketingNthOrderBrentSolver(VOLT_TOLERANCE, 5).solve(MOST_EVALUATIONS,
-                volts -> ohms * stage.model().cathodeCurrent(stage.plateVolts(), stage.screenVolts(), -volts) - volts, 0, stage.screenVolts());
+        return new BracketingNthOrderBrentSolver(VOLT_TOLERANCE, 5)
+                .solve(
+                        MOST_EVALUATIONS,
+                        volts -> ohms * stage.model().cathodeCurrent(stage.plateVolts(), stage.screenVolts(), -volts)
+                                - volts,
+                        0,
+                        stage.screenVolts());
     }
 }

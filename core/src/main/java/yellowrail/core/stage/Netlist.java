@@ -7,20 +7,23 @@ import yellowrail.core.resource.TextResource;
 import yellowrail.core.tube.model.PentodeModel;
 
 /**
- * A stage as a SPICE netlist: the tube as a behavioural subcircuit with the same equations, an ideal transformer of controlled
- * sources, a sine to the edge of grid current, {@code .tran} until the means have settled and {@code .four} of the last cycle.
- * The load is written as the primary sees it; an inductor across it carries the DC, as a core does.
+ * A stage as a SPICE netlist: the tube as a behavioural subcircuit with the same equations, an ideal transformer of
+ * controlled sources, a sine to the edge of grid current, {@code .tran} until the means have settled and {@code .four}
+ * of the last cycle. The load is written as the primary sees it; an inductor across it carries the DC, as a core does.
  */
 public final class Netlist {
 
     /** The tube as a subcircuit, and remarks. */
     private static final String TUBE = TextResource.read(Netlist.class, "tube.cir");
+
     private static final double HERTZ = 1000;
     /** The core's reactance is this many times the load. */
     private static final double CORE = 62.8;
+
     private static final double BYPASS_FARADS = 470e-6;
     /** Seconds until the by-pass capacitor and the core have settled. */
     private static final double BYPASSED = 0.36;
+
     private static final double CORE_FILLED = 0.14;
     private static final int CYCLES_KEPT = 4;
     private static final double STEP = 2e-6;
@@ -41,13 +44,25 @@ public final class Netlist {
         text.setLength(0);
         Idle idle = performance.idle();
         double lift = idle.cathodeVolts();
-        double copper = stage.primaryOhms() * stage.tubesPerSide() * (idle.plateAmps() + (stage.tap() > 0 ? idle.screenAmps() : 0));
+        double copper = stage.primaryOhms()
+                * stage.tubesPerSide()
+                * (idle.plateAmps() + (stage.tap() > 0 ? idle.screenAmps() : 0));
         line("* %s", title);
         tube();
         double shift = stage.bias().isCathode() ? -performance.gridVolts() - lift : 0;
-        line("vplates bplus 0 %s", number(stage.plateSagOhms() > 0 ? performance.supplyVolts() + lift + shift : stage.plateVolts() + copper + lift));
+        line(
+                "vplates bplus 0 %s",
+                number(
+                        stage.plateSagOhms() > 0
+                                ? performance.supplyVolts() + lift + shift
+                                : stage.plateVolts() + copper + lift));
         if (stage.tap() == 0) {
-            line("vscreens screens 0 %s", number(stage.screenSagOhms() > 0 ? performance.screenSupplyVolts() + lift + shift : stage.screenVolts() + lift));
+            line(
+                    "vscreens screens 0 %s",
+                    number(
+                            stage.screenSagOhms() > 0
+                                    ? performance.screenSupplyVolts() + lift + shift
+                                    : stage.screenVolts() + lift));
         }
         line("vbias bias 0 %s", number(stage.bias().isCathode() ? 0 : idle.gridVolts()));
         side(1, 1);
@@ -67,8 +82,18 @@ public final class Netlist {
 
     private void tube() {
         PentodeModel m = stage.model();
-        text.append(String.format(Locale.ROOT, TUBE, stage.tubesPerSide(), number(m.kp()), number(m.mu()), number(m.ex()), number(m.kg1()), number(m.kvb()), number(m.early()),
-                number(m.kg2()), number(m.f())));
+        text.append(String.format(
+                Locale.ROOT,
+                TUBE,
+                stage.tubesPerSide(),
+                number(m.kp()),
+                number(m.mu()),
+                number(m.ex()),
+                number(m.kg1()),
+                number(m.kvb()),
+                number(m.early()),
+                number(m.kg2()),
+                number(m.f())));
     }
 
     /** One side: its half of the primary, which adds its ampere-turns to the load, and its tube. */
@@ -92,7 +117,9 @@ public final class Netlist {
             winding = "p" + n;
         }
         line("vdrive%d g%d bias sin(0 %s %s)", n, n, number(sign * performance.peakDrive()), number(HERTZ));
-        line("xtube%d %s %s g%d k tube", n, winding, stage.tap() == 1 ? winding : stage.tap() > 0 ? "t" + n : "screens", n);
+        line(
+                "xtube%d %s %s g%d k tube",
+                n, winding, stage.tap() == 1 ? winding : stage.tap() > 0 ? "t" + n : "screens", n);
     }
 
     private void cathodes() {
@@ -116,6 +143,11 @@ public final class Netlist {
     }
 
     private static String number(double value) {
-        return value == 0 ? "0" : new BigDecimal(value).round(new MathContext(9)).stripTrailingZeros().toPlainString();
+        return value == 0
+                ? "0"
+                : new BigDecimal(value)
+                        .round(new MathContext(9))
+                        .stripTrailingZeros()
+                        .toPlainString();
     }
 }

@@ -10,18 +10,19 @@ public final class Opinion {
 
     /** From published operation: power, mean plate current, mean screen current, as ratios at about 95 %. */
     public static final double POWER = 0.15;
+
     public static final double PLATES = 0.10;
     public static final double SCREENS = 0.30;
     /** Published distortion is this many times the computed one, from least to most. */
     public static final double LEAST_DISTORTION = 0.5;
+
     public static final double MOST_DISTORTION = 3;
 
     private static final double CUT_OFF = 0.001;
     private static final double HARDLY_ANY = 0.005;
     private static final double SMALL = 0.03;
 
-    private Opinion() {
-    }
+    private Opinion() {}
 
     public static List<StageFinding> of(Performance found, KnownModel known, Rating rating) {
         List<StageFinding> notes = new ArrayList<>();
@@ -42,7 +43,8 @@ public final class Opinion {
             }
         });
         rating.cathodeAmps().ifPresent(amps -> {
-            double each = (found.plateAmps() + found.screenAmps()) / found.stage().tubes();
+            double each =
+                    (found.plateAmps() + found.screenAmps()) / found.stage().tubes();
             if (each > amps) {
                 notes.add(new StageFinding.CathodesOverLimit(each, amps));
             }
@@ -59,6 +61,8 @@ public final class Opinion {
         if (ratio < HARDLY_ANY) {
             return new StageFinding.HardlyAnyDistortion(leading);
         }
-        return ratio < SMALL ? new StageFinding.SmallDistortion(ratio, leading) : new StageFinding.Distortion(ratio, leading);
+        return ratio < SMALL
+                ? new StageFinding.SmallDistortion(ratio, leading)
+                : new StageFinding.Distortion(ratio, leading);
     }
 }

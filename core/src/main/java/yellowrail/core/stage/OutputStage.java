@@ -7,25 +7,37 @@ import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.PublishedOperation;
 
 /**
- * An output stage as it stands at idle, and what hangs on it; SI. Plate and screen voltages are those of the idle, to the
- * cathode, as a builder reads them; what the supply gives to ground follows from them.
+ * An output stage as it stands at idle, and what hangs on it; SI. Plate and screen voltages are those of the idle, to
+ * the cathode, as a builder reads them; what the supply gives to ground follows from them.
  *
- * @param model        the tube
- * @param topology     push-pull or single-ended
+ * @param model the tube
+ * @param topology push-pull or single-ended
  * @param tubesPerSide tubes in parallel at one end of the primary, 1 to 4
- * @param plateVolts   plate to cathode at idle, V
- * @param screenVolts  screen to cathode at idle, V; ultralinear and triode take the plate's
- * @param connection   what the screens hang on
- * @param tap          ultralinear tap, part of the half primary (single-ended: of the primary) between supply and screen
- * @param bias         what holds the grids
- * @param loadOhms     plate to plate, or on the one plate, ohm
- * @param primaryOhms  copper of the half primary, single-ended of the primary, ohm; at the supply's end of it
- * @param lossOhms     copper of the secondary as the primary sees it, in series with the load, ohm
+ * @param plateVolts plate to cathode at idle, V
+ * @param screenVolts screen to cathode at idle, V; ultralinear and triode take the plate's
+ * @param connection what the screens hang on
+ * @param tap ultralinear tap, part of the half primary (single-ended: of the primary) between supply and screen
+ * @param bias what holds the grids
+ * @param loadOhms plate to plate, or on the one plate, ohm
+ * @param primaryOhms copper of the half primary, single-ended of the primary, ohm; at the supply's end of it
+ * @param lossOhms copper of the secondary as the primary sees it, in series with the load, ohm
  * @param plateSagOhms resistance of the plate supply: its voltage falls as the mean current rises over the idle's, ohm
  * @param screenSagOhms the same for the screens' own supply, ohm
  */
-public record OutputStage(PentodeModel model, Topology topology, int tubesPerSide, double plateVolts, double screenVolts, Connection connection, double tap, Bias bias, double loadOhms,
-                          double primaryOhms, double lossOhms, double plateSagOhms, double screenSagOhms) {
+public record OutputStage(
+        PentodeModel model,
+        Topology topology,
+        int tubesPerSide,
+        double plateVolts,
+        double screenVolts,
+        Connection connection,
+        double tap,
+        Bias bias,
+        double loadOhms,
+        double primaryOhms,
+        double lossOhms,
+        double plateSagOhms,
+        double screenSagOhms) {
 
     public static final int MOST_PER_SIDE = 4;
     /** Where an ultralinear tap is not known, part of the half primary. */
@@ -35,7 +47,7 @@ public record OutputStage(PentodeModel model, Topology topology, int tubesPerSid
      * What holds the grids below their cathodes: one of the two.
      *
      * @param volts grid to cathode, V, 0 or less
-     * @param ohms  resistor common to all cathodes of the stage, bypassed, ohm
+     * @param ohms resistor common to all cathodes of the stage, bypassed, ohm
      */
     public record Bias(OptionalDouble volts, OptionalDouble ohms) {
 
@@ -60,12 +72,13 @@ public record OutputStage(PentodeModel model, Topology topology, int tubesPerSid
         positive("the screen voltage", screenVolts);
         positive("the load", loadOhms);
         if (tubesPerSide < 1 || tubesPerSide > MOST_PER_SIDE) {
-            throw new IllegalArgumentException("a side has 1 to %d tubes, was %d".formatted(MOST_PER_SIDE, tubesPerSide));
+            throw new IllegalArgumentException(
+                    "a side has 1 to %d tubes, was %d".formatted(MOST_PER_SIDE, tubesPerSide));
         }
         if (connection == Connection.ULTRALINEAR && !(tap > 0 && tap < 1)) {
             throw new IllegalArgumentException("an ultralinear tap lies between 0 and 1, was " + tap);
         }
-        for (double ohms : new double[]{primaryOhms, lossOhms, plateSagOhms, screenSagOhms}) {
+        for (double ohms : new double[] {primaryOhms, lossOhms, plateSagOhms, screenSagOhms}) {
             if (!(ohms >= 0 && Double.isFinite(ohms))) {
                 throw new IllegalArgumentException("a resistance is 0 ohm or more, was " + ohms);
             }
@@ -79,14 +92,31 @@ public record OutputStage(PentodeModel model, Topology topology, int tubesPerSid
     }
 
     /** Perfect copper and a stiff supply. */
-    public OutputStage(PentodeModel model, Topology topology, int tubesPerSide, double plateVolts, double screenVolts, Connection connection, double tap, Bias bias, double loadOhms) {
+    public OutputStage(
+            PentodeModel model,
+            Topology topology,
+            int tubesPerSide,
+            double plateVolts,
+            double screenVolts,
+            Connection connection,
+            double tap,
+            Bias bias,
+            double loadOhms) {
         this(model, topology, tubesPerSide, plateVolts, screenVolts, connection, tap, bias, loadOhms, 0, 0, 0, 0);
     }
 
     /** A published operation with a tube\u2019s model. */
     public static OutputStage of(PublishedOperation operation, PentodeModel model) {
-        return new OutputStage(model, operation.pushPull() ? Topology.PUSH_PULL : Topology.SINGLE_ENDED, 1, operation.plateVolts(), operation.screenVolts(), Connection.PENTODE, 0,
-                Bias.fixed(operation.gridVolts()), operation.loadOhms());
+        return new OutputStage(
+                model,
+                operation.pushPull() ? Topology.PUSH_PULL : Topology.SINGLE_ENDED,
+                1,
+                operation.plateVolts(),
+                operation.screenVolts(),
+                Connection.PENTODE,
+                0,
+                Bias.fixed(operation.gridVolts()),
+                operation.loadOhms());
     }
 
     private static double positive(String what, double value) {
@@ -111,14 +141,53 @@ public record OutputStage(PentodeModel model, Topology topology, int tubesPerSid
     }
 
     public OutputStage withLoad(double ohms) {
-        return new OutputStage(model, topology, tubesPerSide, plateVolts, screenVolts, connection, tap, bias, ohms, primaryOhms, lossOhms * ohms / loadOhms, plateSagOhms, screenSagOhms);
+        return new OutputStage(
+                model,
+                topology,
+                tubesPerSide,
+                plateVolts,
+                screenVolts,
+                connection,
+                tap,
+                bias,
+                ohms,
+                primaryOhms,
+                lossOhms * ohms / loadOhms,
+                plateSagOhms,
+                screenSagOhms);
     }
 
     public OutputStage with(Bias other) {
-        return new OutputStage(model, topology, tubesPerSide, plateVolts, screenVolts, connection, tap, other, loadOhms, primaryOhms, lossOhms, plateSagOhms, screenSagOhms);
+        return new OutputStage(
+                model,
+                topology,
+                tubesPerSide,
+                plateVolts,
+                screenVolts,
+                connection,
+                tap,
+                other,
+                loadOhms,
+                primaryOhms,
+                lossOhms,
+                plateSagOhms,
+                screenSagOhms);
     }
 
     public OutputStage with(PentodeModel other) {
-        return new OutputStage(other, topology, tubesPerSide, plateVolts, screenVolts, connection, tap, bias, loadOhms, primaryOhms, lossOhms, plateSagOhms, screenSagOhms);
+        return new OutputStage(
+                other,
+                topology,
+                tubesPerSide,
+                plateVolts,
+                screenVolts,
+                connection,
+                tap,
+                bias,
+                loadOhms,
+                primaryOhms,
+                lossOhms,
+                plateSagOhms,
+                screenSagOhms);
     }
 }

@@ -4,9 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/**
- * What a stage does at full drive. Power is that of the fundamental in the load. SI.
- */
+/** What a stage does at full drive. Power is that of the fundamental in the load. SI. */
 public final class Performance {
 
     /** A tube that carries less than this of its idle counts as cut off. */
@@ -22,7 +20,9 @@ public final class Performance {
 
     /** What sets the limit first as the drive rises. */
     public enum Limit {
-        GRID, KNEE, CUT_OFF
+        GRID,
+        KNEE,
+        CUT_OFF
     }
 
     /**
@@ -31,8 +31,7 @@ public final class Performance {
      * @param drive peak drive at that point, V
      * @param watts power into the load there
      */
-    public record Clipping(Limit limit, double drive, double watts) {
-    }
+    public record Clipping(Limit limit, double drive, double watts) {}
 
     Performance(OutputStage stage, Idle idle, Cycle cycle, Signal.Slow slow) {
         this.stage = stage;
@@ -88,12 +87,16 @@ public final class Performance {
 
     /** The second to the ninth harmonic over the fundamental, as ratios. */
     public List<Double> harmonics() {
-        return harmonics.stream().skip(1).map(amplitude -> harmonics.get(0) == 0 ? 0 : Math.abs(amplitude / harmonics.get(0))).toList();
+        return harmonics.stream()
+                .skip(1)
+                .map(amplitude -> harmonics.get(0) == 0 ? 0 : Math.abs(amplitude / harmonics.get(0)))
+                .toList();
     }
 
     /** Root of the squares of the second to the ninth over the fundamental, as a ratio. */
     public double distortion() {
-        return Math.sqrt(harmonics().stream().mapToDouble(ratio -> ratio * ratio).sum());
+        return Math.sqrt(
+                harmonics().stream().mapToDouble(ratio -> ratio * ratio).sum());
     }
 
     /** Number of the strongest harmonic. */
@@ -137,7 +140,9 @@ public final class Performance {
 
     /** Load power over what plates and screens take from their supplies. */
     public double efficiency() {
-        return powerWatts() / (slow.plateSupply() * (plateAmps() + (stage.tap() > 0 ? screenAmps() : 0)) + (stage.tap() > 0 ? 0 : slow.screenSupply() * screenAmps()));
+        return powerWatts()
+                / (slow.plateSupply() * (plateAmps() + (stage.tap() > 0 ? screenAmps() : 0))
+                        + (stage.tap() > 0 ? 0 : slow.screenSupply() * screenAmps()));
     }
 
     /** The moment of the drive at which the other side cuts off; empty single-ended and where it never does. */
@@ -152,7 +157,9 @@ public final class Performance {
         return Optional.empty();
     }
 
-    /** The power up to which both sides carry current all the time, W; empty single-ended and where they do to the end. */
+    /**
+     * The power up to which both sides carry current all the time, W; empty single-ended and where they do to the end.
+     */
     public OptionalDouble classAWatts() {
         return classAEnd().map(end -> OptionalDouble.of(watts(end.winding()))).orElse(OptionalDouble.empty());
     }

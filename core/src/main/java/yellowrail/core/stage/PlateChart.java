@@ -8,21 +8,30 @@ import yellowrail.core.map.Point;
 /**
  * What is drawn of a stage: plate volts to the cathode across, current of one tube up. SI.
  *
- * @param volts     right edge, V
- * @param amps      upper edge, A
- * @param curves    plate curves at grid voltages in even steps, down from 0
- * @param rating    the plate dissipation's hyperbola
- * @param load      the load line: push-pull the composite one of a side\u2019s share, single-ended the one of the tube
- * @param path      where one tube really goes over the cycle
- * @param idle      where it rests
+ * @param volts right edge, V
+ * @param amps upper edge, A
+ * @param curves plate curves at grid voltages in even steps, down from 0
+ * @param rating the plate dissipation's hyperbola
+ * @param load the load line: push-pull the composite one of a side\u2019s share, single-ended the one of the tube
+ * @param path where one tube really goes over the cycle
+ * @param idle where it rests
  * @param classAEnd the point of the path where the other tube cuts off
  */
-public record PlateChart(double volts, double amps, List<Curve> curves, List<Point> rating, List<Point> load, List<Point> path, Point idle, Optional<Point> classAEnd) {
+public record PlateChart(
+        double volts,
+        double amps,
+        List<Curve> curves,
+        List<Point> rating,
+        List<Point> load,
+        List<Point> path,
+        Point idle,
+        Optional<Point> classAEnd) {
 
     private static final int CURVES = 8;
     private static final int POINTS = 48;
     /** The lowest curve may lie so much short of the lowest grid voltage. */
     private static final double ENOUGH = 1.25;
+
     private static final double[] STEPS = {1, 2, 2.5, 5, 10, 20, 25};
 
     /** A plate curve. */
@@ -38,13 +47,15 @@ public record PlateChart(double volts, double amps, List<Curve> curves, List<Poi
 
         /** Wide enough for a performance. */
         public static Frame around(Performance found) {
-            return new Frame(Math.ceil(1.05 * found.peakPlateVolts() / 50) * 50, 1.12 * Math.max(found.peakPlateAmps(), 1.5 * found.idle().plateAmps()));
+            return new Frame(
+                    Math.ceil(1.05 * found.peakPlateVolts() / 50) * 50,
+                    1.12 * Math.max(found.peakPlateAmps(), 1.5 * found.idle().plateAmps()));
         }
     }
 
     /**
      * @param ratedWatts plate dissipation the type stands, W
-     * @param frame      what to show; kept still while something is dragged
+     * @param frame what to show; kept still while something is dragged
      */
     public static PlateChart of(Performance found, double ratedWatts, Frame frame) {
         OutputStage stage = found.stage();
@@ -61,9 +72,19 @@ public record PlateChart(double volts, double amps, List<Curve> curves, List<Poi
             double at = Math.max(ratedWatts / amps, volts * i / POINTS);
             rating.add(new Point(at, ratedWatts / at));
         }
-        List<Point> path = found.samples().stream().map(sample -> new Point(sample.plateVolts(), sample.plateAmps())).toList();
+        List<Point> path = found.samples().stream()
+                .map(sample -> new Point(sample.plateVolts(), sample.plateAmps()))
+                .toList();
         Point idle = new Point(stage.plateVolts(), found.idle().plateAmps());
-        return new PlateChart(volts, amps, curves, rating, load(found, supply), path, idle, found.classAEnd().map(end -> new Point(end.plateVolts(), end.plateAmps())));
+        return new PlateChart(
+                volts,
+                amps,
+                curves,
+                rating,
+                load(found, supply),
+                path,
+                idle,
+                found.classAEnd().map(end -> new Point(end.plateVolts(), end.plateAmps())));
     }
 
     private static double step(Performance found) {
@@ -82,7 +103,9 @@ public record PlateChart(double volts, double amps, List<Curve> curves, List<Poi
         for (int i = 0; i <= POINTS; i++) {
             // Close steps at the knee, wide ones beyond it.
             double plate = volts * Math.pow((double) i / POINTS, 2);
-            double screen = stage.tap() == 0 ? found.screenSupplyVolts() : found.supplyVolts() - stage.tap() * (found.supplyVolts() - plate);
+            double screen = stage.tap() == 0
+                    ? found.screenSupplyVolts()
+                    : found.supplyVolts() - stage.tap() * (found.supplyVolts() - plate);
             points.add(new Point(plate, stage.model().plateCurrent(plate, screen, grid)));
         }
         return points;
@@ -90,7 +113,9 @@ public record PlateChart(double volts, double amps, List<Curve> curves, List<Poi
 
     private static List<Point> load(Performance found, double supply) {
         OutputStage stage = found.stage();
-        double perTube = stage.isPushPull() ? (stage.loadOhms() + stage.lossOhms()) / 4 * stage.tubesPerSide() : (stage.loadOhms() + stage.lossOhms()) * stage.tubesPerSide();
+        double perTube = stage.isPushPull()
+                ? (stage.loadOhms() + stage.lossOhms()) / 4 * stage.tubesPerSide()
+                : (stage.loadOhms() + stage.lossOhms()) * stage.tubesPerSide();
         double rest = stage.isPushPull() ? 0 : found.plateAmps() / stage.tubes();
         return List.of(new Point(0, rest + supply / perTube), new Point(supply + rest * perTube, 0));
     }

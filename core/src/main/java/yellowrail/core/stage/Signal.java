@@ -10,8 +10,8 @@ import yellowrail.core.tube.model.PentodeModel;
  * single-ended  v = (R + Rl) ((i + u s) - its mean),            plate at V - v - d
  * </pre>
  *
- * with {@code i, s} plate and screen current of a side, {@code u} the screens' tap, {@code d} the drop in the copper. The
- * right side falls as v rises, so there is one v.
+ * with {@code i, s} plate and screen current of a side, {@code u} the screens' tap, {@code d} the drop in the copper.
+ * The right side falls as v rises, so there is one v.
  */
 final class Signal {
 
@@ -21,18 +21,18 @@ final class Signal {
     private final double tolerance;
     /** The last answers, from which the next search begins: the drive moves on in small steps. */
     private double guess;
+
     private double dropGuess;
 
     /**
      * What changes only with the mean of the signal.
      *
-     * @param plateSupply  supply at the primary to the cathodes, V
+     * @param plateSupply supply at the primary to the cathodes, V
      * @param screenSupply the screens' own supply to the cathodes, V
-     * @param grid         grids to the cathodes without signal, V
-     * @param meanAmps     mean of what magnetises the core, single-ended, A
+     * @param grid grids to the cathodes without signal, V
+     * @param meanAmps mean of what magnetises the core, single-ended, A
      */
-    record Slow(double plateSupply, double screenSupply, double grid, double meanAmps) {
-    }
+    record Slow(double plateSupply, double screenSupply, double grid, double meanAmps) {}
 
     /** @param tolerance of the voltages, V */
     Signal(OutputStage stage, Slow slow, double tolerance) {
@@ -45,14 +45,27 @@ final class Signal {
     /** Both tubes of a push-pull stage at a drive of 0 or more: the raised one and the lowered one. */
     Sample[] pair(double drive) {
         double perAmp = (stage.loadOhms() + stage.lossOhms()) / 4;
-        guess = drive == 0 ? 0 : FallingRoot.find(winding -> perAmp * (magnetising(tube(drive, winding)) - magnetising(tube(-drive, -winding))) - winding, 0, farthest(2), guess, tolerance);
-        return new Sample[]{tube(drive, guess), tube(-drive, -guess)};
+        guess = drive == 0
+                ? 0
+                : FallingRoot.find(
+                        winding -> perAmp * (magnetising(tube(drive, winding)) - magnetising(tube(-drive, -winding)))
+                                - winding,
+                        0,
+                        farthest(2),
+                        guess,
+                        tolerance);
+        return new Sample[] {tube(drive, guess), tube(-drive, -guess)};
     }
 
     /** The tube of a single-ended stage at a drive. */
     Sample single(double drive) {
         double perAmp = stage.loadOhms() + stage.lossOhms();
-        guess = FallingRoot.find(winding -> perAmp * (magnetising(tube(drive, winding)) - slow.meanAmps()) - winding, -perAmp * slow.meanAmps() - 1, farthest(1), guess, tolerance);
+        guess = FallingRoot.find(
+                winding -> perAmp * (magnetising(tube(drive, winding)) - slow.meanAmps()) - winding,
+                -perAmp * slow.meanAmps() - 1,
+                farthest(1),
+                guess,
+                tolerance);
         return tube(drive, guess);
     }
 
@@ -72,10 +85,15 @@ final class Signal {
             return at(drive, winding, 0);
         }
         double ohms = stage.primaryOhms() * stage.tubesPerSide();
-        dropGuess = FallingRoot.find(drop -> {
-            Sample tube = at(drive, winding, drop);
-            return ohms * (tube.plateAmps() + (stage.tap() > 0 ? tube.screenAmps() : 0)) - drop;
-        }, 0, most, dropGuess, tolerance);
+        dropGuess = FallingRoot.find(
+                drop -> {
+                    Sample tube = at(drive, winding, drop);
+                    return ohms * (tube.plateAmps() + (stage.tap() > 0 ? tube.screenAmps() : 0)) - drop;
+                },
+                0,
+                most,
+                dropGuess,
+                tolerance);
         return at(drive, winding, dropGuess);
     }
 

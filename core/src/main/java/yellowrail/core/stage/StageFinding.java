@@ -9,64 +9,69 @@ public sealed interface StageFinding extends Finding {
 
     // Taken because it was not known
 
-    record PlatesTaken(@In(value = Unit.VOLT, decimals = 0) double volts) implements StageFinding {
-    }
+    record PlatesTaken(@In(value = Unit.VOLT, decimals = 0) double volts) implements StageFinding {}
 
-    record ScreensTaken(@In(value = Unit.VOLT, decimals = 0) double volts) implements StageFinding {
-    }
+    record ScreensTaken(@In(value = Unit.VOLT, decimals = 0) double volts) implements StageFinding {}
 
-    record IdleTaken(@In(value = Unit.MILLIAMP, decimals = 1) double each) implements StageFinding {
-    }
+    record IdleTaken(
+            @In(value = Unit.MILLIAMP, decimals = 1) double each) implements StageFinding {}
 
-    record LoadTaken(@In(value = Unit.OHM, decimals = 0) double ohms) implements StageFinding {
-    }
+    record LoadTaken(@In(value = Unit.OHM, decimals = 0) double ohms) implements StageFinding {}
 
-    record Unsettled(int rounds) implements StageFinding {
-    }
+    record Unsettled(int rounds) implements StageFinding {}
 
     // Limits
 
-    record CutOffAtRest(@In(Unit.VOLT) double grid) implements StageFinding {
-    }
+    record CutOffAtRest(@In(Unit.VOLT) double grid) implements StageFinding {}
 
-    record IdleOverRating(@In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements StageFinding {
-    }
+    record IdleOverRating(
+            @In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements StageFinding {}
 
-    record PlatesOverRating(@In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements StageFinding {
-    }
+    record PlatesOverRating(
+            @In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements StageFinding {}
 
-    record ScreensOverRating(@In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements StageFinding {
-    }
+    record ScreensOverRating(
+            @In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements StageFinding {}
 
-    record CathodesOverLimit(@In(Unit.MILLIAMP) double each, @In(Unit.MILLIAMP) double limit) implements StageFinding {
-    }
+    record CathodesOverLimit(
+            @In(Unit.MILLIAMP) double each,
+            @In(Unit.MILLIAMP) double limit) implements StageFinding {}
 
     // Trust
 
-    record FromTheTypeAlone(@In(value = Unit.PERCENT, decimals = 0) double power, @In(value = Unit.PERCENT, decimals = 0) double plates,
-                            @In(value = Unit.PERCENT, decimals = 0) double screens, double leastDistortion, double mostDistortion) implements StageFinding {
-    }
+    record FromTheTypeAlone(
+            @In(value = Unit.PERCENT, decimals = 0) double power,
+            @In(value = Unit.PERCENT, decimals = 0) double plates,
+            @In(value = Unit.PERCENT, decimals = 0) double screens,
+            double leastDistortion,
+            double mostDistortion)
+            implements StageFinding {}
 
-    record ModelOf(String type, Finding trust) implements StageFinding {
-    }
+    record ModelOf(String type, Finding trust) implements StageFinding {}
 
     /**
      * A distortion as a size.
      *
      * @param leading the harmonic that leads it, 2 or more
      */
-    record Distortion(@In(value = Unit.PERCENT, decimals = 0) double ratio, Harmonic leading) implements StageFinding {
-    }
+    record Distortion(
+            @In(value = Unit.PERCENT, decimals = 0) double ratio, Harmonic leading) implements StageFinding {}
 
     /** As {@link Distortion}, where its first decimal still means something. */
-    record SmallDistortion(@In(value = Unit.PERCENT, decimals = 1) double ratio, Harmonic leading) implements StageFinding {
-    }
+    record SmallDistortion(
+            @In(value = Unit.PERCENT, decimals = 1) double ratio, Harmonic leading) implements StageFinding {}
 
-    record HardlyAnyDistortion(Harmonic leading) implements StageFinding {
-    }
+    record HardlyAnyDistortion(Harmonic leading) implements StageFinding {}
 
     /** A harmonic by its number. */
     enum Harmonic {
-        SECOND, THIRD, FOURTH, FIFTH, SIXTH, SEVENTH, EIGHTH, NINTH
+        SECOND,
+        THIRD,
+        FOURTH,
+        FIFTH,
+        SIXTH,
+        SEVENTH,
+        EIGHTH,
+        NINTH
     }
 }

@@ -7,7 +7,9 @@ import java.util.Map;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Pot;
 
-/** An amp's quirks, sentence by sentence, at the station where each matters; what cannot be placed stands at measure. */
+/**
+ * An amp's quirks, sentence by sentence, at the station where each matters; what cannot be placed stands at measure.
+ */
 public final class Quirks {
 
     private static final Map<Station, List<String>> WORDS = Map.of(
@@ -17,8 +19,7 @@ public final class Quirks {
             Station.CLOSE, List.of("screw", "cover", "switching off", "drain"));
     private static final List<Station> ORDER = List.of(Station.POWER_UP, Station.CLOSE, Station.SET, Station.TUBES);
 
-    private Quirks() {
-    }
+    private Quirks() {}
 
     public static List<String> at(Station station, AmpSheet sheet) {
         List<String> here = new ArrayList<>();
@@ -35,6 +36,9 @@ public final class Quirks {
         if (sheet.pots().stream().map(Pot::name).anyMatch(sentence::contains)) {
             return Station.SET;
         }
-        return ORDER.stream().filter(station -> WORDS.get(station).stream().anyMatch(said::contains)).findFirst().orElse(Station.MEASURE);
+        return ORDER.stream()
+                .filter(station -> WORDS.get(station).stream().anyMatch(said::contains))
+                .findFirst()
+                .orElse(Station.MEASURE);
     }
 }

@@ -18,7 +18,9 @@ public final class RunProgress {
 
     /** How a station stands. */
     public enum Status {
-        DONE, SKIPPED, DUE
+        DONE,
+        SKIPPED,
+        DUE
     }
 
     private final List<SafetyItem> items;
@@ -37,11 +39,13 @@ public final class RunProgress {
     }
 
     public Status status(Station station) {
-        return Optional.ofNullable(stations.get(station)).map(event -> switch (event.what()) {
-            case DONE -> Status.DONE;
-            case SKIPPED -> Status.SKIPPED;
-            default -> Status.DUE;
-        }).orElse(Status.DUE);
+        return Optional.ofNullable(stations.get(station))
+                .map(event -> switch (event.what()) {
+                    case DONE -> Status.DONE;
+                    case SKIPPED -> Status.SKIPPED;
+                    default -> Status.DUE;
+                })
+                .orElse(Status.DUE);
     }
 
     /** Why a station was skipped; blank if it was not. */
@@ -51,7 +55,10 @@ public final class RunProgress {
 
     /** Where the work goes on: the first station that is neither done nor skipped; the last when all are. */
     public Station next() {
-        return Stream.of(Station.values()).filter(station -> status(station) == Status.DUE).findFirst().orElse(Station.CLOSE);
+        return Stream.of(Station.values())
+                .filter(station -> status(station) == Status.DUE)
+                .findFirst()
+                .orElse(Station.CLOSE);
     }
 
     public List<SafetyItem> items(Station station) {
@@ -72,7 +79,9 @@ public final class RunProgress {
     }
 
     public Optional<Instant> tickedAt(String item) {
-        return Optional.ofNullable(ticks.get(item)).filter(event -> event.what() == StationEvent.What.TICKED).map(StationEvent::at);
+        return Optional.ofNullable(ticks.get(item))
+                .filter(event -> event.what() == StationEvent.What.TICKED)
+                .map(StationEvent::at);
     }
 
     /** What is still to be ticked before live readings; none when the chassis is closed. */
@@ -81,7 +90,10 @@ public final class RunProgress {
             return List.of();
         }
         boolean fresh = isTicked(Safety.NEW_TUBES);
-        return items.stream().filter(item -> item.gates() || fresh && item.id().startsWith("coldest-")).filter(item -> !isTicked(item.id()))
-                .sorted(Comparator.comparing(SafetyItem::station)).toList();
+        return items.stream()
+                .filter(item -> item.gates() || fresh && item.id().startsWith("coldest-"))
+                .filter(item -> !isTicked(item.id()))
+                .sorted(Comparator.comparing(SafetyItem::station))
+                .toList();
     }
 }

@@ -5,7 +5,10 @@ import java.util.List;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Pot;
 
-/** The safety items of an amp: what the work at any open chassis needs, and what this one's pots, standby and quirks add. */
+/**
+ * The safety items of an amp: what the work at any open chassis needs, and what this one's pots, standby and quirks
+ * add.
+ */
 public final class Safety {
 
     /** The fact that no chassis is open: test points outside, nothing live within reach. */
@@ -18,8 +21,7 @@ public final class Safety {
     /** What all items that are missing are called together, by somebody who has gone through them. */
     public static final String ALL = "all";
 
-    private Safety() {
-    }
+    private Safety() {}
 
     public static List<SafetyItem> items(AmpSheet sheet) {
         List<SafetyItem> items = new ArrayList<>();

@@ -6,9 +6,15 @@ import yellowrail.core.finding.Code;
 
 /** The nine places of a run, in the order of work. */
 public enum Station {
-
-    PLAN, MAKE_SAFE, TUBES, POWER_UP, MEASURE, SET, SOAK,
-    PROVE, CLOSE;
+    PLAN,
+    MAKE_SAFE,
+    TUBES,
+    POWER_UP,
+    MEASURE,
+    SET,
+    SOAK,
+    PROVE,
+    CLOSE;
 
     /** As in addresses: {@code make-safe}. */
     public String token() {
@@ -16,6 +22,8 @@ public enum Station {
     }
 
     public static Optional<Station> of(String token) {
-        return Arrays.stream(values()).filter(station -> station.token().equals(token)).findFirst();
+        return Arrays.stream(values())
+                .filter(station -> station.token().equals(token))
+                .findFirst();
     }
 }

@@ -10,50 +10,64 @@ import yellowrail.core.tube.model.PentodeModel;
  *
  * <pre>I ~ m^a,  Pa ~ m^b</pre>
  *
- * By custom {@code a = 1.5, b = 2.5} with fixed bias, whose grids follow the mains as well, and {@code a = 1.2, b = 2.2}
- * with cathode bias, which partly holds the current. Where a model of the tube is known and the grid and screen voltages
- * have been read, the exponents are computed: every voltage of the stage scales with the mains, the source resistance
- * takes its part of the rise.
+ * By custom {@code a = 1.5, b = 2.5} with fixed bias, whose grids follow the mains as well, and {@code a = 1.2, b =
+ * 2.2} with cathode bias, which partly holds the current. Where a model of the tube is known and the grid and screen
+ * voltages have been read, the exponents are computed: every voltage of the stage scales with the mains, the source
+ * resistance takes its part of the rise.
  *
- * @param current     exponent of current
+ * @param current exponent of current
  * @param dissipation exponent of plate dissipation
- * @param from        what they rest on
+ * @param from what they rest on
  */
 public record Mains(double current, double dissipation, SupplyFinding from) {
 
     /** Mains this near to the reference need no conversion worth marking. */
     public static final double SAME = 0.005;
+
     private static final double STEP = 0.01;
     private static final double ENOUGH = 1e-7;
     private static final int MOST_TURNS = 200;
 
     /** The customary exponents of a bias kind. */
     public static Mains customary(BiasKind bias) {
-        return bias.isCathode() ? new Mains(Goal.CATHODE_MAINS - 1, Goal.CATHODE_MAINS, new SupplyFinding.CustomaryCathode()) : new Mains(1.5, 2.5, new SupplyFinding.CustomaryFixed());
+        return bias.isCathode()
+                ? new Mains(Goal.CATHODE_MAINS - 1, Goal.CATHODE_MAINS, new SupplyFinding.CustomaryCathode())
+                : new Mains(1.5, 2.5, new SupplyFinding.CustomaryFixed());
     }
 
     /**
      * The exponents of a stage with fixed bias whose tube is known.
      *
-     * @param model  the tube, already made to pass through the reading
-     * @param line   its supply
-     * @param other  current of the rail that does not change, A
-     * @param tubes  on the rail
+     * @param model the tube, already made to pass through the reading
+     * @param line its supply
+     * @param other current of the rail that does not change, A
+     * @param tubes on the rail
      * @param screenDrop how far the screen stands below the plate, V
-     * @param grid   grid volts at the reference, V
+     * @param grid grid volts at the reference, V
      */
-    public static Optional<Mains> computed(PentodeModel model, SupplyLine line, double other, int tubes, double screenDrop, double grid) {
+    public static Optional<Mains> computed(
+            PentodeModel model, SupplyLine line, double other, int tubes, double screenDrop, double grid) {
         double[] here = idle(model, line, other, tubes, screenDrop, grid, 1 - STEP);
         double[] there = idle(model, line, other, tubes, screenDrop, grid, 1 + STEP);
         if (!(here[0] > 0 && there[0] > 0)) {
             return Optional.empty();
         }
         double per = Math.log((1 + STEP) / (1 - STEP));
-        return Optional.of(new Mains(Math.log(there[0] / here[0]) / per, Math.log(there[1] / here[1]) / per, new SupplyFinding.FromModelAndLine()));
+        return Optional.of(new Mains(
+                Math.log(there[0] / here[0]) / per,
+                Math.log(there[1] / here[1]) / per,
+                new SupplyFinding.FromModelAndLine()));
     }
 
     /** Cathode current and plate dissipation at a mains ratio. */
-    private static double[] idle(PentodeModel model, SupplyLine line, double other, int tubes, double screenDrop, double grid, double mains) {
+    private static double[] idle(
+            PentodeModel model,
+            SupplyLine line,
+            double other,
+            int tubes,
+            double screenDrop,
+            double grid,
+            double mains) {
         double low = 0;
         double high = line.source() * mains;
         for (int i = 0; i < MOST_TURNS && high - low > ENOUGH; i++) {
@@ -66,7 +80,9 @@ public record Mains(double current, double dissipation, SupplyFinding from) {
             }
         }
         double screen = Math.max(1, low - screenDrop);
-        return new double[]{model.cathodeCurrent(low, screen, grid * mains), low * model.plateCurrent(low, screen, grid * mains)};
+        return new double[] {
+            model.cathodeCurrent(low, screen, grid * mains), low * model.plateCurrent(low, screen, grid * mains)
+        };
     }
 
     /** What current becomes at {@code to} that was read at {@code from}, both over the reference. */

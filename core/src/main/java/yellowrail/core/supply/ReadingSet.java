@@ -14,12 +14,12 @@ import yellowrail.core.timeline.Setting;
 /**
  * A setting of the amp with each tube's idle in it.
  *
- * @param setting    the readings
- * @param tubes      each tube's idle, in the order of the sheet
+ * @param setting the readings
+ * @param tubes each tube's idle, in the order of the sheet
  * @param mainsRatio mains over the sheet's
- * @param other      current of the rail that is not the tubes', A
- * @param lifted     whether a cathode resistor lifts the cathodes; with fixed bias the little that a sense resistor takes
- *                   is counted to the source resistance, and the supply line is that of the plates to the cathodes
+ * @param other current of the rail that is not the tubes', A
+ * @param lifted whether a cathode resistor lifts the cathodes; with fixed bias the little that a sense resistor takes
+ *     is counted to the source resistance, and the supply line is that of the plates to the cathodes
  */
 public record ReadingSet(Setting setting, List<TubeValues> tubes, double mainsRatio, double other, boolean lifted) {
 
@@ -44,7 +44,10 @@ public record ReadingSet(Setting setting, List<TubeValues> tubes, double mainsRa
     }
 
     public double meanCathode() {
-        return tubes.stream().mapToDouble(tube -> tube.values().cathode()).average().orElseThrow();
+        return tubes.stream()
+                .mapToDouble(tube -> tube.values().cathode())
+                .average()
+                .orElseThrow();
     }
 
     /** Everything the rail gives, A. */
@@ -58,21 +61,40 @@ public record ReadingSet(Setting setting, List<TubeValues> tubes, double mainsRa
     }
 
     public double meanLift() {
-        return lifted ? tubes.stream().mapToDouble(tube -> tube.values().cathodeVolts()).average().orElseThrow() : 0;
+        return lifted
+                ? tubes.stream()
+                        .mapToDouble(tube -> tube.values().cathodeVolts())
+                        .average()
+                        .orElseThrow()
+                : 0;
     }
 
     /** Plate volts on the supply line, the mean of the tubes, V. */
     public double plateVolts() {
-        return meanLift() + tubes.stream().mapToDouble(tube -> tube.values().plateVolts()).average().orElseThrow();
+        return meanLift()
+                + tubes.stream()
+                        .mapToDouble(tube -> tube.values().plateVolts())
+                        .average()
+                        .orElseThrow();
     }
 
-    /** Grid volts to the cathode of a tube, where they were read in this set; what was read at the grid itself, behind its leak. */
+    /**
+     * Grid volts to the cathode of a tube, where they were read in this set; what was read at the grid itself, behind
+     * its leak.
+     */
     public OptionalDouble bias(int tube) {
         String label = tubes.get(tube).socket().label();
         OptionalDouble leak = setting.sheet().fittings().gridLeakOhms();
-        return own().stream().filter(reading -> reading.kind() == ReadingKind.BIAS)
-                .filter(reading -> reading.entry().target().isEmpty() || reading.entry().target().equals(label) || reading.entry().target().equals(tubes.get(tube).socket().testPoint()))
-                .mapToDouble(reading -> reading.entry().target().equals(label) && leak.isPresent() ? GridRead.behind(reading.value(), leak.getAsDouble()) : reading.value())
+        return own().stream()
+                .filter(reading -> reading.kind() == ReadingKind.BIAS)
+                .filter(reading -> reading.entry().target().isEmpty()
+                        || reading.entry().target().equals(label)
+                        || reading.entry()
+                                .target()
+                                .equals(tubes.get(tube).socket().testPoint()))
+                .mapToDouble(reading -> reading.entry().target().equals(label) && leak.isPresent()
+                        ? GridRead.behind(reading.value(), leak.getAsDouble())
+                        : reading.value())
                 .reduce((one, later) -> later);
     }
 

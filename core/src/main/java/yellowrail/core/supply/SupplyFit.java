@@ -10,8 +10,8 @@ import java.util.Optional;
  * points or more, one that the others contradict is left out and named. One point alone gives a line with a guessed
  * source resistance.
  *
- * <p>Source: ordinary weighted least squares; the error is the parameters' covariance, widened by the scatter where there
- * are more points than two.
+ * <p>Source: ordinary weighted least squares; the error is the parameters' covariance, widened by the scatter where
+ * there are more points than two.
  */
 public final class SupplyFit {
 
@@ -25,9 +25,11 @@ public final class SupplyFit {
     private static final double VAGUE = 0.25;
     /** Outside these no amp that works has its source resistance, ohm. */
     private static final double LEAST_OHMS = 20;
+
     private static final double MOST_OHMS = 5000;
     /** A point is left out when it lies this many sigmas and this part of its voltage away from what the others say. */
     private static final double OUT_SIGMAS = 4;
+
     private static final double OUT_RATIO = 0.008;
     private static final double OUT_UNLOADED = 0.05;
     private static final int ENOUGH_TO_NAME = 4;
@@ -41,7 +43,7 @@ public final class SupplyFit {
     private final SupplyFinding guessedFrom;
 
     /**
-     * @param points      oldest first, at least one; the newest says what the present current is
+     * @param points oldest first, at least one; the newest says what the present current is
      * @param guessedOhms what to take for a source resistance while the points show no slope, ohm, &gt; 0
      * @param guessedFrom what that guess rests on
      */
@@ -70,36 +72,62 @@ public final class SupplyFit {
         }
         SupplyLine line = leastSquares(used);
         if (!isSupply(line, used)) {
-            return guessed(used.get(used.size() - 1), outliers, Optional.of(new SupplyFinding.NoSupplyLine(line.source(), line.resistance())));
+            return guessed(
+                    used.get(used.size() - 1),
+                    outliers,
+                    Optional.of(new SupplyFinding.NoSupplyLine(line.source(), line.resistance())));
         }
-        SupplyLine sure = line.covariance().resistance() > VAGUE * VAGUE * guessedOhms * guessedOhms ? leastSquares(used, guessedOhms) : line;
-        return new SupplyLine(sure.source(), sure.resistance(), sure.covariance(), used, outliers, Optional.empty(), Optional.empty());
+        SupplyLine sure = line.covariance().resistance() > VAGUE * VAGUE * guessedOhms * guessedOhms
+                ? leastSquares(used, guessedOhms)
+                : line;
+        return new SupplyLine(
+                sure.source(),
+                sure.resistance(),
+                sure.covariance(),
+                used,
+                outliers,
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** Whether a supply can be so: no less open than under load, and with a source resistance that amps have. */
     private static boolean isSupply(SupplyLine line, List<SupplyPoint> used) {
-        return line.resistance() >= LEAST_OHMS && line.resistance() <= MOST_OHMS
-                && used.stream().allMatch(point -> line.source() * point.mainsRatio() >= point.volts() - OUT_UNLOADED * point.volts() * (point.unloaded() ? 1 : 0));
+        return line.resistance() >= LEAST_OHMS
+                && line.resistance() <= MOST_OHMS
+                && used.stream()
+                        .allMatch(point -> line.source() * point.mainsRatio()
+                                >= point.volts() - OUT_UNLOADED * point.volts() * (point.unloaded() ? 1 : 0));
     }
 
     private static boolean showsSlope(List<SupplyPoint> used) {
-        double least = used.stream().mapToDouble(point -> point.amps() / point.mainsRatio()).min().orElseThrow();
-        double most = used.stream().mapToDouble(point -> point.amps() / point.mainsRatio()).max().orElseThrow();
+        double least = used.stream()
+                .mapToDouble(point -> point.amps() / point.mainsRatio())
+                .min()
+                .orElseThrow();
+        double most = used.stream()
+                .mapToDouble(point -> point.amps() / point.mainsRatio())
+                .max()
+                .orElseThrow();
         return most - least > APART * most;
     }
 
     private SupplyLine guessed(SupplyPoint at, List<SupplyPoint> outliers, Optional<SupplyFinding> refused) {
         double variance = GUESS * guessedOhms * GUESS * guessedOhms;
         double perMains = at.amps() / at.mainsRatio();
-        return new SupplyLine((at.volts() + guessedOhms * at.amps()) / at.mainsRatio(), guessedOhms,
-                new SupplyLine.Covariance(perMains * perMains * variance, perMains * variance, variance), List.of(at), outliers,
-                Optional.of(guessedFrom), refused);
+        return new SupplyLine(
+                (at.volts() + guessedOhms * at.amps()) / at.mainsRatio(),
+                guessedOhms,
+                new SupplyLine.Covariance(perMains * perMains * variance, perMains * variance, variance),
+                List.of(at),
+                outliers,
+                Optional.of(guessedFrom),
+                refused);
     }
 
     /**
-     * The point that the others contradict most, if one is contradicted enough. What the others say is had without a fit of
-     * its own for each: with the leverage {@code h} of a point, its distance from the line of the others is its residual over
-     * {@code 1 - h}. Source: the deletion formulas of linear regression.
+     * The point that the others contradict most, if one is contradicted enough. What the others say is had without a
+     * fit of its own for each: with the leverage {@code h} of a point, its distance from the line of the others is its
+     * residual over {@code 1 - h}. Source: the deletion formulas of linear regression.
      */
     private static Optional<SupplyPoint> worst(List<SupplyPoint> used) {
         SupplyLine line = leastSquares(used);
@@ -109,14 +137,23 @@ public final class SupplyFit {
         double most = 1;
         for (SupplyPoint point : used) {
             double sigma = sigma(point, used);
-            double mainsPart = point.mainsRatio() * point.mainsRatio() * line.covariance().source();
+            double mainsPart =
+                    point.mainsRatio() * point.mainsRatio() * line.covariance().source();
             double ampsPart = point.amps() * point.amps() * line.covariance().resistance();
-            double leverage = (mainsPart + ampsPart - 2 * point.mainsRatio() * point.amps() * line.covariance().both()) / widened / (sigma * sigma);
+            double leverage = (mainsPart
+                            + ampsPart
+                            - 2
+                                    * point.mainsRatio()
+                                    * point.amps()
+                                    * line.covariance().both())
+                    / widened
+                    / (sigma * sigma);
             double residual = point.volts() - line.voltsAt(point.amps(), point.mainsRatio());
             double without = squares - residual * residual / (sigma * sigma) / (1 - leverage);
             double scatter = Math.max(1, without / (used.size() - 3));
             double predicted = sigma * Math.sqrt(1 + scatter * leverage / (1 - leverage));
-            double allowed = Math.max(OUT_SIGMAS * predicted, point.volts() * (point.unloaded() ? OUT_UNLOADED : OUT_RATIO));
+            double allowed =
+                    Math.max(OUT_SIGMAS * predicted, point.volts() * (point.unloaded() ? OUT_UNLOADED : OUT_RATIO));
             double excess = Math.abs(residual) / (1 - leverage) / allowed;
             if (1 - leverage > ALONE && excess > most) {
                 most = excess;
@@ -130,7 +167,8 @@ public final class SupplyFit {
     private static double squares(List<SupplyPoint> used, double source, double resistance) {
         double sum = 0;
         for (SupplyPoint point : used) {
-            double residual = (point.volts() - source * point.mainsRatio() + resistance * point.amps()) / sigma(point, used);
+            double residual =
+                    (point.volts() - source * point.mainsRatio() + resistance * point.amps()) / sigma(point, used);
             sum += residual * residual;
         }
         return sum;
@@ -172,8 +210,14 @@ public final class SupplyFit {
         double source = (mv * ii - mi * iv) / determinant;
         double resistance = (mv * mi - mm * iv) / determinant;
         double widen = widen(used, squares(used, source, resistance));
-        return new SupplyLine(source, resistance, new SupplyLine.Covariance(widen * ii / determinant, widen * mi / determinant,
-                widen * mm / determinant), used, List.of(), Optional.empty(), Optional.empty());
+        return new SupplyLine(
+                source,
+                resistance,
+                new SupplyLine.Covariance(widen * ii / determinant, widen * mi / determinant, widen * mm / determinant),
+                used,
+                List.of(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** Chi square per degree of freedom where there are any, never below one. */

@@ -32,24 +32,36 @@ final class BiasQuestions {
 
     private Finding[] source() {
         if (there.known().isEmpty()) {
-            return new Finding[]{new BiasFinding.NoModelSource(wants.name())};
+            return new Finding[] {new BiasFinding.NoModelSource(wants.name())};
         }
-        Finding model = new BiasFinding.ModelSource(wants.name(), there.known().get().trust(), spread);
-        return amp.screenVolts().isPresent() ? new Finding[]{model} : new Finding[]{model, new BiasFinding.ScreensTaken()};
+        Finding model =
+                new BiasFinding.ModelSource(wants.name(), there.known().get().trust(), spread);
+        return amp.screenVolts().isPresent()
+                ? new Finding[] {model}
+                : new Finding[] {model, new BiasFinding.ScreensTaken()};
     }
 
     Line gridVolts() {
         OptionalDouble needed = there.needed();
         if (needed.isEmpty()) {
-            return Line.of(SwapQuestion.GRID_VOLTS, Outcome.UNKNOWN, amp.plateVolts().isEmpty() ? new SwapFinding.ReadPlatesFirst() : new BiasFinding.NoPointsForGrid())
+            return Line.of(
+                            SwapQuestion.GRID_VOLTS,
+                            Outcome.UNKNOWN,
+                            amp.plateVolts().isEmpty()
+                                    ? new SwapFinding.ReadPlatesFirst()
+                                    : new BiasFinding.NoPointsForGrid())
                     .from(source());
         }
         double volts = needed.getAsDouble();
         double plate = amp.plateVolts().getAsDouble();
         BiasFinding about = new BiasFinding.AboutVolts(volts, spread);
         OptionalDouble own = new TypeInAmp(amp, in).needed();
-        Optional<BiasFinding> before = own.isPresent() ? Optional.of(new BiasFinding.AndBefore(in.name(), own.getAsDouble())) : Optional.empty();
-        return answer(volts, plate, about, before).with(about).by(new BiasFinding.GridByModel(amp.aim(wants, plate), plate, amp.screenOr(plate), volts))
+        Optional<BiasFinding> before = own.isPresent()
+                ? Optional.of(new BiasFinding.AndBefore(in.name(), own.getAsDouble()))
+                : Optional.empty();
+        return answer(volts, plate, about, before)
+                .with(about)
+                .by(new BiasFinding.GridByModel(amp.aim(wants, plate), plate, amp.screenOr(plate), volts))
                 .from(source());
     }
 
@@ -60,21 +72,43 @@ final class BiasQuestions {
         OptionalDouble cold = amp.fittings().biasColdest();
         OptionalDouble hot = amp.fittings().biasHottest();
         if (cold.isEmpty() || hot.isEmpty()) {
-            return Line.of(SwapQuestion.GRID_VOLTS, Outcome.UNKNOWN, andSetting(new BiasFinding.StopsNotRead(about, before), plate));
+            return Line.of(
+                    SwapQuestion.GRID_VOLTS,
+                    Outcome.UNKNOWN,
+                    andSetting(new BiasFinding.StopsNotRead(about, before), plate));
         }
         double coldest = cold.getAsDouble();
         double hottest = hot.getAsDouble();
         boolean reaches = volts - spread >= coldest && volts + spread <= hottest;
-        return Line.of(SwapQuestion.GRID_VOLTS, reaches ? Outcome.HOLDS : Outcome.CHANGE, andSetting(reaches ? new BiasFinding.Reaches(about, before, coldest, hottest)
-                : new BiasFinding.ReachesNot(about, before, coldest, hottest, volts - spread, volts + spread), plate));
+        return Line.of(
+                SwapQuestion.GRID_VOLTS,
+                reaches ? Outcome.HOLDS : Outcome.CHANGE,
+                andSetting(
+                        reaches
+                                ? new BiasFinding.Reaches(about, before, coldest, hottest)
+                                : new BiasFinding.ReachesNot(
+                                        about, before, coldest, hottest, volts - spread, volts + spread),
+                        plate));
     }
 
-    /** Whatever the old tube drew, a new one is set from cold; what it would draw at the bias the old one left is the reason. */
+    /**
+     * Whatever the old tube drew, a new one is set from cold; what it would draw at the bias the old one left is the
+     * reason.
+     */
     private Finding[] andSetting(BiasFinding says, double plate) {
         List<Finding> all = new ArrayList<>(List.of(says));
-        all.add(amp.bias() == BiasKind.FIXED ? new BiasFinding.ResistorBeforeItIsIn() : new BiasFinding.SetFromCold(amp.each(amp.aim(wants, plate))));
-        there.atPresentGrid().ifPresent(amps -> all.add(new BiasFinding.IfLeft(amp.biasVolts().orElseThrow(), amps,
-                plate * amps * (1 - wants.screenShare()) / wants.customaryRating().plateWatts())));
+        all.add(
+                amp.bias() == BiasKind.FIXED
+                        ? new BiasFinding.ResistorBeforeItIsIn()
+                        : new BiasFinding.SetFromCold(amp.each(amp.aim(wants, plate))));
+        there.atPresentGrid()
+                .ifPresent(amps -> all.add(new BiasFinding.IfLeft(
+                        amp.biasVolts().orElseThrow(),
+                        amps,
+                        plate
+                                * amps
+                                * (1 - wants.screenShare())
+                                / wants.customaryRating().plateWatts())));
         return all.toArray(Finding[]::new);
     }
 
@@ -85,7 +119,9 @@ final class BiasQuestions {
         }
         OptionalDouble needed = there.needed();
         if (needed.isEmpty() || amp.plateVolts().isEmpty()) {
-            return Optional.of(Line.of(SwapQuestion.CATHODE_RESISTOR, Outcome.UNKNOWN, new BiasFinding.NothingToComputeResistor()).from(source()));
+            return Optional.of(
+                    Line.of(SwapQuestion.CATHODE_RESISTOR, Outcome.UNKNOWN, new BiasFinding.NothingToComputeResistor())
+                            .from(source()));
         }
         double volts = -needed.getAsDouble();
         double each = amp.aim(wants, amp.plateVolts().getAsDouble());
@@ -93,38 +129,67 @@ final class BiasQuestions {
         double ohms = volts / through;
         double watts = volts * through;
         BiasFinding part = new BiasFinding.Part(StandardValues.E24.nearest(ohms), StandardValues.wattsFor(watts));
-        boolean same = amp.cathodeOhms().isPresent() && Math.abs(ohms / amp.cathodeOhms().getAsDouble() - 1) <= SAME_RESISTOR
+        boolean same = amp.cathodeOhms().isPresent()
+                && Math.abs(ohms / amp.cathodeOhms().getAsDouble() - 1) <= SAME_RESISTOR
                 && (amp.partWatts().isEmpty() || amp.partWatts().getAsDouble() >= 2 * watts);
-        BiasFinding says = amp.cathodeOhms().isEmpty() ? new BiasFinding.ResistorTo(part)
-                : same ? new BiasFinding.ResistorNearEnough(amp.cathodeOhms().getAsDouble(), part) : new BiasFinding.ResistorFromTo(part, amp.cathodeOhms().getAsDouble());
+        BiasFinding says = amp.cathodeOhms().isEmpty()
+                ? new BiasFinding.ResistorTo(part)
+                : same
+                        ? new BiasFinding.ResistorNearEnough(amp.cathodeOhms().getAsDouble(), part)
+                        : new BiasFinding.ResistorFromTo(part, amp.cathodeOhms().getAsDouble());
         return Optional.of(Line.of(SwapQuestion.CATHODE_RESISTOR, same ? Outcome.HOLDS : Outcome.CHANGE, says)
-                .by(new BiasFinding.ResistorArithmetic(volts, amp.sharedBy(), each, ohms, watts)).from(source()));
+                .by(new BiasFinding.ResistorArithmetic(volts, amp.sharedBy(), each, ohms, watts))
+                .from(source()));
     }
 
     Line gridLeak() {
         Rating rating = wants.customaryRating();
         OptionalDouble most = amp.bias().isCathode() ? rating.gridLeakCathode() : rating.gridLeakFixed();
-        Finding source = amp.bias().isCathode() ? new BiasFinding.LeakCathodeSource(rating.provenance()) : new BiasFinding.LeakFixedSource(rating.provenance());
+        Finding source = amp.bias().isCathode()
+                ? new BiasFinding.LeakCathodeSource(rating.provenance())
+                : new BiasFinding.LeakFixedSource(rating.provenance());
         if (most.isEmpty() || amp.fittings().gridLeakOhms().isEmpty()) {
-            return Line.of(SwapQuestion.GRID_LEAK, Outcome.UNKNOWN, most.isEmpty() ? new SwapFinding.NoLimitPublished(wants.name())
-                    : new BiasFinding.LeakAtMost(most.getAsDouble())).from(source);
+            return Line.of(
+                            SwapQuestion.GRID_LEAK,
+                            Outcome.UNKNOWN,
+                            most.isEmpty()
+                                    ? new SwapFinding.NoLimitPublished(wants.name())
+                                    : new BiasFinding.LeakAtMost(most.getAsDouble()))
+                    .from(source);
         }
         double ohms = amp.fittings().gridLeakOhms().getAsDouble();
         boolean holds = ohms <= most.getAsDouble();
-        return Line.of(SwapQuestion.GRID_LEAK, holds ? Outcome.HOLDS : Outcome.CHANGE, holds ? new BiasFinding.LeakHolds(ohms, most.getAsDouble())
-                : new BiasFinding.LeakTo(ohms, most.getAsDouble())).by(new BiasFinding.LeakWhy()).from(source);
+        return Line.of(
+                        SwapQuestion.GRID_LEAK,
+                        holds ? Outcome.HOLDS : Outcome.CHANGE,
+                        holds
+                                ? new BiasFinding.LeakHolds(ohms, most.getAsDouble())
+                                : new BiasFinding.LeakTo(ohms, most.getAsDouble()))
+                .by(new BiasFinding.LeakWhy())
+                .from(source);
     }
 
     /** Peak volts at each grid for full drive: to the edge of grid current. */
     Line drive() {
         OptionalDouble needed = there.needed();
         if (needed.isEmpty() || amp.fittings().driveVolts().isEmpty()) {
-            return Line.of(SwapQuestion.DRIVE, Outcome.UNKNOWN, needed.isEmpty() ? new SwapFinding.NoModel(wants.name())
-                    : new BiasFinding.DriveUnknown(-needed.getAsDouble())).from(source());
+            return Line.of(
+                            SwapQuestion.DRIVE,
+                            Outcome.UNKNOWN,
+                            needed.isEmpty()
+                                    ? new SwapFinding.NoModel(wants.name())
+                                    : new BiasFinding.DriveUnknown(-needed.getAsDouble()))
+                    .from(source());
         }
         double peak = -needed.getAsDouble();
         double gives = amp.fittings().driveVolts().getAsDouble();
-        return Line.of(SwapQuestion.DRIVE, gives >= peak ? Outcome.HOLDS : Outcome.CHANGE, gives >= peak ? new BiasFinding.DriveHolds(peak, gives)
-                : new BiasFinding.DriveTooLittle(peak, gives)).by(new BiasFinding.DriveWhy()).from(source());
+        return Line.of(
+                        SwapQuestion.DRIVE,
+                        gives >= peak ? Outcome.HOLDS : Outcome.CHANGE,
+                        gives >= peak
+                                ? new BiasFinding.DriveHolds(peak, gives)
+                                : new BiasFinding.DriveTooLittle(peak, gives))
+                .by(new BiasFinding.DriveWhy())
+                .from(source());
     }
 }

@@ -21,8 +21,7 @@ final class FitQuestions {
     private final TubeType wants;
 
     /** The loads a type works into, from the lightest tolerable to the heaviest, ohm. */
-    private record Range(double least, double most) {
-    }
+    private record Range(double least, double most) {}
 
     FitQuestions(SwapAmp amp, TubeType in, TubeType wants) {
         this.amp = amp;
@@ -34,9 +33,15 @@ final class FitQuestions {
         Fittings room = amp.fittings();
         Optional<BulbSize> bulb = wants.bulb();
         if (bulb.isEmpty() || room.heightMm().isEmpty() && room.widthMm().isEmpty()) {
-            boolean smaller = bulb.isPresent() && in.bulb().filter(bulb.get()::fitsWhere).isPresent();
-            return Line.of(SwapQuestion.BULB, smaller ? Outcome.HOLDS : Outcome.UNKNOWN, smaller ? new FitFinding.NoLarger(size(bulb), in.name())
-                    : new FitFinding.MeasureRoom(size(bulb), size(in.bulb()), in.name())).from(new FitFinding.BulbSource());
+            boolean smaller =
+                    bulb.isPresent() && in.bulb().filter(bulb.get()::fitsWhere).isPresent();
+            return Line.of(
+                            SwapQuestion.BULB,
+                            smaller ? Outcome.HOLDS : Outcome.UNKNOWN,
+                            smaller
+                                    ? new FitFinding.NoLarger(size(bulb), in.name())
+                                    : new FitFinding.MeasureRoom(size(bulb), size(in.bulb()), in.name()))
+                    .from(new FitFinding.BulbSource());
         }
         List<FitFinding> small = new ArrayList<>();
         room.heightMm().ifPresent(most -> {
@@ -51,26 +56,39 @@ final class FitQuestions {
                 small.add(new FitFinding.TooWide(beyond));
             }
         });
-        return Line.of(SwapQuestion.BULB, small.isEmpty() ? Outcome.HOLDS : Outcome.STOP, small.isEmpty() ? new FitFinding.BulbFits(size(bulb))
-                : new FitFinding.BulbTooLarge(size(bulb), small)).by(new FitFinding.LeaveAir()).from(new FitFinding.BulbSource());
+        return Line.of(
+                        SwapQuestion.BULB,
+                        small.isEmpty() ? Outcome.HOLDS : Outcome.STOP,
+                        small.isEmpty()
+                                ? new FitFinding.BulbFits(size(bulb))
+                                : new FitFinding.BulbTooLarge(size(bulb), small))
+                .by(new FitFinding.LeaveAir())
+                .from(new FitFinding.BulbSource());
     }
 
     private static FitFinding size(Optional<BulbSize> bulb) {
-        return bulb.<FitFinding>map(size -> new FitFinding.Size(size.height(), size.width())).orElseGet(FitFinding.SizeUnknown::new);
+        return bulb.<FitFinding>map(size -> new FitFinding.Size(size.height(), size.width()))
+                .orElseGet(FitFinding.SizeUnknown::new);
     }
 
     /** By the published operations of a type; empty where none is published. */
     private Optional<Range> loads(TubeType type) {
         boolean pushPull = amp.topology() == Topology.PUSH_PULL;
-        double[] loads = PublishedOperation.all().stream().filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull)
-                .mapToDouble(PublishedOperation::loadOhms).sorted().toArray();
+        double[] loads = PublishedOperation.all().stream()
+                .filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull)
+                .mapToDouble(PublishedOperation::loadOhms)
+                .sorted()
+                .toArray();
         int pairs = amp.tubesPerSide();
-        return loads.length == 0 ? Optional.empty() : Optional.of(new Range(loads[0] / LOAD_SPREAD / pairs, loads[loads.length - 1] * LOAD_SPREAD / pairs));
+        return loads.length == 0
+                ? Optional.empty()
+                : Optional.of(new Range(loads[0] / LOAD_SPREAD / pairs, loads[loads.length - 1] * LOAD_SPREAD / pairs));
     }
 
     Line load() {
         Optional<Range> range = loads(wants);
-        Optional<FitFinding> before = loads(in).map(found -> new FitFinding.LoadBefore(in.name(), found.least(), found.most()));
+        Optional<FitFinding> before =
+                loads(in).map(found -> new FitFinding.LoadBefore(in.name(), found.least(), found.most()));
         return answer(range, before).from(new FitFinding.LoadSource());
     }
 
@@ -78,19 +96,29 @@ final class FitQuestions {
         if (range.isEmpty()) {
             return Line.of(SwapQuestion.LOAD, Outcome.UNKNOWN, new FitFinding.NoLoadPublished(wants.name(), before));
         }
-        FitFinding loads = new FitFinding.Loads(wants.name(), range.get().least(), range.get().most());
+        FitFinding loads = new FitFinding.Loads(
+                wants.name(), range.get().least(), range.get().most());
         if (amp.fittings().loadOhms().isEmpty()) {
             return Line.of(SwapQuestion.LOAD, Outcome.UNKNOWN, new FitFinding.LoadNotOnSheet(loads, before));
         }
         double load = amp.fittings().loadOhms().getAsDouble();
         boolean within = load >= range.get().least() && load <= range.get().most();
-        return Line.of(SwapQuestion.LOAD, within ? Outcome.HOLDS : Outcome.CHANGE, within ? new FitFinding.LoadSuits(load, loads, before)
-                : new FitFinding.LoadSuitsNot(load, loads, before));
+        return Line.of(
+                SwapQuestion.LOAD,
+                within ? Outcome.HOLDS : Outcome.CHANGE,
+                within
+                        ? new FitFinding.LoadSuits(load, loads, before)
+                        : new FitFinding.LoadSuitsNot(load, loads, before));
     }
 
     Optional<Line> familySwitch() {
         String positions = amp.fittings().familySwitch();
-        return positions.isBlank() || in.name().equals(wants.name()) ? Optional.empty()
-                : Optional.of(Line.of(SwapQuestion.FAMILY_SWITCH, Outcome.CHANGE, new FitFinding.SwitchTo(wants.name(), positions)).from(new SwapFinding.AmpSheetSource()));
+        return positions.isBlank() || in.name().equals(wants.name())
+                ? Optional.empty()
+                : Optional.of(Line.of(
+                                SwapQuestion.FAMILY_SWITCH,
+                                Outcome.CHANGE,
+                                new FitFinding.SwitchTo(wants.name(), positions))
+                        .from(new SwapFinding.AmpSheetSource()));
     }
 }

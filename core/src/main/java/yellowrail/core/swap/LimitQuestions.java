@@ -24,20 +24,27 @@ final class LimitQuestions {
     }
 
     Line plate() {
-        return volts(SwapQuestion.PLATE_VOLTS, amp.plateVolts(), rating.plateVolts(), new SwapFinding.ReadPlatesFirst());
+        return volts(
+                SwapQuestion.PLATE_VOLTS, amp.plateVolts(), rating.plateVolts(), new SwapFinding.ReadPlatesFirst());
     }
 
     Line screen() {
         if (wants.isTriode()) {
-            return Line.of(SwapQuestion.SCREEN_VOLTS, Outcome.HOLDS, new LimitFinding.NoScreen()).from(new SwapFinding.CatalogueSource());
+            return Line.of(SwapQuestion.SCREEN_VOLTS, Outcome.HOLDS, new LimitFinding.NoScreen())
+                    .from(new SwapFinding.CatalogueSource());
         }
-        return volts(SwapQuestion.SCREEN_VOLTS, amp.screenVolts(), rating.screenVolts(), new LimitFinding.ReadScreens());
+        return volts(
+                SwapQuestion.SCREEN_VOLTS, amp.screenVolts(), rating.screenVolts(), new LimitFinding.ReadScreens());
     }
 
     private Line volts(SwapQuestion question, OptionalDouble volts, OptionalDouble limit, Finding find) {
         Finding source = new LimitFinding.VoltsSource(rating.provenance());
         if (volts.isEmpty() || limit.isEmpty()) {
-            return Line.of(question, Outcome.UNKNOWN, limit.isEmpty() ? new SwapFinding.NoLimitPublished(wants.name()) : find).from(source);
+            return Line.of(
+                            question,
+                            Outcome.UNKNOWN,
+                            limit.isEmpty() ? new SwapFinding.NoLimitPublished(wants.name()) : find)
+                    .from(source);
         }
         double now = volts.getAsDouble();
         double high = now * SwapCheck.HIGH_MAINS;
@@ -50,52 +57,75 @@ final class LimitQuestions {
         } else if (rating.system() == RatingSystem.DESIGN_CENTRE) {
             line = Line.of(question, Outcome.HOLDS, new LimitFinding.AllowedForMains(now, most, high));
         } else {
-            line = Line.of(question, Outcome.CHANGE, new LimitFinding.OverAtHighMains(now, most, high, most / SwapCheck.HIGH_MAINS));
+            line = Line.of(
+                    question,
+                    Outcome.CHANGE,
+                    new LimitFinding.OverAtHighMains(now, most, high, most / SwapCheck.HIGH_MAINS));
         }
-        return line.by(new LimitFinding.VoltsAtMains(now, most, SwapCheck.HIGH_MAINS - 1, high)).from(source);
+        return line.by(new LimitFinding.VoltsAtMains(now, most, SwapCheck.HIGH_MAINS - 1, high))
+                .from(source);
     }
 
     /** What the present setting would make of the new tube, and what to set instead. */
     Line dissipation() {
-        List<Finding> source = new ArrayList<>(List.of(new LimitFinding.WattsSource(rating.provenance(), wants.name())));
+        List<Finding> source =
+                new ArrayList<>(List.of(new LimitFinding.WattsSource(rating.provenance(), wants.name())));
         if (amp.plateVolts().isEmpty()) {
-            return Line.of(SwapQuestion.IDLE_DISSIPATION, Outcome.UNKNOWN, new LimitFinding.ReadPlatesAndCurrents()).from(source.get(0));
+            return Line.of(SwapQuestion.IDLE_DISSIPATION, Outcome.UNKNOWN, new LimitFinding.ReadPlatesAndCurrents())
+                    .from(source.get(0));
         }
         double plate = amp.plateVolts().getAsDouble();
         double aim = amp.aim(wants, plate);
         Target window = amp.window();
         Optional<TypeInAmp.Drawn> stands = new TypeInAmp(amp, wants).asItStands();
-        OptionalDouble amps = stands.isPresent() ? OptionalDouble.of(stands.get().cathodeAmps()) : amp.cathodeAmps();
+        OptionalDouble amps =
+                stands.isPresent() ? OptionalDouble.of(stands.get().cathodeAmps()) : amp.cathodeAmps();
         if (amps.isEmpty()) {
             return Line.of(SwapQuestion.IDLE_DISSIPATION, Outcome.CHANGE, new LimitFinding.ToBeSet(aim, window.aim()))
-                    .by(new LimitFinding.AimArithmetic(window.aim(), rating.plateWatts(), plate, wants.screenShare())).from(source.get(0));
+                    .by(new LimitFinding.AimArithmetic(window.aim(), rating.plateWatts(), plate, wants.screenShare()))
+                    .from(source.get(0));
         }
         double watts = plate * amps.getAsDouble() * (1 - wants.screenShare());
         double ratio = watts / rating.plateWatts();
         LimitFinding what = stands.map(this::told).orElseGet(() -> new LimitFinding.PresentCurrent(amps.getAsDouble()));
         boolean inWindow = ratio >= window.low() && ratio <= window.high();
         stands.ifPresent(drawn -> source.add(new LimitFinding.CurrentByModel()));
-        return Line.of(SwapQuestion.IDLE_DISSIPATION, inWindow ? Outcome.HOLDS : Outcome.CHANGE, inWindow
-                        ? new LimitFinding.StandsInWindow(what, watts, ratio, rating.plateWatts())
-                        : new LimitFinding.StandsToBeSet(what, watts, ratio, rating.plateWatts(), aim, window.aim()))
-                .by(new LimitFinding.WattsArithmetic(plate, amps.getAsDouble(), wants.screenShare(), watts, window.low(), window.high()))
+        return Line.of(
+                        SwapQuestion.IDLE_DISSIPATION,
+                        inWindow ? Outcome.HOLDS : Outcome.CHANGE,
+                        inWindow
+                                ? new LimitFinding.StandsInWindow(what, watts, ratio, rating.plateWatts())
+                                : new LimitFinding.StandsToBeSet(
+                                        what, watts, ratio, rating.plateWatts(), aim, window.aim()))
+                .by(new LimitFinding.WattsArithmetic(
+                        plate, amps.getAsDouble(), wants.screenShare(), watts, window.low(), window.high()))
                 .from(source.toArray(Finding[]::new));
     }
 
     private LimitFinding told(TypeInAmp.Drawn drawn) {
-        return drawn.gridVolts().isPresent() ? new LimitFinding.AtPresentGrid(drawn.gridVolts().getAsDouble(), drawn.cathodeAmps())
+        return drawn.gridVolts().isPresent()
+                ? new LimitFinding.AtPresentGrid(drawn.gridVolts().getAsDouble(), drawn.cathodeAmps())
                 : new LimitFinding.WithPresentResistor(amp.cathodeOhms().orElseThrow(), drawn.cathodeAmps());
     }
 
     Line cathodeCurrent() {
         Finding source = new LimitFinding.LimitSource(rating.provenance());
         if (rating.cathodeAmps().isEmpty() || amp.plateVolts().isEmpty()) {
-            return Line.of(SwapQuestion.CATHODE_CURRENT, Outcome.UNKNOWN, rating.cathodeAmps().isEmpty()
-                    ? new SwapFinding.NoLimitPublished(wants.name()) : new SwapFinding.ReadPlatesFirst()).from(source);
+            return Line.of(
+                            SwapQuestion.CATHODE_CURRENT,
+                            Outcome.UNKNOWN,
+                            rating.cathodeAmps().isEmpty()
+                                    ? new SwapFinding.NoLimitPublished(wants.name())
+                                    : new SwapFinding.ReadPlatesFirst())
+                    .from(source);
         }
         double aim = amp.aim(wants, amp.plateVolts().getAsDouble());
         double most = rating.cathodeAmps().getAsDouble();
-        return Line.of(SwapQuestion.CATHODE_CURRENT, aim > most ? Outcome.STOP : Outcome.HOLDS, new LimitFinding.CathodeCurrent(aim, most))
-                .by(new LimitFinding.MeanCurrent()).from(source);
+        return Line.of(
+                        SwapQuestion.CATHODE_CURRENT,
+                        aim > most ? Outcome.STOP : Outcome.HOLDS,
+                        new LimitFinding.CathodeCurrent(aim, most))
+                .by(new LimitFinding.MeanCurrent())
+                .from(source);
     }
 }

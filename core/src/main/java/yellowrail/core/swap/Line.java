@@ -7,13 +7,19 @@ import yellowrail.core.finding.Finding;
 /**
  * One question and its answer.
  *
- * @param question   what is asked
- * @param figure     the one figure of the answer, for a table
- * @param says       the answer with its numbers: what to change to, what to find out
+ * @param question what is asked
+ * @param figure the one figure of the answer, for a table
+ * @param says the answer with its numbers: what to change to, what to find out
  * @param arithmetic how the numbers came about
- * @param source     where they are from
+ * @param source where they are from
  */
-public record Line(SwapQuestion question, Outcome outcome, Optional<Finding> figure, List<Finding> says, List<Finding> arithmetic, List<Finding> source) {
+public record Line(
+        SwapQuestion question,
+        Outcome outcome,
+        Optional<Finding> figure,
+        List<Finding> says,
+        List<Finding> arithmetic,
+        List<Finding> source) {
 
     public Line {
         says = List.copyOf(says);

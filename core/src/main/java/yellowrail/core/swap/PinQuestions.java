@@ -26,7 +26,9 @@ final class PinQuestions {
     }
 
     Line base() {
-        return compared().by(new PinFinding.BothPinOuts(in.name(), in.base(), in.pins(), wants.name(), wants.base(), wants.pins()))
+        return compared()
+                .by(new PinFinding.BothPinOuts(
+                        in.name(), in.base(), in.pins(), wants.name(), wants.base(), wants.pins()))
                 .from(new PinFinding.PinSource());
     }
 
@@ -48,7 +50,8 @@ final class PinQuestions {
         if (!stops.isEmpty()) {
             return line(Outcome.STOP, stops.toArray(Finding[]::new));
         }
-        return changes.isEmpty() ? line(Outcome.HOLDS, new PinFinding.PinsCarryTheSame(wants.name()))
+        return changes.isEmpty()
+                ? line(Outcome.HOLDS, new PinFinding.PinsCarryTheSame(wants.name()))
                 : line(Outcome.CHANGE, changes.toArray(Finding[]::new));
     }
 
@@ -56,7 +59,8 @@ final class PinQuestions {
         return Line.of(SwapQuestion.BASE, outcome, says);
     }
 
-    private void compare(String pin, List<Element> before, List<Element> after, List<Finding> stops, List<Finding> changes) {
+    private void compare(
+            String pin, List<Element> before, List<Element> after, List<Finding> stops, List<Finding> changes) {
         if (after.equals(before) || after.isEmpty()) {
             return;
         }
@@ -75,7 +79,7 @@ final class PinQuestions {
 
     private void suppressor(String pin, List<Finding> changes) {
         switch (fittings.pinOne()) {
-            case CATHODE -> { }
+            case CATHODE -> {}
             case GROUND -> changes.add(new PinFinding.SuppressorOnGround(pin));
             case NOTHING -> changes.add(new PinFinding.SuppressorToTie(pin, wants.name(), in.name()));
             case UNKNOWN -> changes.add(new PinFinding.SuppressorToTieUnlessDone(pin, wants.name(), in.name()));
@@ -83,6 +87,9 @@ final class PinQuestions {
     }
 
     private boolean isTiePoint(String pin) {
-        return Arrays.stream(fittings.tiedPins().split("[^0-9]+")).filter(each -> !each.isEmpty()).collect(Collectors.toSet()).contains(pin);
+        return Arrays.stream(fittings.tiedPins().split("[^0-9]+"))
+                .filter(each -> !each.isEmpty())
+                .collect(Collectors.toSet())
+                .contains(pin);
     }
 }

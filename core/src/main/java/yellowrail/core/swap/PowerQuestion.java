@@ -45,9 +45,19 @@ final class PowerQuestion {
         if (plates > rated) {
             says.add(new FitFinding.PlatesAtFullDrive(plates, rated));
         }
-        return Line.of(SwapQuestion.POWER, plates > rated ? Outcome.CHANGE : Outcome.HOLDS, says.toArray(Finding[]::new))
-                .by(new FitFinding.PowerArithmetic(amp.plateVolts().orElseThrow(), after.get().stage().loadOhms(), after.get().stage().screenVolts(), wants.name(),
-                        after.get().peakDrive(), plates, rated, after.get().screenWatts()));
+        return Line.of(
+                        SwapQuestion.POWER,
+                        plates > rated ? Outcome.CHANGE : Outcome.HOLDS,
+                        says.toArray(Finding[]::new))
+                .by(new FitFinding.PowerArithmetic(
+                        amp.plateVolts().orElseThrow(),
+                        after.get().stage().loadOhms(),
+                        after.get().stage().screenVolts(),
+                        wants.name(),
+                        after.get().peakDrive(),
+                        plates,
+                        rated,
+                        after.get().screenWatts()));
     }
 
     private Finding whyNot() {
@@ -57,7 +67,9 @@ final class PowerQuestion {
         if (amp.fittings().loadOhms().isEmpty()) {
             return new FitFinding.PutLoadOnSheet();
         }
-        return TubeModels.published().of(wants).isPresent() ? new FitFinding.NoOperatingPoint() : new SwapFinding.NoModel(wants.name());
+        return TubeModels.published().of(wants).isPresent()
+                ? new FitFinding.NoOperatingPoint()
+                : new SwapFinding.NoModel(wants.name());
     }
 
     private FitFinding compared(double watts) {
@@ -69,20 +81,34 @@ final class PowerQuestion {
         if (Math.abs(watts / then - 1) <= MODEL_ERROR) {
             return new FitFinding.PowerAlike(watts, wants.name(), then, in.name());
         }
-        return watts > then ? new FitFinding.PowerMore(watts, wants.name(), then, in.name()) : new FitFinding.PowerLess(watts, wants.name(), then, in.name());
+        return watts > then
+                ? new FitFinding.PowerMore(watts, wants.name(), then, in.name())
+                : new FitFinding.PowerLess(watts, wants.name(), then, in.name());
     }
 
     private Optional<Performance> performance(TubeType type) {
         Optional<KnownModel> known = TubeModels.published().of(type);
-        if (known.isEmpty() || amp.plateVolts().isEmpty() || amp.fittings().loadOhms().isEmpty() || amp.tubesPerSide() > OutputStage.MOST_PER_SIDE) {
+        if (known.isEmpty()
+                || amp.plateVolts().isEmpty()
+                || amp.fittings().loadOhms().isEmpty()
+                || amp.tubesPerSide() > OutputStage.MOST_PER_SIDE) {
             return Optional.empty();
         }
         double plate = amp.plateVolts().getAsDouble();
         double idle = amp.aim(type, plate) * (1 - type.screenShare());
-        OutputStage stage = new OutputStage(known.get().model(), amp.topology(), amp.tubesPerSide(), plate, amp.screenOr(plate), amp.connection(),
-                OutputStage.USUAL_TAP, OutputStage.Bias.fixed(0), amp.fittings().loadOhms().getAsDouble());
+        OutputStage stage = new OutputStage(
+                known.get().model(),
+                amp.topology(),
+                amp.tubesPerSide(),
+                plate,
+                amp.screenOr(plate),
+                amp.connection(),
+                OutputStage.USUAL_TAP,
+                OutputStage.Bias.fixed(0),
+                amp.fittings().loadOhms().getAsDouble());
         try {
-            return Optional.of(new FullDrive(AmpStage.atIdle(stage, idle, amp.bias().isCathode()), STEPS).compute());
+            return Optional.of(
+                    new FullDrive(AmpStage.atIdle(stage, idle, amp.bias().isCathode()), STEPS).compute());
         } catch (UnsettledException e) {
             return Optional.empty();
         }

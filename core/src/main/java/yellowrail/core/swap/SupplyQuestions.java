@@ -29,8 +29,13 @@ final class SupplyQuestions {
 
     Line heaterVolts() {
         boolean same = Math.abs(wants.heaterVolts() / in.heaterVolts() - 1) <= SAME_VOLTS;
-        return Line.of(SwapQuestion.HEATER_VOLTS, same ? Outcome.HOLDS : Outcome.STOP, same ? new CurrentFinding.HeaterVoltsAlike(wants.heaterVolts())
-                        : new CurrentFinding.HeaterVoltsApart(wants.name(), wants.heaterVolts(), in.heaterVolts()))
+        return Line.of(
+                        SwapQuestion.HEATER_VOLTS,
+                        same ? Outcome.HOLDS : Outcome.STOP,
+                        same
+                                ? new CurrentFinding.HeaterVoltsAlike(wants.heaterVolts())
+                                : new CurrentFinding.HeaterVoltsApart(
+                                        wants.name(), wants.heaterVolts(), in.heaterVolts()))
                 .by(new CurrentFinding.BothHeaterVolts(in.name(), in.heaterVolts(), wants.name(), wants.heaterVolts()))
                 .from(new CurrentFinding.HeaterVoltsSource());
     }
@@ -42,35 +47,52 @@ final class SupplyQuestions {
         CurrentFinding together = new CurrentFinding.HeatersTogether(amp.tubes(), wants.heaterAmps(), tubes);
         if (fittings.heaterAmps().isEmpty()) {
             boolean less = wants.heaterAmps() <= in.heaterAmps();
-            return Line.of(SwapQuestion.HEATER_WINDING, less ? Outcome.HOLDS : Outcome.UNKNOWN, less
-                            ? new CurrentFinding.HeatersTakeNoMore(wants.heaterAmps(), in.name(), in.heaterAmps())
-                            : new CurrentFinding.HeatersTakeMore(wants.heaterAmps(), in.heaterAmps()))
-                    .by(together).from(new CurrentFinding.HeaterAmpsSource());
+            return Line.of(
+                            SwapQuestion.HEATER_WINDING,
+                            less ? Outcome.HOLDS : Outcome.UNKNOWN,
+                            less
+                                    ? new CurrentFinding.HeatersTakeNoMore(
+                                            wants.heaterAmps(), in.name(), in.heaterAmps())
+                                    : new CurrentFinding.HeatersTakeMore(wants.heaterAmps(), in.heaterAmps()))
+                    .by(together)
+                    .from(new CurrentFinding.HeaterAmpsSource());
         }
         double rated = fittings.heaterAmps().getAsDouble();
         OptionalDouble others = fittings.otherHeaterAmps();
         double total = tubes + others.orElse(0);
         double high = total * Math.pow(SwapCheck.HIGH_MAINS, HOT_WIRE);
         CurrentFinding of = new CurrentFinding.OfWinding(total, rated);
-        CurrentFinding rest = others.isPresent() ? new CurrentFinding.AndElse(others.getAsDouble()) : new CurrentFinding.AndElseUnknown();
+        CurrentFinding rest = others.isPresent()
+                ? new CurrentFinding.AndElse(others.getAsDouble())
+                : new CurrentFinding.AndElseUnknown();
         Outcome outcome = total > rated ? Outcome.STOP : others.isPresent() ? Outcome.HOLDS : Outcome.UNKNOWN;
-        return Line.of(SwapQuestion.HEATER_WINDING, outcome, total > rated ? new CurrentFinding.WindingTooWeak(of, total - rated)
-                        : inHand(of, 1 - total / rated, others.isPresent(), high > rated))
-                .with(of).by(new CurrentFinding.HeaterSum(together, rest, of, SwapCheck.HIGH_MAINS - 1, high, HOT_WIRE))
+        return Line.of(
+                        SwapQuestion.HEATER_WINDING,
+                        outcome,
+                        total > rated
+                                ? new CurrentFinding.WindingTooWeak(of, total - rated)
+                                : inHand(of, 1 - total / rated, others.isPresent(), high > rated))
+                .with(of)
+                .by(new CurrentFinding.HeaterSum(together, rest, of, SwapCheck.HIGH_MAINS - 1, high, HOT_WIRE))
                 .from(new CurrentFinding.HeaterAmpsSource());
     }
 
     private static CurrentFinding inHand(CurrentFinding of, double share, boolean known, boolean barely) {
         if (known) {
-            return barely ? new CurrentFinding.WindingHoldsBarely(of, share) : new CurrentFinding.WindingHolds(of, share);
+            return barely
+                    ? new CurrentFinding.WindingHoldsBarely(of, share)
+                    : new CurrentFinding.WindingHolds(of, share);
         }
-        return barely ? new CurrentFinding.WindingRestUnknownBarely(of, share) : new CurrentFinding.WindingRestUnknown(of, share);
+        return barely
+                ? new CurrentFinding.WindingRestUnknownBarely(of, share)
+                : new CurrentFinding.WindingRestUnknown(of, share);
     }
 
     /** What the stage will draw against every rating it passes through. */
     Line railCurrent() {
         if (amp.plateVolts().isEmpty()) {
-            return Line.of(SwapQuestion.RAIL_CURRENT, Outcome.UNKNOWN, new SwapFinding.ReadPlatesFirst()).from(new SwapFinding.NothingRead());
+            return Line.of(SwapQuestion.RAIL_CURRENT, Outcome.UNKNOWN, new SwapFinding.ReadPlatesFirst())
+                    .from(new SwapFinding.NothingRead());
         }
         double each = amp.aim(wants, amp.plateVolts().getAsDouble());
         double total = amp.tubes() * each + amp.otherAmps().orElse(0);
@@ -78,22 +100,37 @@ final class SupplyQuestions {
         List<CurrentFinding> holds = new ArrayList<>();
         hold(CurrentFinding.Transformer::new, amp.fittings().transformerAmps(), total, over, holds);
         hold(CurrentFinding.Choke::new, amp.fittings().chokeAmps(), total, over, holds);
-        if (amp.fittings().transformerAmps().isEmpty() || amp.fittings().chokeAmps().isEmpty()) {
+        if (amp.fittings().transformerAmps().isEmpty()
+                || amp.fittings().chokeAmps().isEmpty()) {
             hold(CurrentFinding.TransformerOrChoke::new, amp.mostAmps(), total, over, holds);
         }
         Optional<RectifierType> rectifier = RectifierType.find(amp.fittings().rectifierTube());
-        rectifier.ifPresent(type -> hold(rated -> new CurrentFinding.RectifierTube(type.name(), rated), OptionalDouble.of(type.dcAmps()), total, over, holds));
+        rectifier.ifPresent(type -> hold(
+                rated -> new CurrentFinding.RectifierTube(type.name(), rated),
+                OptionalDouble.of(type.dcAmps()),
+                total,
+                over,
+                holds));
         Outcome outcome = !over.isEmpty() ? Outcome.STOP : holds.isEmpty() ? Outcome.UNKNOWN : Outcome.HOLDS;
         CurrentFinding says = switch (outcome) {
             case STOP -> new CurrentFinding.RailTooMuch(total, over);
             case UNKNOWN -> new CurrentFinding.RailRatingsUnknown(total);
             case HOLDS, CHANGE -> new CurrentFinding.RailWithin(total, holds);
         };
-        return Line.of(SwapQuestion.RAIL_CURRENT, outcome, says).by(new CurrentFinding.RailSum(amp.tubes(), each, amp.restOfRail(), total))
-                .from(rectifier.filter(type -> !type.sure()).isPresent() ? new CurrentFinding.RailSourceToVerify() : new CurrentFinding.RailSource());
+        return Line.of(SwapQuestion.RAIL_CURRENT, outcome, says)
+                .by(new CurrentFinding.RailSum(amp.tubes(), each, amp.restOfRail(), total))
+                .from(
+                        rectifier.filter(type -> !type.sure()).isPresent()
+                                ? new CurrentFinding.RailSourceToVerify()
+                                : new CurrentFinding.RailSource());
     }
 
-    private static void hold(DoubleFunction<CurrentFinding> part, OptionalDouble rating, double total, List<CurrentFinding> over, List<CurrentFinding> holds) {
+    private static void hold(
+            DoubleFunction<CurrentFinding> part,
+            OptionalDouble rating,
+            double total,
+            List<CurrentFinding> over,
+            List<CurrentFinding> holds) {
         rating.ifPresent(rated -> (total > rated ? over : holds).add(part.apply(rated)));
     }
 
@@ -103,12 +140,21 @@ final class SupplyQuestions {
             return Optional.empty();
         }
         if (amp.plateVolts().isEmpty() || amp.fittings().outputAmps().isEmpty()) {
-            return Optional.of(Line.of(SwapQuestion.OUTPUT_CURRENT, Outcome.UNKNOWN, amp.plateVolts().isEmpty() ? new SwapFinding.ReadPlatesFirst()
-                    : new CurrentFinding.OutputRatingUnknown()).from(new SwapFinding.AmpSheetSource()));
+            return Optional.of(Line.of(
+                            SwapQuestion.OUTPUT_CURRENT,
+                            Outcome.UNKNOWN,
+                            amp.plateVolts().isEmpty()
+                                    ? new SwapFinding.ReadPlatesFirst()
+                                    : new CurrentFinding.OutputRatingUnknown())
+                    .from(new SwapFinding.AmpSheetSource()));
         }
         double plate = amp.tubesPerSide() * amp.aim(wants, amp.plateVolts().getAsDouble()) * (1 - wants.screenShare());
         double rated = amp.fittings().outputAmps().getAsDouble();
-        return Optional.of(Line.of(SwapQuestion.OUTPUT_CURRENT, plate > rated ? Outcome.STOP : Outcome.HOLDS, new CurrentFinding.OutputOfRated(plate, rated))
-                .by(new CurrentFinding.PlateCurrents(amp.tubesPerSide())).from(new SwapFinding.AmpSheetSource()));
+        return Optional.of(Line.of(
+                        SwapQuestion.OUTPUT_CURRENT,
+                        plate > rated ? Outcome.STOP : Outcome.HOLDS,
+                        new CurrentFinding.OutputOfRated(plate, rated))
+                .by(new CurrentFinding.PlateCurrents(amp.tubesPerSide()))
+                .from(new SwapFinding.AmpSheetSource()));
     }
 }

@@ -19,29 +19,44 @@ import yellowrail.core.tube.TubeType;
 /**
  * The amp as the swap check sees it, SI; voltages to the cathode.
  *
- * @param tubes       in all its channels
- * @param channels    each with an output transformer of its own
- * @param plateVolts  V
+ * @param tubes in all its channels
+ * @param channels each with an output transformer of its own
+ * @param plateVolts V
  * @param screenVolts V; with triode connection the plate's
  * @param cathodeAmps present idle of each tube, A
- * @param biasVolts   grid to cathode as read, V, negative
+ * @param biasVolts grid to cathode as read, V, negative
  * @param cathodeOhms cathode resistor, ohm
- * @param sharedBy    tubes on it
- * @param partWatts   rating of that resistor, W
- * @param otherAmps   of the rail that is not the power tubes', A
- * @param mostAmps    DC the transformer or choke is rated for, A
- * @param target      the school's window
- * @param fittings    what else it meets
- * @param testPoint   where its current is read; empty where that is not known
+ * @param sharedBy tubes on it
+ * @param partWatts rating of that resistor, W
+ * @param otherAmps of the rail that is not the power tubes', A
+ * @param mostAmps DC the transformer or choke is rated for, A
+ * @param target the school's window
+ * @param fittings what else it meets
+ * @param testPoint where its current is read; empty where that is not known
  */
-public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection connection, int tubes, int channels, OptionalDouble plateVolts, OptionalDouble screenVolts,
-                      OptionalDouble cathodeAmps, OptionalDouble biasVolts, OptionalDouble cathodeOhms, int sharedBy, OptionalDouble partWatts, OptionalDouble otherAmps,
-                      OptionalDouble mostAmps, Target target, Fittings fittings, Optional<TestPoint> testPoint) {
+public record SwapAmp(
+        Topology topology,
+        BiasKind bias,
+        ScreenSense.Connection connection,
+        int tubes,
+        int channels,
+        OptionalDouble plateVolts,
+        OptionalDouble screenVolts,
+        OptionalDouble cathodeAmps,
+        OptionalDouble biasVolts,
+        OptionalDouble cathodeOhms,
+        int sharedBy,
+        OptionalDouble partWatts,
+        OptionalDouble otherAmps,
+        OptionalDouble mostAmps,
+        Target target,
+        Fittings fittings,
+        Optional<TestPoint> testPoint) {
 
     /**
      * Where a current is read.
      *
-     * @param name  of the first of them
+     * @param name of the first of them
      * @param tubes that share it
      * @param sense how
      */
@@ -50,31 +65,88 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
         /** A current as the builder's meter shows it: {@code 44.2 mA each = 1.38 V at L}. */
         SwapFinding shown(double each) {
             double total = tubes * each;
-            boolean ohms = sense.shows().dimension() == Unit.Dimension.VOLTAGE && sense.ohms().isPresent();
-            return new SwapFinding.EachAt(each, Shown.toTurnTo(sense.shows(), ohms ? total * sense.ohms().getAsDouble() : total), name);
+            boolean ohms = sense.shows().dimension() == Unit.Dimension.VOLTAGE
+                    && sense.ohms().isPresent();
+            return new SwapFinding.EachAt(
+                    each,
+                    Shown.toTurnTo(sense.shows(), ohms ? total * sense.ohms().getAsDouble() : total),
+                    name);
         }
     }
 
     /** An amp of which nothing is known but its data. */
-    public SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection connection, int tubes, int channels, OptionalDouble plateVolts, OptionalDouble screenVolts,
-                   OptionalDouble cathodeAmps, OptionalDouble biasVolts, OptionalDouble cathodeOhms, int sharedBy, OptionalDouble partWatts, OptionalDouble otherAmps,
-                   OptionalDouble mostAmps, Target target, Fittings fittings) {
-        this(topology, bias, connection, tubes, channels, plateVolts, screenVolts, cathodeAmps, biasVolts, cathodeOhms, sharedBy, partWatts, otherAmps, mostAmps, target, fittings, Optional.empty());
+    public SwapAmp(
+            Topology topology,
+            BiasKind bias,
+            ScreenSense.Connection connection,
+            int tubes,
+            int channels,
+            OptionalDouble plateVolts,
+            OptionalDouble screenVolts,
+            OptionalDouble cathodeAmps,
+            OptionalDouble biasVolts,
+            OptionalDouble cathodeOhms,
+            int sharedBy,
+            OptionalDouble partWatts,
+            OptionalDouble otherAmps,
+            OptionalDouble mostAmps,
+            Target target,
+            Fittings fittings) {
+        this(
+                topology,
+                bias,
+                connection,
+                tubes,
+                channels,
+                plateVolts,
+                screenVolts,
+                cathodeAmps,
+                biasVolts,
+                cathodeOhms,
+                sharedBy,
+                partWatts,
+                otherAmps,
+                mostAmps,
+                target,
+                fittings,
+                Optional.empty());
     }
 
     /** @param read what was read in the amp last */
     public static SwapAmp of(AmpSheet sheet, LastRead read) {
         boolean byResistor = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR;
-        return new SwapAmp(sheet.topology(), sheet.bias(), sheet.screen().connection(), sheet.sockets().size(), sheet.channels(), read.plateVolts(), read.screenVolts(), read.cathodeAmps(),
-                read.biasVolts(), byResistor ? sheet.current().ohms() : OptionalDouble.empty(), sheet.bias() == BiasKind.CATHODE_SHARED ? sheet.sockets().size() / Math.max(1, sheet.testPoints().size()) : 1,
-                sheet.supply().resistorWatts(), sheet.supply().otherAmps(), sheet.mostRailAmps(), sheet.target(), sheet.fittings(), testPoint(sheet));
+        return new SwapAmp(
+                sheet.topology(),
+                sheet.bias(),
+                sheet.screen().connection(),
+                sheet.sockets().size(),
+                sheet.channels(),
+                read.plateVolts(),
+                read.screenVolts(),
+                read.cathodeAmps(),
+                read.biasVolts(),
+                byResistor ? sheet.current().ohms() : OptionalDouble.empty(),
+                sheet.bias() == BiasKind.CATHODE_SHARED
+                        ? sheet.sockets().size()
+                                / Math.max(1, sheet.testPoints().size())
+                        : 1,
+                sheet.supply().resistorWatts(),
+                sheet.supply().otherAmps(),
+                sheet.mostRailAmps(),
+                sheet.target(),
+                sheet.fittings(),
+                testPoint(sheet));
     }
 
     /** Where a cathode current is what is read, and its resistance is known. */
     private static Optional<TestPoint> testPoint(AmpSheet sheet) {
-        boolean shown = sheet.current().method().yields() == CurrentMethod.Yields.CATHODE && (!sheet.current().method().acrossResistance() || sheet.current().ohms().isPresent());
+        boolean shown = sheet.current().method().yields() == CurrentMethod.Yields.CATHODE
+                && (!sheet.current().method().acrossResistance()
+                        || sheet.current().ohms().isPresent());
         String first = sheet.testPoints().get(0);
-        return shown ? Optional.of(new TestPoint(first, sheet.socketsAt(first).size(), sheet.current())) : Optional.empty();
+        return shown
+                ? Optional.of(new TestPoint(first, sheet.socketsAt(first).size(), sheet.current()))
+                : Optional.empty();
     }
 
     /** A current of each tube, as its meter shows it where that is known. */
@@ -90,7 +162,9 @@ public record SwapAmp(Topology topology, BiasKind bias, ScreenSense.Connection c
 
     /** The rest of the rail's current as an addend of a sum. */
     CurrentFinding restOfRail() {
-        return otherAmps.isPresent() ? new CurrentFinding.RestOfRail(otherAmps.getAsDouble()) : new CurrentFinding.RestOfRailUnknown();
+        return otherAmps.isPresent()
+                ? new CurrentFinding.RestOfRail(otherAmps.getAsDouble())
+                : new CurrentFinding.RestOfRailUnknown();
     }
 
     /** Screen volts as known, else taken a little below the plate, as most stages have them. */

@@ -26,8 +26,15 @@ public final class SwapCheck {
         LimitQuestions limits = new LimitQuestions(amp, wants);
         BiasQuestions bias = new BiasQuestions(amp, in, wants);
         FitQuestions fit = new FitQuestions(amp, in, wants);
-        List<Line> lines = new ArrayList<>(List.of(new PinQuestions(in, wants, amp.fittings()).base(), supply.heaterVolts(), supply.heaterBudget(), limits.plate(), limits.screen(),
-                limits.cathodeCurrent(), limits.dissipation(), bias.gridVolts()));
+        List<Line> lines = new ArrayList<>(List.of(
+                new PinQuestions(in, wants, amp.fittings()).base(),
+                supply.heaterVolts(),
+                supply.heaterBudget(),
+                limits.plate(),
+                limits.screen(),
+                limits.cathodeCurrent(),
+                limits.dissipation(),
+                bias.gridVolts()));
         bias.cathodeResistor().ifPresent(lines::add);
         lines.addAll(List.of(bias.gridLeak(), bias.drive(), fit.load(), supply.railCurrent()));
         supply.outputCurrent().ifPresent(lines::add);
@@ -39,7 +46,12 @@ public final class SwapCheck {
 
     /** Every type of a catalogue, those that fit first. */
     public List<SwapReport> all(TubeCatalogue catalogue) {
-        return catalogue.types().stream().filter(type -> !type.name().equals(in.name())).map(this::of)
-                .sorted(Comparator.comparing(SwapReport::verdict).thenComparing(report -> report.with(Outcome.STOP).size()).thenComparing(report -> report.with(Outcome.CHANGE).size())).toList();
+        return catalogue.types().stream()
+                .filter(type -> !type.name().equals(in.name()))
+                .map(this::of)
+                .sorted(Comparator.comparing(SwapReport::verdict)
+                        .thenComparing(report -> report.with(Outcome.STOP).size())
+                        .thenComparing(report -> report.with(Outcome.CHANGE).size()))
+                .toList();
     }
 }

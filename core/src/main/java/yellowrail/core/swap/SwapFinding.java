@@ -11,54 +11,39 @@ public sealed interface SwapFinding extends Finding {
 
     // The whole
 
-    record DoNot(String wants, String in, List<SwapQuestion> because) implements SwapFinding {
-    }
+    record DoNot(String wants, String in, List<SwapQuestion> because) implements SwapFinding {}
 
-    record FitsAfterChanges(String wants, String in, List<SwapQuestion> changes) implements SwapFinding {
-    }
+    record FitsAfterChanges(String wants, String in, List<SwapQuestion> changes) implements SwapFinding {}
 
-    record FitsAsItIs(String wants, String in) implements SwapFinding {
-    }
+    record FitsAsItIs(String wants, String in) implements SwapFinding {}
 
-    record FitsAsFarAsKnown(String wants, String in) implements SwapFinding {
-    }
+    record FitsAsFarAsKnown(String wants, String in) implements SwapFinding {}
 
-    record NotKnown(List<SwapQuestion> questions) implements SwapFinding {
-    }
+    record NotKnown(List<SwapQuestion> questions) implements SwapFinding {}
 
     // What is still to be found out
 
-    record ReadPlatesFirst() implements SwapFinding {
-    }
+    record ReadPlatesFirst() implements SwapFinding {}
 
-    record NothingRead() implements SwapFinding {
-    }
+    record NothingRead() implements SwapFinding {}
 
-    record NoLimitPublished(String wants) implements SwapFinding {
-    }
+    record NoLimitPublished(String wants) implements SwapFinding {}
 
-    record NoModel(String wants) implements SwapFinding {
-    }
+    record NoModel(String wants) implements SwapFinding {}
 
     // A current of each tube, as the builder's meter shows it
 
-    record Each(@In(Unit.MILLIAMP) double amps) implements SwapFinding {
-    }
+    record Each(@In(Unit.MILLIAMP) double amps) implements SwapFinding {}
 
-    record EachAt(@In(Unit.MILLIAMP) double amps, Shown reading, String testPoint) implements SwapFinding {
-    }
+    record EachAt(@In(Unit.MILLIAMP) double amps, Shown reading, String testPoint) implements SwapFinding {}
 
     // Where it is from
 
-    record AmpSheetSource() implements SwapFinding {
-    }
+    record AmpSheetSource() implements SwapFinding {}
 
-    record CatalogueSource() implements SwapFinding {
-    }
+    record CatalogueSource() implements SwapFinding {}
 
-    record SheetsPublished() implements SwapFinding {
-    }
+    record SheetsPublished() implements SwapFinding {}
 
-    record SheetsToVerify() implements SwapFinding {
-    }
+    record SheetsToVerify() implements SwapFinding {}
 }

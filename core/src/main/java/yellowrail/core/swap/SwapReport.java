@@ -5,14 +5,16 @@ import java.util.List;
 /**
  * The whole check.
  *
- * @param in    type that is in
+ * @param in type that is in
  * @param wants type that wants in
  */
 public record SwapReport(String in, String wants, List<Line> lines) {
 
     /** What it amounts to. */
     public enum Verdict {
-        FITS, AFTER_CHANGES, DO_NOT
+        FITS,
+        AFTER_CHANGES,
+        DO_NOT
     }
 
     public SwapReport {
@@ -24,7 +26,9 @@ public record SwapReport(String in, String wants, List<Line> lines) {
     }
 
     public Verdict verdict() {
-        return !with(Outcome.STOP).isEmpty() ? Verdict.DO_NOT : with(Outcome.CHANGE).isEmpty() ? Verdict.FITS : Verdict.AFTER_CHANGES;
+        return !with(Outcome.STOP).isEmpty()
+                ? Verdict.DO_NOT
+                : with(Outcome.CHANGE).isEmpty() ? Verdict.FITS : Verdict.AFTER_CHANGES;
     }
 
     /** Whether something that could stop or change it is not known. */
@@ -39,7 +43,9 @@ public record SwapReport(String in, String wants, List<Line> lines) {
             case AFTER_CHANGES -> new SwapFinding.FitsAfterChanges(wants, in, questions(Outcome.CHANGE));
             case FITS -> isOpen() ? new SwapFinding.FitsAsFarAsKnown(wants, in) : new SwapFinding.FitsAsItIs(wants, in);
         };
-        return verdict() == Verdict.DO_NOT || !isOpen() ? List.of(verdict) : List.of(verdict, new SwapFinding.NotKnown(questions(Outcome.UNKNOWN)));
+        return verdict() == Verdict.DO_NOT || !isOpen()
+                ? List.of(verdict)
+                : List.of(verdict, new SwapFinding.NotKnown(questions(Outcome.UNKNOWN)));
     }
 
     public List<SwapQuestion> questions(Outcome outcome) {

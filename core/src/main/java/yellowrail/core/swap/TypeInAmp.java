@@ -22,8 +22,7 @@ final class TypeInAmp {
     private final Optional<KnownModel> known;
 
     /** A current and what makes the tube draw it. */
-    record Drawn(double cathodeAmps, OptionalDouble gridVolts) {
-    }
+    record Drawn(double cathodeAmps, OptionalDouble gridVolts) {}
 
     TypeInAmp(SwapAmp amp, TubeType type) {
         this.amp = amp;
@@ -52,23 +51,39 @@ final class TypeInAmp {
 
     /** What it would draw at the bias the old one left. */
     OptionalDouble atPresentGrid() {
-        return known.isEmpty() || amp.plateVolts().isEmpty() || amp.biasVolts().isEmpty() || amp.bias().isCathode() ? OptionalDouble.empty() : OptionalDouble.of(at(amp.biasVolts().getAsDouble()));
+        return known.isEmpty()
+                        || amp.plateVolts().isEmpty()
+                        || amp.biasVolts().isEmpty()
+                        || amp.bias().isCathode()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(at(amp.biasVolts().getAsDouble()));
     }
 
     /**
-     * What it would draw if nothing were changed: on the present cathode resistor, or at a bias that cannot be turned. With
-     * an adjustable bias nothing stands, and it is empty.
+     * What it would draw if nothing were changed: on the present cathode resistor, or at a bias that cannot be turned.
+     * With an adjustable bias nothing stands, and it is empty.
      */
     Optional<Drawn> asItStands() {
         if (amp.bias() == BiasKind.FIXED && atPresentGrid().isPresent()) {
             return Optional.of(new Drawn(atPresentGrid().getAsDouble(), amp.biasVolts()));
         }
-        if (!amp.bias().isCathode() || known.isEmpty() || amp.plateVolts().isEmpty() || amp.cathodeOhms().isEmpty()) {
+        if (!amp.bias().isCathode()
+                || known.isEmpty()
+                || amp.plateVolts().isEmpty()
+                || amp.cathodeOhms().isEmpty()) {
             return Optional.empty();
         }
         double plate = amp.plateVolts().getAsDouble();
-        Idle idle = Idle.of(new OutputStage(known.get().model(), Topology.SINGLE_ENDED, 1, plate, amp.screenOr(plate), ScreenSense.Connection.PENTODE, 0,
-                OutputStage.Bias.cathode(amp.sharedBy() * amp.cathodeOhms().getAsDouble()), ANY_LOAD));
+        Idle idle = Idle.of(new OutputStage(
+                known.get().model(),
+                Topology.SINGLE_ENDED,
+                1,
+                plate,
+                amp.screenOr(plate),
+                ScreenSense.Connection.PENTODE,
+                0,
+                OutputStage.Bias.cathode(amp.sharedBy() * amp.cathodeOhms().getAsDouble()),
+                ANY_LOAD));
         return Optional.of(new Drawn(idle.plateAmps() + idle.screenAmps(), OptionalDouble.empty()));
     }
 }

@@ -7,18 +7,24 @@ import java.util.Set;
 /**
  * What parts two states of the bench.
  *
- * @param what  what happened
+ * @param what what happened
  * @param after the number of the last reading before it; a reading with a greater one came later
- * @param at    when
+ * @param at when
  * @param place the socket, the pot, or the test point it was seen at; blank otherwise
- * @param way   the way a pot was turned, the tube that was put in; blank otherwise
+ * @param way the way a pot was turned, the tube that was put in; blank otherwise
  * @param parts the hardware that differs since; none where none does
  */
 public record Change(What what, long after, Instant at, String place, String way, Set<Hardware> parts) {
 
     /** What can happen at a bench. */
     public enum What {
-        TUBE, SHEET, TURN, POWER_ON, POWER_OFF, MAINS, UNSAID
+        TUBE,
+        SHEET,
+        TURN,
+        POWER_ON,
+        POWER_OFF,
+        MAINS,
+        UNSAID
     }
 
     public Change {

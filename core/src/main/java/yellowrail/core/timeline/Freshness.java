@@ -6,7 +6,7 @@ import java.util.Optional;
  * Whether a reading still speaks of what is on the bench.
  *
  * @param kind how
- * @param why  what made it so; empty while it is fresh
+ * @param why what made it so; empty while it is fresh
  */
 public record Freshness(Kind kind, Optional<TimelineFinding> why) {
 
@@ -14,7 +14,9 @@ public record Freshness(Kind kind, Optional<TimelineFinding> why) {
 
     /** A reading of the present setting, of one before it, of a tube or part that is gone. */
     public enum Kind {
-        FRESH, STALE, OTHER_HARDWARE
+        FRESH,
+        STALE,
+        OTHER_HARDWARE
     }
 
     static Freshness stale(TimelineFinding why) {

@@ -9,15 +9,26 @@ import yellowrail.core.amp.Pot;
 import yellowrail.core.reading.ReadingKind;
 
 /**
- * What of an amp is soldered, wound or plugged in, in the parts that a reading can speak of. Names, notes, targets, ratings
- * and what is known of a pot's direction are none of it.
+ * What of an amp is soldered, wound or plugged in, in the parts that a reading can speak of. Names, notes, targets,
+ * ratings and what is known of a pot's direction are none of it.
  */
 public enum Hardware {
+    TUBES,
+    SUPPLY,
+    RESISTORS,
+    SOCKETS,
+    POTS,
+    BIAS;
 
-    TUBES, SUPPLY, RESISTORS, SOCKETS, POTS, BIAS;
-
-    private static final Set<ReadingKind> NEVER_VOID = EnumSet.of(ReadingKind.MAINS, ReadingKind.TURN, ReadingKind.TUBE, ReadingKind.SHEET, ReadingKind.POWER_ON,
-            ReadingKind.POWER_OFF, ReadingKind.NOTE, ReadingKind.MARK);
+    private static final Set<ReadingKind> NEVER_VOID = EnumSet.of(
+            ReadingKind.MAINS,
+            ReadingKind.TURN,
+            ReadingKind.TUBE,
+            ReadingKind.SHEET,
+            ReadingKind.POWER_ON,
+            ReadingKind.POWER_OFF,
+            ReadingKind.NOTE,
+            ReadingKind.MARK);
 
     /** The parts in which two sheets of one amp differ. */
     public static Set<Hardware> changed(AmpSheet before, AmpSheet after) {
@@ -41,16 +52,28 @@ public enum Hardware {
     }
 
     private static Object supply(AmpSheet sheet) {
-        return List.of(sheet.supply().rectifier(), sheet.supply().secondaryVolts(), sheet.fittings().rectifierTube(), sheet.fittings().firstFarads());
+        return List.of(
+                sheet.supply().rectifier(),
+                sheet.supply().secondaryVolts(),
+                sheet.fittings().rectifierTube(),
+                sheet.fittings().firstFarads());
     }
 
     private static Object resistors(AmpSheet sheet) {
-        return List.of(sheet.current().method(), sheet.current().ohms(), sheet.screen().stopperOhms(), sheet.screen().connection(), sheet.screen().tap(),
-                sheet.plate().halfPrimaryOhms(), sheet.fittings().gridLeakOhms());
+        return List.of(
+                sheet.current().method(),
+                sheet.current().ohms(),
+                sheet.screen().stopperOhms(),
+                sheet.screen().connection(),
+                sheet.screen().tap(),
+                sheet.plate().halfPrimaryOhms(),
+                sheet.fittings().gridLeakOhms());
     }
 
     private static Object pots(AmpSheet sheet) {
-        return sheet.pots().stream().map(pot -> List.of(pot.name(), pot.action() == Pot.Action.BALANCE, pot.acts())).toList();
+        return sheet.pots().stream()
+                .map(pot -> List.of(pot.name(), pot.action() == Pot.Action.BALANCE, pot.acts()))
+                .toList();
     }
 
     private static Object bias(AmpSheet sheet) {

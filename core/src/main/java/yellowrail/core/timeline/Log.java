@@ -11,9 +11,9 @@ import yellowrail.core.tube.TubeCatalogue;
  * Everything a timeline is made of.
  *
  * @param catalogue the published types and the builder's own
- * @param versions  of the amp's sheet, at least one; the last is the one in force
- * @param before    what counted before the first of the readings
- * @param readings  in the order of entry, none struck
+ * @param versions of the amp's sheet, at least one; the last is the one in force
+ * @param before what counted before the first of the readings
+ * @param readings in the order of entry, none struck
  */
 public record Log(TubeCatalogue catalogue, List<SheetVersion> versions, Moment before, List<Reading> readings) {
 
@@ -42,9 +42,13 @@ public record Log(TubeCatalogue catalogue, List<SheetVersion> versions, Moment b
 
     /** The log as it was when a reading had been entered, under the sheet of then. */
     public Log upTo(long id) {
-        List<Reading> then = readings.stream().filter(reading -> reading.id() <= id).toList();
-        int version = then.isEmpty() ? versions.get(0).number() : then.get(then.size() - 1).sheet();
-        List<SheetVersion> known = versions.stream().filter(each -> each.number() <= version).toList();
+        List<Reading> then =
+                readings.stream().filter(reading -> reading.id() <= id).toList();
+        int version = then.isEmpty()
+                ? versions.get(0).number()
+                : then.get(then.size() - 1).sheet();
+        List<SheetVersion> known =
+                versions.stream().filter(each -> each.number() <= version).toList();
         return new Log(catalogue, known.isEmpty() ? versions.subList(0, 1) : known, before, then);
     }
 

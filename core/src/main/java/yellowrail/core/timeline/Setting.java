@@ -15,15 +15,22 @@ import yellowrail.core.reading.ReadingKind;
  * Readings taken with the same hardware and the same pots. Switching off and on does not end one: with one adapter that
  * goes from socket to socket the power is off between any two readings of it.
  *
- * @param hardware  which hardware, as {@link State} counts it
- * @param sheet     the sheet then
+ * @param hardware which hardware, as {@link State} counts it
+ * @param sheet the sheet then
  * @param occupants the tubes then
- * @param own       the readings taken in it, oldest first
- * @param moment    what counted when the last of them was taken
- * @param mains     the mains that belongs to it
+ * @param own the readings taken in it, oldest first
+ * @param moment what counted when the last of them was taken
+ * @param mains the mains that belongs to it
  * @param begunByTurn whether a pot was turned, by the log, when it began
  */
-public record Setting(int hardware, AmpSheet sheet, List<Occupant> occupants, List<Reading> own, Moment moment, Optional<Reading> mains, boolean begunByTurn) {
+public record Setting(
+        int hardware,
+        AmpSheet sheet,
+        List<Occupant> occupants,
+        List<Reading> own,
+        Moment moment,
+        Optional<Reading> mains,
+        boolean begunByTurn) {
 
     /** What is read at the plates, among the names of test points. */
     public static final String PLATES = "plate";
@@ -39,9 +46,12 @@ public record Setting(int hardware, AmpSheet sheet, List<Occupant> occupants, Li
 
     static List<String> lacking(AmpSheet sheet, List<Reading> own) {
         Set<String> read = new HashSet<>();
-        own.forEach(reading -> read.add(reading.kind() == ReadingKind.PLATE ? PLATES : reading.entry().target()));
+        own.forEach(reading -> read.add(
+                reading.kind() == ReadingKind.PLATE ? PLATES : reading.entry().target()));
         boolean byCathode = own.stream().anyMatch(reading -> reading.kind() == ReadingKind.CATHODE_VOLTS);
-        return Stream.concat(byCathode ? Stream.empty() : sheet.testPoints().stream(), Stream.of(PLATES)).filter(place -> !read.contains(place)).toList();
+        return Stream.concat(byCathode ? Stream.empty() : sheet.testPoints().stream(), Stream.of(PLATES))
+                .filter(place -> !read.contains(place))
+                .toList();
     }
 
     public Instant at() {

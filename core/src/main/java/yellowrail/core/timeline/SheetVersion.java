@@ -3,5 +3,4 @@ package yellowrail.core.timeline;
 import yellowrail.core.amp.AmpSheet;
 
 /** A version of an amp's sheet, as readings name it. */
-public record SheetVersion(int number, AmpSheet sheet) {
-}
+public record SheetVersion(int number, AmpSheet sheet) {}

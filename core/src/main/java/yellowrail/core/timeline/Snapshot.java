@@ -36,7 +36,10 @@ public final class Snapshot {
     }
 
     public Occupant occupant(Socket socket) {
-        return state.occupants().stream().filter(occupant -> occupant.socket().equals(socket)).findFirst().orElseThrow();
+        return state.occupants().stream()
+                .filter(occupant -> occupant.socket().equals(socket))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** The newest readings of each kind and place; none of hardware that is gone. */

@@ -11,8 +11,8 @@ import yellowrail.core.reading.ReadingKind;
 
 /**
  * Which of the newest readings were overtaken: by a pot that reaches them, by a neighbour's pot or tube that moved the
- * supply, by a reading of the same setting that came out otherwise without a word. A neighbour's pot that left the plate
- * voltage where it was has moved nothing.
+ * supply, by a reading of the same setting that came out otherwise without a word. A neighbour's pot that left the
+ * plate voltage where it was has moved nothing.
  */
 final class Staleness {
 
@@ -22,6 +22,7 @@ final class Staleness {
     private final AmpSheet sheet;
     /** By pot or socket, the last reading before it was turned or exchanged. */
     private final Map<String, Long> turned = new HashMap<>();
+
     private final Map<String, Long> exchanged = new HashMap<>();
     private Optional<Change> unsaid = Optional.empty();
     private Optional<TimelineFinding> moved = Optional.empty();
@@ -60,7 +61,11 @@ final class Staleness {
         if (!Timeline.OF_A_SETTING.contains(reading.kind()) && reading.kind() != ReadingKind.SCREEN_VOLTS) {
             return Freshness.FRESH;
         }
-        return byPot(reading).or(() -> byTube(reading)).or(() -> bySilence(reading)).map(Freshness::stale).orElse(Freshness.FRESH);
+        return byPot(reading)
+                .or(() -> byTube(reading))
+                .or(() -> bySilence(reading))
+                .map(Freshness::stale)
+                .orElse(Freshness.FRESH);
     }
 
     private Optional<TimelineFinding> byPot(Reading reading) {
@@ -82,7 +87,11 @@ final class Staleness {
 
     private boolean reaches(List<Integer> sockets, Reading reading) {
         String place = reading.entry().target();
-        return place.isEmpty() || sockets.stream().map(sheet.sockets()::get).anyMatch(socket -> socket.label().equals(place) || socket.testPoint().equals(place));
+        return place.isEmpty()
+                || sockets.stream()
+                        .map(sheet.sockets()::get)
+                        .anyMatch(socket -> socket.label().equals(place)
+                                || socket.testPoint().equals(place));
     }
 
     /** Unless the plates were read before and after and stand where they stood. */
@@ -96,13 +105,19 @@ final class Staleness {
                 since = plate;
             }
         }
-        return before == null || since == null || Math.abs(since.value() - before.value()) > SAME_PLATES * Math.abs(before.value());
+        return before == null
+                || since == null
+                || Math.abs(since.value() - before.value()) > SAME_PLATES * Math.abs(before.value());
     }
 
     private Optional<TimelineFinding> byTube(Reading reading) {
         boolean grids = reading.kind() == ReadingKind.BIAS && !sheet.bias().isCathode();
-        return grids ? Optional.empty() : exchanged.entrySet().stream().filter(each -> reading.id() <= each.getValue()).findFirst()
-                .map(each -> new TimelineFinding.NeighboursTubeExchangedSince(each.getKey()));
+        return grids
+                ? Optional.empty()
+                : exchanged.entrySet().stream()
+                        .filter(each -> reading.id() <= each.getValue())
+                        .findFirst()
+                        .map(each -> new TimelineFinding.NeighboursTubeExchangedSince(each.getKey()));
     }
 
     private Optional<TimelineFinding> bySilence(Reading reading) {

@@ -8,7 +8,7 @@ import yellowrail.core.reading.Reading;
 /**
  * A while in which no pot was turned, no switch thrown and no part changed.
  *
- * @param state    the bench as it began
+ * @param state the bench as it began
  * @param readings in the order of entry; the first may be the turn or the switch that it began with
  */
 public record Stretch(State state, List<Reading> readings) {

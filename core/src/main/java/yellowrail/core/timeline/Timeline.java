@@ -24,24 +24,32 @@ import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 
 /**
- * Goes along the log and the versions of the sheet once: states parted by a tube into a socket, an edit of the hardware, a
- * pot turned, power, mains; and settings, which power does not end. A reading that is taken again and differs begins a new
- * setting, but what was typed on one line is of one setting, whatever it says of the readings before.
+ * Goes along the log and the versions of the sheet once: states parted by a tube into a socket, an edit of the
+ * hardware, a pot turned, power, mains; and settings, which power does not end. A reading that is taken again and
+ * differs begins a new setting, but what was typed on one line is of one setting, whatever it says of the readings
+ * before.
  *
- * <p>Some builders read the mains before the tubes and some after, so the habit seen first decides to which setting a mains
- * reading belongs.
+ * <p>Some builders read the mains before the tubes and some after, so the habit seen first decides to which setting a
+ * mains reading belongs.
  */
 public final class Timeline {
 
-    static final Set<ReadingKind> OF_A_SETTING = EnumSet.of(ReadingKind.SENSE_VOLTS, ReadingKind.SENSE_AMPS, ReadingKind.PLATE, ReadingKind.BIAS, ReadingKind.CATHODE_VOLTS);
+    static final Set<ReadingKind> OF_A_SETTING = EnumSet.of(
+            ReadingKind.SENSE_VOLTS,
+            ReadingKind.SENSE_AMPS,
+            ReadingKind.PLATE,
+            ReadingKind.BIAS,
+            ReadingKind.CATHODE_VOLTS);
 
     /** Two readings of one place that differ by less are the same setting read twice. */
     private static final double SAME = 0.015;
+
     private static final double SAME_VOLTS = 0.004;
     /** By so much more it moved for certain, and what else was read before it is overtaken. */
     private static final double MOVED = 3;
     /** Mains that differ by less are the same state. */
     private static final double SAME_MAINS = 0.01;
+
     private static final String NEW = "new";
 
     private final TubeCatalogue catalogue;
@@ -71,18 +79,22 @@ public final class Timeline {
 
     /**
      * @param catalogue the published types and the builder's own
-     * @param versions  of the sheet, those that readings name and the newest; at least one
-     * @param before    what counted before the first of the readings
-     * @param readings  in the order of entry, none struck
+     * @param versions of the sheet, those that readings name and the newest; at least one
+     * @param before what counted before the first of the readings
+     * @param readings in the order of entry, none struck
      */
     public Timeline(TubeCatalogue catalogue, List<SheetVersion> versions, Moment before, List<Reading> readings) {
         this.catalogue = catalogue;
         versions.forEach(each -> sheets.put(each.number(), each.sheet()));
         this.readings = List.copyOf(readings);
         List<Reading> earlier = before.readings();
-        this.corrections = Stream.concat(earlier.stream(), readings.stream()).filter(reading -> reading.kind() == ReadingKind.SHEET)
-                .map(Reading::sheet).collect(Collectors.toSet());
-        this.version = earlier.isEmpty() ? readings.isEmpty() ? newest() : readings.get(0).sheet() : earlier.get(0).sheet();
+        this.corrections = Stream.concat(earlier.stream(), readings.stream())
+                .filter(reading -> reading.kind() == ReadingKind.SHEET)
+                .map(Reading::sheet)
+                .collect(Collectors.toSet());
+        this.version = earlier.isEmpty()
+                ? readings.isEmpty() ? newest() : readings.get(0).sheet()
+                : earlier.get(0).sheet();
         this.sheet = sheet(version);
         this.staleness = new Staleness(sheet, plates);
         this.occupants = sheet.sockets().stream().map(this::bySheet).toList();
@@ -116,7 +128,10 @@ public final class Timeline {
 
     /** Where a line takes something again that has moved, all of the line is of a new setting. */
     private void beginLine(int from) {
-        for (int i = from; i < readings.size() && readings.get(i).line() == readings.get(from).line(); i++) {
+        for (int i = from;
+                i < readings.size()
+                        && readings.get(i).line() == readings.get(from).line();
+                i++) {
             Reading reading = readings.get(i);
             Reading before = open.get(key(reading));
             if (reading.kind() == ReadingKind.TURN || reading.kind() == ReadingKind.TUBE) {
@@ -124,8 +139,16 @@ public final class Timeline {
             }
             if (OF_A_SETTING.contains(reading.kind()) && before != null && differs(before, reading, 1)) {
                 if (differs(before, reading, MOVED)) {
-                    Change change = change(Change.What.UNSAID, reading, reading.entry().target(), "");
-                    staleness.unsaid(change, new TimelineFinding.MovedSince(reading.entry().target().isEmpty() ? key(reading) : reading.entry().target(), shown(before), shown(reading)));
+                    Change change =
+                            change(Change.What.UNSAID, reading, reading.entry().target(), "");
+                    staleness.unsaid(
+                            change,
+                            new TimelineFinding.MovedSince(
+                                    reading.entry().target().isEmpty()
+                                            ? key(reading)
+                                            : reading.entry().target(),
+                                    shown(before),
+                                    shown(reading)));
                 }
                 finish();
                 return;
@@ -135,7 +158,11 @@ public final class Timeline {
 
     private Shown shown(Reading reading) {
         boolean sense = reading.kind() == ReadingKind.SENSE_VOLTS;
-        return Shown.toTurnTo(sense && sheet.current().shows().dimension() == Unit.Dimension.VOLTAGE ? sheet.current().shows() : reading.kind().unit(), reading.value());
+        return Shown.toTurnTo(
+                sense && sheet.current().shows().dimension() == Unit.Dimension.VOLTAGE
+                        ? sheet.current().shows()
+                        : reading.kind().unit(),
+                reading.value());
     }
 
     private static boolean differs(Reading before, Reading now, double times) {
@@ -144,7 +171,9 @@ public final class Timeline {
     }
 
     private static String key(Reading reading) {
-        return reading.kind() == ReadingKind.PLATE && reading.entry().target().isEmpty() ? Setting.PLATES : reading.kind() + "@" + reading.entry().target();
+        return reading.kind() == ReadingKind.PLATE && reading.entry().target().isEmpty()
+                ? Setting.PLATES
+                : reading.kind() + "@" + reading.entry().target();
     }
 
     private void take(Reading reading, boolean followed) {
@@ -156,7 +185,7 @@ public final class Timeline {
             case TUBE -> exchange(reading);
             case POWER_ON, POWER_OFF -> power(reading);
             case MAINS -> mains(reading);
-            default -> { }
+            default -> {}
         }
         last = reading.id();
         if (followed && OF_A_SETTING.contains(reading.kind())) {
@@ -190,12 +219,20 @@ public final class Timeline {
         finish();
         turned = true;
         staleness.turn(reading.entry().target(), reading.id());
-        begin(change(Change.What.TURN, reading, reading.entry().target(), reading.entry().words()));
+        begin(change(
+                Change.What.TURN,
+                reading,
+                reading.entry().target(),
+                reading.entry().words()));
     }
 
     private void power(Reading reading) {
         on = Optional.of(reading.kind() == ReadingKind.POWER_ON);
-        begin(change(reading.kind() == ReadingKind.POWER_ON ? Change.What.POWER_ON : Change.What.POWER_OFF, reading, "", ""));
+        begin(change(
+                reading.kind() == ReadingKind.POWER_ON ? Change.What.POWER_ON : Change.What.POWER_OFF,
+                reading,
+                "",
+                ""));
     }
 
     private void mains(Reading reading) {
@@ -214,18 +251,28 @@ public final class Timeline {
             return;
         }
         Occupant in = logged(socket.get(), reading.entry().words());
-        occupants = occupants.stream().map(each -> each.socket().label().equals(socket.get().label()) ? in : each).toList();
+        occupants = occupants.stream()
+                .map(each -> each.socket().label().equals(socket.get().label()) ? in : each)
+                .toList();
         String point = socket.get().testPoint();
-        List<Reading> of = running.remove(each -> (each.entry().target().equals(point) || each.entry().target().equals(socket.get().label()))
-                && Hardware.TUBES.voids(each.kind()) && each.kind() != ReadingKind.RESISTOR_COLD && !isGrid(each));
-        of.stream().filter(each -> each.entry().isCurrent()).forEach(each -> gone.put(point, new TimelineFinding.TubeExchangedSince(socket.get().label())));
+        List<Reading> of = running.remove(each -> (each.entry().target().equals(point)
+                        || each.entry().target().equals(socket.get().label()))
+                && Hardware.TUBES.voids(each.kind())
+                && each.kind() != ReadingKind.RESISTOR_COLD
+                && !isGrid(each));
+        of.stream()
+                .filter(each -> each.entry().isCurrent())
+                .forEach(each -> gone.put(
+                        point,
+                        new TimelineFinding.TubeExchangedSince(socket.get().label())));
         staleness.exchange(socket.get().label(), reading.id());
         otherHardware(reading.id());
         begin(change(Change.What.TUBE, reading, label, reading.entry().words()));
     }
 
     private boolean isGrid(Reading reading) {
-        return !sheet.bias().isCathode() && (reading.kind() == ReadingKind.BIAS || reading.kind() == ReadingKind.BIAS_STOP);
+        return !sheet.bias().isCathode()
+                && (reading.kind() == ReadingKind.BIAS || reading.kind() == ReadingKind.BIAS_STOP);
     }
 
     private void otherHardware(long after) {
@@ -245,28 +292,55 @@ public final class Timeline {
         boolean sockets = !before.sockets().equals(sheet.sockets());
         if (parts.isEmpty()) {
             staleness = same(before);
-            occupants = sheet.sockets().stream().map(socket -> occupants.stream().filter(each -> each.logged() && each.socket().label().equals(socket.label())).findFirst()
-                    .map(each -> logged(socket, each.name() + (each.isNew() ? " " + NEW : ""))).orElseGet(() -> bySheet(socket))).toList();
+            occupants = sheet.sockets().stream()
+                    .map(socket -> occupants.stream()
+                            .filter(each ->
+                                    each.logged() && each.socket().label().equals(socket.label()))
+                            .findFirst()
+                            .map(each -> logged(socket, each.name() + (each.isNew() ? " " + NEW : "")))
+                            .orElseGet(() -> bySheet(socket)))
+                    .toList();
             State same = states.remove(states.size() - 1);
             states.add(new State(same.begunBy(), sheet, occupants, hardware, on));
             return;
         }
-        running.remove(reading -> parts.stream().anyMatch(part -> part.voids(reading.kind()))).forEach(reading -> {
-            if (reading.entry().isCurrent() || reading.kind() == ReadingKind.PLATE) {
-                gone.put(reading.kind() == ReadingKind.PLATE ? Setting.PLATES : reading.entry().target(), new TimelineFinding.HardwareChangedSince());
-            }
-        });
+        running.remove(reading -> parts.stream().anyMatch(part -> part.voids(reading.kind())))
+                .forEach(reading -> {
+                    if (reading.entry().isCurrent() || reading.kind() == ReadingKind.PLATE) {
+                        gone.put(
+                                reading.kind() == ReadingKind.PLATE
+                                        ? Setting.PLATES
+                                        : reading.entry().target(),
+                                new TimelineFinding.HardwareChangedSince());
+                    }
+                });
         boolean tubes = parts.contains(Hardware.TUBES) || sockets;
-        occupants = sheet.sockets().stream().map(socket -> occupants.stream().filter(each -> !tubes && each.logged() && each.socket().label().equals(socket.label())).findFirst()
-                .map(each -> logged(socket, each.name())).orElseGet(() -> bySheet(socket))).toList();
+        occupants = sheet.sockets().stream()
+                .map(socket -> occupants.stream()
+                        .filter(each ->
+                                !tubes && each.logged() && each.socket().label().equals(socket.label()))
+                        .findFirst()
+                        .map(each -> logged(socket, each.name()))
+                        .orElseGet(() -> bySheet(socket)))
+                .toList();
         otherHardware(after);
         staleness = new Staleness(sheet, plates);
-        begin(new Change(Change.What.SHEET, after, readings.isEmpty() ? Instant.EPOCH : readings.get(readings.size() - 1).takenAt(), "", "", parts));
+        begin(new Change(
+                Change.What.SHEET,
+                after,
+                readings.isEmpty()
+                        ? Instant.EPOCH
+                        : readings.get(readings.size() - 1).takenAt(),
+                "",
+                "",
+                parts));
     }
 
     /** The sheet says something else of the same hardware: what was turned and exchanged stays so. */
     private Staleness same(AmpSheet before) {
-        return before.pots().equals(sheet.pots()) && before.sockets().equals(sheet.sockets()) ? staleness : staleness.on(sheet);
+        return before.pots().equals(sheet.pots()) && before.sockets().equals(sheet.sockets())
+                ? staleness
+                : staleness.on(sheet);
     }
 
     private Occupant bySheet(Socket socket) {
@@ -276,8 +350,14 @@ public final class Timeline {
     private Occupant logged(Socket socket, String words) {
         String name = words.split("\\s+")[0];
         boolean isNew = words.toLowerCase(Locale.ROOT).matches(".*\\b" + NEW + "\\b.*");
-        Optional<TubeType> whole = catalogue.find(words.replaceAll("(?i)\\s+" + NEW + "\\b", "").strip());
-        return occupant(socket, whole.isPresent() ? whole.get().name() : name, whole.or(() -> catalogue.find(name)), true, isNew);
+        Optional<TubeType> whole =
+                catalogue.find(words.replaceAll("(?i)\\s+" + NEW + "\\b", "").strip());
+        return occupant(
+                socket,
+                whole.isPresent() ? whole.get().name() : name,
+                whole.or(() -> catalogue.find(name)),
+                true,
+                isNew);
     }
 
     private Occupant occupant(Socket socket, String name, Optional<TubeType> type, boolean logged, boolean isNew) {
@@ -288,12 +368,15 @@ public final class Timeline {
         if (open.isEmpty()) {
             return;
         }
-        settings.add(new Setting(hardware, sheet, occupants, List.copyOf(open.values()), running.now(), mains(), turned));
+        settings.add(
+                new Setting(hardware, sheet, occupants, List.copyOf(open.values()), running.now(), mains(), turned));
         turned = false;
         open.clear();
     }
 
-    /** The mains that belong to the open setting: read while it was open, else just before it, or just after by habit. */
+    /**
+     * The mains that belong to the open setting: read while it was open, else just before it, or just after by habit.
+     */
     private Optional<Reading> mains() {
         boolean readDuring = !mainsAtLastOwn.equals(mainsBefore);
         return readDuring || mainsComesFirst.orElse(true) ? mainsAtLastOwn : running.last(ReadingKind.MAINS);
@@ -303,13 +386,20 @@ public final class Timeline {
         return List.copyOf(states);
     }
 
-    /** Every while in which nothing was turned, switched or changed, oldest first; each ends with the reading that ended it. */
+    /**
+     * Every while in which nothing was turned, switched or changed, oldest first; each ends with the reading that ended
+     * it.
+     */
     public List<Stretch> stretches() {
-        List<State> begun = states.stream().filter(state -> state.begunBy().map(Change::endsAStretch).orElse(true)).toList();
+        List<State> begun = states.stream()
+                .filter(state -> state.begunBy().map(Change::endsAStretch).orElse(true))
+                .toList();
         List<Stretch> stretches = new ArrayList<>();
         int from = 0;
         for (int i = 0; i < begun.size(); i++) {
-            long end = i + 1 < begun.size() ? begun.get(i + 1).begunBy().orElseThrow().after() : Long.MAX_VALUE;
+            long end = i + 1 < begun.size()
+                    ? begun.get(i + 1).begunBy().orElseThrow().after()
+                    : Long.MAX_VALUE;
             int to = from;
             while (to < readings.size() && readings.get(to).id() <= end) {
                 to++;
@@ -327,12 +417,16 @@ public final class Timeline {
 
     /** The settings of the hardware that is in now. */
     public List<Setting> presentSettings() {
-        return settings.stream().filter(setting -> setting.hardware() == hardware).toList();
+        return settings.stream()
+                .filter(setting -> setting.hardware() == hardware)
+                .toList();
     }
 
     /** The settings of hardware that is gone. */
     public List<Setting> earlierSettings() {
-        return settings.stream().filter(setting -> setting.hardware() != hardware).toList();
+        return settings.stream()
+                .filter(setting -> setting.hardware() != hardware)
+                .toList();
     }
 
     /** Whether a pot was turned, by the log, after the last reading of the last setting. */
@@ -352,6 +446,8 @@ public final class Timeline {
     /** What counted, of the hardware that is in now, before the first of {@link #presentReadings}. */
     public Moment beforePresent() {
         long first = readings.isEmpty() ? Long.MAX_VALUE : readings.get(0).id();
-        return new Moment(present.moment().readings().stream().filter(reading -> reading.id() <= hardwareSince || reading.id() < first).toList());
+        return new Moment(present.moment().readings().stream()
+                .filter(reading -> reading.id() <= hardwareSince || reading.id() < first)
+                .toList());
     }
 }

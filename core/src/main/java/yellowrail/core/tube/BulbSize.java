@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
  * The room a bulb takes.
  *
  * @param height m
- * @param width  diameter, m
+ * @param width diameter, m
  */
 public record BulbSize(double height, double width) {
 
@@ -18,7 +18,10 @@ public record BulbSize(double height, double width) {
     /** @param text height x diameter in mm, as {@code 112x33} */
     static Optional<BulbSize> parse(String text) {
         Matcher matcher = TEXT.matcher(text);
-        return matcher.matches() ? Optional.of(new BulbSize(Double.parseDouble(matcher.group(1)) / MILLI, Double.parseDouble(matcher.group(2)) / MILLI)) : Optional.empty();
+        return matcher.matches()
+                ? Optional.of(new BulbSize(
+                        Double.parseDouble(matcher.group(1)) / MILLI, Double.parseDouble(matcher.group(2)) / MILLI))
+                : Optional.empty();
     }
 
     public boolean fitsWhere(BulbSize other) {

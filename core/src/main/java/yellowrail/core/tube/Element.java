@@ -5,7 +5,13 @@ import java.util.Optional;
 
 /** What a pin leads to, with the letters of data sheets. */
 public enum Element {
-    PLATE("a"), CATHODE("k"), HEATER("h"), FILAMENT("f"), GRID("g1"), SCREEN("g2"), SUPPRESSOR("g3");
+    PLATE("a"),
+    CATHODE("k"),
+    HEATER("h"),
+    FILAMENT("f"),
+    GRID("g1"),
+    SCREEN("g2"),
+    SUPPRESSOR("g3");
 
     private final String letters;
 
@@ -18,6 +24,8 @@ public enum Element {
     }
 
     static Optional<Element> of(String letters) {
-        return Arrays.stream(values()).filter(element -> element.letters.equalsIgnoreCase(letters)).findFirst();
+        return Arrays.stream(values())
+                .filter(element -> element.letters.equalsIgnoreCase(letters))
+                .findFirst();
     }
 }

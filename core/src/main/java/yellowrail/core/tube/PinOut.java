@@ -51,6 +51,9 @@ public record PinOut(Map<String, List<Element>> pins) {
 
     /** As {@link #parse} reads it; blank where it is of its own. */
     public String text() {
-        return pins.entrySet().stream().map(pin -> pin.getValue().stream().map(Element::letters).collect(Collectors.joining("+")) + "=" + pin.getKey()).collect(Collectors.joining(" "));
+        return pins.entrySet().stream()
+                .map(pin -> pin.getValue().stream().map(Element::letters).collect(Collectors.joining("+")) + "="
+                        + pin.getKey())
+                .collect(Collectors.joining(" "));
     }
 }

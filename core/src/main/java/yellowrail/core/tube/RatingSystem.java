@@ -20,6 +20,8 @@ public enum RatingSystem {
     OWN;
 
     public static Optional<RatingSystem> of(String words) {
-        return Arrays.stream(values()).filter(system -> Code.of(system).equalsIgnoreCase(words)).findFirst();
+        return Arrays.stream(values())
+                .filter(system -> Code.of(system).equalsIgnoreCase(words))
+                .findFirst();
     }
 }

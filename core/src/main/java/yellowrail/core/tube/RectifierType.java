@@ -9,26 +9,40 @@ import yellowrail.core.resource.CsvResource;
 /**
  * A rectifier, SI.
  *
- * @param name         type number, or silicon
- * @param aka          other numbers of the same type
- * @param heaterVolts  V; 0 for silicon
- * @param heaterAmps   A
- * @param dcAmps       greatest DC output, A
- * @param firstFarads  largest first capacitor at the usual supply impedance, F
- * @param dropVolts    typical drop at a usual load, V
- * @param direct       whether its cathode is the filament itself: it is there seconds before any power tube draws
- * @param sure         false when the figures should be verified with the maker's sheet
+ * @param name type number, or silicon
+ * @param aka other numbers of the same type
+ * @param heaterVolts V; 0 for silicon
+ * @param heaterAmps A
+ * @param dcAmps greatest DC output, A
+ * @param firstFarads largest first capacitor at the usual supply impedance, F
+ * @param dropVolts typical drop at a usual load, V
+ * @param direct whether its cathode is the filament itself: it is there seconds before any power tube draws
+ * @param sure false when the figures should be verified with the maker's sheet
  */
-public record RectifierType(String name, List<String> aka, double heaterVolts, double heaterAmps, double dcAmps, double firstFarads, double dropVolts, boolean direct, boolean sure) {
+public record RectifierType(
+        String name,
+        List<String> aka,
+        double heaterVolts,
+        double heaterAmps,
+        double dcAmps,
+        double firstFarads,
+        double dropVolts,
+        boolean direct,
+        boolean sure) {
 
     /** The published ones, silicon last. */
     public static List<RectifierType> published() {
-        return CsvResource.records(RectifierType.class, "rectifiers.csv").stream().map(RectifierType::of).toList();
+        return CsvResource.records(RectifierType.class, "rectifiers.csv").stream()
+                .map(RectifierType::of)
+                .toList();
     }
 
     public static Optional<RectifierType> find(String name) {
         String wanted = name.strip();
-        return published().stream().filter(type -> type.name().equalsIgnoreCase(wanted) || type.aka().stream().anyMatch(wanted::equalsIgnoreCase)).findFirst();
+        return published().stream()
+                .filter(type -> type.name().equalsIgnoreCase(wanted)
+                        || type.aka().stream().anyMatch(wanted::equalsIgnoreCase))
+                .findFirst();
     }
 
     public boolean isSilicon() {
@@ -36,8 +50,18 @@ public record RectifierType(String name, List<String> aka, double heaterVolts, d
     }
 
     private static RectifierType of(CSVRecord row) {
-        return new RectifierType(row.get("type"), Arrays.stream(row.get("aka").split(" ")).filter(other -> !other.isBlank()).toList(), number(row, "heater_volts"),
-                number(row, "heater_amps"), number(row, "dc_max_ma") / 1e3, number(row, "capacitor_max_uf") / 1e6, number(row, "drop_volts"), row.get("cathode").equals("direct"), row.get("confidence").equals("sure"));
+        return new RectifierType(
+                row.get("type"),
+                Arrays.stream(row.get("aka").split(" "))
+                        .filter(other -> !other.isBlank())
+                        .toList(),
+                number(row, "heater_volts"),
+                number(row, "heater_amps"),
+                number(row, "dc_max_ma") / 1e3,
+                number(row, "capacitor_max_uf") / 1e6,
+                number(row, "drop_volts"),
+                row.get("cathode").equals("direct"),
+                row.get("confidence").equals("sure"));
     }
 
     private static double number(CSVRecord row, String column) {

@@ -27,8 +27,11 @@ public final class TubeCatalogue {
     /** The catalogue that ships with the application. */
     public static TubeCatalogue published() {
         Map<String, List<Rating>> ratings = CsvResource.records(TubeCatalogue.class, "tube-ratings.csv").stream()
-                .collect(Collectors.groupingBy(row -> row.get("type"), Collectors.mapping(TubeCatalogue::rating, Collectors.toList())));
-        return new TubeCatalogue(CsvResource.records(TubeCatalogue.class, "tube-types.csv").stream().map(row -> type(row, ratings)).toList());
+                .collect(Collectors.groupingBy(
+                        row -> row.get("type"), Collectors.mapping(TubeCatalogue::rating, Collectors.toList())));
+        return new TubeCatalogue(CsvResource.records(TubeCatalogue.class, "tube-types.csv").stream()
+                .map(row -> type(row, ratings))
+                .toList());
     }
 
     /**
@@ -39,7 +42,9 @@ public final class TubeCatalogue {
         List<TubeType> all = new ArrayList<>();
         for (TubeType type : types) {
             List<Rating> ratings = new ArrayList<>(type.ratings());
-            own.stream().filter(mine -> answersTo(type, key(mine.name()))).forEach(mine -> ratings.addAll(mine.ratings()));
+            own.stream()
+                    .filter(mine -> answersTo(type, key(mine.name())))
+                    .forEach(mine -> ratings.addAll(mine.ratings()));
             all.add(type.with(ratings));
         }
         own.stream().filter(mine -> find(mine.name()).isEmpty()).forEach(all::add);
@@ -56,7 +61,10 @@ public final class TubeCatalogue {
      */
     public Optional<TubeType> find(String name) {
         String wanted = key(name);
-        return types.stream().filter(type -> answersTo(type, wanted)).findFirst().or(() -> withSystem(name));
+        return types.stream()
+                .filter(type -> answersTo(type, wanted))
+                .findFirst()
+                .or(() -> withSystem(name));
     }
 
     private Optional<TubeType> withSystem(String name) {
@@ -65,12 +73,15 @@ public final class TubeCatalogue {
             return Optional.empty();
         }
         String system = name.strip().substring(open + 1, name.strip().length() - 1);
-        return find(name.substring(0, open)).flatMap(type -> RatingSystem.of(system.strip()).flatMap(type::rating)
-                .map(rating -> type.with(List.of(rating))));
+        return find(name.substring(0, open))
+                .flatMap(type -> RatingSystem.of(system.strip())
+                        .flatMap(type::rating)
+                        .map(rating -> type.with(List.of(rating))));
     }
 
     private static boolean answersTo(TubeType type, String wanted) {
-        return key(type.name()).equals(wanted) || type.aka().stream().anyMatch(other -> key(other).equals(wanted));
+        return key(type.name()).equals(wanted)
+                || type.aka().stream().anyMatch(other -> key(other).equals(wanted));
     }
 
     private static String key(String name) {
@@ -78,18 +89,35 @@ public final class TubeCatalogue {
     }
 
     private static TubeType type(CSVRecord row, Map<String, List<Rating>> ratings) {
-        List<String> aka = Arrays.stream(row.get("aka").split(" ")).filter(other -> !other.isBlank()).toList();
-        return new TubeType(row.get("type"), aka, TubeKind.valueOf(row.get("kind").toUpperCase(Locale.ROOT)), Double.parseDouble(row.get("heater_volts")),
-                Double.parseDouble(row.get("heater_amps")), new Base(row.get("base")), PinOut.parse(row.get("pins")).orElseThrow(),
-                Double.parseDouble(row.get("screen_share")), BulbSize.parse(row.get("size_mm")), ratings.get(row.get("type")));
+        List<String> aka = Arrays.stream(row.get("aka").split(" "))
+                .filter(other -> !other.isBlank())
+                .toList();
+        return new TubeType(
+                row.get("type"),
+                aka,
+                TubeKind.valueOf(row.get("kind").toUpperCase(Locale.ROOT)),
+                Double.parseDouble(row.get("heater_volts")),
+                Double.parseDouble(row.get("heater_amps")),
+                new Base(row.get("base")),
+                PinOut.parse(row.get("pins")).orElseThrow(),
+                Double.parseDouble(row.get("screen_share")),
+                BulbSize.parse(row.get("size_mm")),
+                ratings.get(row.get("type")));
     }
 
     private static Rating rating(CSVRecord row) {
         RatingSystem system = RatingSystem.of(row.get("rating_system")).orElseThrow();
-        return new Rating(system, number(row, "va_max", Unit.VOLT), number(row, "vg2_max", Unit.VOLT),
-                Double.parseDouble(row.get("pa_max")), number(row, "pg2_max", Unit.WATT),
-                number(row, "ik_max_ma", Unit.MILLIAMP), number(row, "rg1_fixed_k", Unit.KILOHM),
-                number(row, "rg1_cathode_k", Unit.KILOHM), row.get("confidence").equals("sure"), new TubeFinding.DataSheet());
+        return new Rating(
+                system,
+                number(row, "va_max", Unit.VOLT),
+                number(row, "vg2_max", Unit.VOLT),
+                Double.parseDouble(row.get("pa_max")),
+                number(row, "pg2_max", Unit.WATT),
+                number(row, "ik_max_ma", Unit.MILLIAMP),
+                number(row, "rg1_fixed_k", Unit.KILOHM),
+                number(row, "rg1_cathode_k", Unit.KILOHM),
+                row.get("confidence").equals("sure"),
+                new TubeFinding.DataSheet());
     }
 
     private static OptionalDouble number(CSVRecord row, String column, Unit unit) {

@@ -6,25 +6,19 @@ import yellowrail.core.finding.Finding;
 public sealed interface TubeFinding extends Finding {
 
     /** Which system a limit belongs to and where it is from. */
-    record Provenance(RatingSystem system, TubeFinding source) implements TubeFinding {
-    }
+    record Provenance(RatingSystem system, TubeFinding source) implements TubeFinding {}
 
     /** As {@link Provenance}, of a figure that nobody is sure of. */
-    record ProvenanceToVerify(RatingSystem system, TubeFinding source) implements TubeFinding {
-    }
+    record ProvenanceToVerify(RatingSystem system, TubeFinding source) implements TubeFinding {}
 
     // Where it is from
 
-    record DataSheet() implements TubeFinding {
-    }
+    record DataSheet() implements TubeFinding {}
 
-    record OnAmpSheet() implements TubeFinding {
-    }
+    record OnAmpSheet() implements TubeFinding {}
 
-    record InRequest() implements TubeFinding {
-    }
+    record InRequest() implements TubeFinding {}
 
     /** In the builder's words. */
-    record ToldByBuilder(String words) implements TubeFinding {
-    }
+    record ToldByBuilder(String words) implements TubeFinding {}
 }

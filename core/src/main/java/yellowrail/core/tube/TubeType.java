@@ -6,17 +6,26 @@ import java.util.Optional;
 /**
  * One power tube type.
  *
- * @param name         the type number, for instance {@code 6L6GC}
- * @param aka          other numbers of the same type
- * @param heaterVolts  V
- * @param heaterAmps   A
- * @param pins         what its pins carry
- * @param screenShare  typical Ig2/(Ia+Ig2) at an idle, 0..1; 0 for a triode
- * @param bulb         typical, makers differ
- * @param ratings      one per rating system, the customary one first; never empty
+ * @param name the type number, for instance {@code 6L6GC}
+ * @param aka other numbers of the same type
+ * @param heaterVolts V
+ * @param heaterAmps A
+ * @param pins what its pins carry
+ * @param screenShare typical Ig2/(Ia+Ig2) at an idle, 0..1; 0 for a triode
+ * @param bulb typical, makers differ
+ * @param ratings one per rating system, the customary one first; never empty
  */
-public record TubeType(String name, List<String> aka, TubeKind kind, double heaterVolts, double heaterAmps, Base base,
-                       PinOut pins, double screenShare, Optional<BulbSize> bulb, List<Rating> ratings) {
+public record TubeType(
+        String name,
+        List<String> aka,
+        TubeKind kind,
+        double heaterVolts,
+        double heaterAmps,
+        Base base,
+        PinOut pins,
+        double screenShare,
+        Optional<BulbSize> bulb,
+        List<Rating> ratings) {
 
     /**
      * How far a tube's own screen share may lie from the typical one, as a part of it, at 95 %: the published static
@@ -28,10 +37,12 @@ public record TubeType(String name, List<String> aka, TubeKind kind, double heat
         aka = List.copyOf(aka);
         ratings = List.copyOf(ratings);
         if (ratings.isEmpty()) {
-            throw new IllegalArgumentException("%s has no rating; at least the plate dissipation is needed".formatted(name));
+            throw new IllegalArgumentException(
+                    "%s has no rating; at least the plate dissipation is needed".formatted(name));
         }
         if (!(screenShare >= 0 && screenShare < 1)) {
-            throw new IllegalArgumentException("screen share of %s must be from 0 to less than 1, was %s".formatted(name, screenShare));
+            throw new IllegalArgumentException(
+                    "screen share of %s must be from 0 to less than 1, was %s".formatted(name, screenShare));
         }
     }
 

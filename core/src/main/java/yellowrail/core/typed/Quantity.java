@@ -7,11 +7,11 @@ import yellowrail.core.quantity.Unit;
 
 /**
  * A number as a builder writes it, with the unit if one was written: {@code 38.2mV}, {@code 38,2}, {@code 4k7},
- * {@code 1R5}, {@code -46.8 V}. A single comma is a decimal comma. No thousands separators: {@code 1,000} would be
- * read as one, so a comma followed by exactly three digits after one to three non-zero digits is refused.
+ * {@code 1R5}, {@code -46.8 V}. A single comma is a decimal comma. No thousands separators: {@code 1,000} would be read
+ * as one, so a comma followed by exactly three digits after one to three non-zero digits is refused.
  *
  * @param number the number as written, in {@code unit}
- * @param unit   the unit as written, empty when left out
+ * @param unit the unit as written, empty when left out
  * @param decimals digits behind the point as written; fewer than none for 1e3
  */
 public record Quantity(double number, Optional<Unit> unit, int decimals) {
@@ -28,7 +28,8 @@ public record Quantity(double number, Optional<Unit> unit, int decimals) {
     /**
      * @param text what was typed
      * @return the number and its unit
-     * @throws BadQuantityException if the text is empty, not a number, not finite, beyond 1e9, or carries an unknown unit
+     * @throws BadQuantityException if the text is empty, not a number, not finite, beyond 1e9, or carries an unknown
+     *     unit
      */
     public static Quantity parse(String text) {
         String typed = text == null ? "" : text.strip().replace('\u2212', '-').replace('\u00a0', ' ');
@@ -41,7 +42,10 @@ public record Quantity(double number, Optional<Unit> unit, int decimals) {
         Matcher infix = INFIX.matcher(typed);
         if (infix.matches()) {
             Unit unit = Unit.of(infix.group(2)).orElseThrow();
-            return new Quantity(Double.parseDouble(infix.group(1) + "." + infix.group(3)), Optional.of(unit), infix.group(3).length());
+            return new Quantity(
+                    Double.parseDouble(infix.group(1) + "." + infix.group(3)),
+                    Optional.of(unit),
+                    infix.group(3).length());
         }
         Matcher plain = PLAIN.matcher(typed);
         if (!plain.matches()) {
@@ -80,7 +84,8 @@ public record Quantity(double number, Optional<Unit> unit, int decimals) {
     public double si(Unit assumed) {
         Unit written = unit.orElse(assumed);
         if (written.dimension() != assumed.dimension()) {
-            throw new BadQuantityException(new QuantityFault.OtherDimension(number, written, assumed.dimension(), assumed));
+            throw new BadQuantityException(
+                    new QuantityFault.OtherDimension(number, written, assumed.dimension(), assumed));
         }
         return written.toSi(number);
     }

@@ -26,7 +26,8 @@ class AmpDefaultsTest {
     void everyBiasKindHasAWindowAndAWayToReadCurrent(BiasKind bias) {
         AmpSheet sheet = sheet(Topology.PUSH_PULL, bias, 4, false);
         assertThat(sheet.target()).isEqualTo(bias.isCathode() ? Target.CATHODE_BIAS : Target.FIXED_BIAS);
-        assertThat(sheet.current().method()).isEqualTo(bias.isCathode() ? CurrentMethod.CATHODE_RESISTOR : CurrentMethod.SENSE_EACH);
+        assertThat(sheet.current().method())
+                .isEqualTo(bias.isCathode() ? CurrentMethod.CATHODE_RESISTOR : CurrentMethod.SENSE_EACH);
         assertThat(sheet.pots()).hasSize(bias == BiasKind.FIXED_ADJUSTABLE ? 1 : 0);
         assertThat(sheet.testPoints()).hasSize(bias == BiasKind.CATHODE_SHARED ? 1 : 4);
     }
@@ -34,8 +35,12 @@ class AmpDefaultsTest {
     @Test
     void aStereoQuadHasAPairOnEachChannel() {
         AmpSheet sheet = sheet(Topology.PUSH_PULL, BiasKind.CATHODE_SHARED, 4, true);
-        assertThat(sheet.sockets()).extracting(Socket::side).containsExactly(Side.PUSH, Side.PULL, Side.PUSH, Side.PULL);
-        assertThat(sheet.sockets()).extracting(Socket::channel).containsExactly(Channel.LEFT, Channel.LEFT, Channel.RIGHT, Channel.RIGHT);
+        assertThat(sheet.sockets())
+                .extracting(Socket::side)
+                .containsExactly(Side.PUSH, Side.PULL, Side.PUSH, Side.PULL);
+        assertThat(sheet.sockets())
+                .extracting(Socket::channel)
+                .containsExactly(Channel.LEFT, Channel.LEFT, Channel.RIGHT, Channel.RIGHT);
         assertThat(sheet.testPoints()).containsExactly("TPL", "TPR");
         assertThat(sheet.tubesBeside(sheet.sockets().get(0))).isEqualTo(1);
     }
@@ -43,38 +48,68 @@ class AmpDefaultsTest {
     @Test
     void anOctetHasFourOnEachSide() {
         AmpSheet sheet = sheet(Topology.PUSH_PULL, BiasKind.FIXED, 8, false);
-        assertThat(sheet.sockets().stream().filter(socket -> socket.side() == Side.PUSH)).hasSize(4);
+        assertThat(sheet.sockets().stream().filter(socket -> socket.side() == Side.PUSH))
+                .hasSize(4);
         assertThat(sheet.tubesBeside(sheet.sockets().get(7))).isEqualTo(4);
         assertThat(sheet.told()).isEqualTo(new AmpFinding.Stage(8, "EL34", Topology.PUSH_PULL, BiasKind.FIXED));
     }
 
     @Test
     void usualLabelsCanBeTypedAtTheBench() {
-        assertThat(sheet(Topology.PUSH_PULL, BiasKind.CATHODE_SHARED, 8, true).testPoints()).noneMatch(EntryLine::isReserved);
+        assertThat(sheet(Topology.PUSH_PULL, BiasKind.CATHODE_SHARED, 8, true).testPoints())
+                .noneMatch(EntryLine::isReserved);
         assertThat(List.of("mV", "plate", "RK", "undo", "off")).allMatch(EntryLine::isReserved);
     }
 
     @Test
     void refusesNoTubesAndNine() {
-        assertThatThrownBy(() -> sheet(Topology.PUSH_PULL, BiasKind.FIXED, 0, false)).hasMessageContaining("1 to 8 power tubes, was 0");
-        assertThatThrownBy(() -> sheet(Topology.PUSH_PULL, BiasKind.FIXED, 9, false)).hasMessageContaining("was 9");
+        assertThatThrownBy(() -> sheet(Topology.PUSH_PULL, BiasKind.FIXED, 0, false))
+                .hasMessageContaining("1 to 8 power tubes, was 0");
+        assertThatThrownBy(() -> sheet(Topology.PUSH_PULL, BiasKind.FIXED, 9, false))
+                .hasMessageContaining("was 9");
     }
 
     @Test
     void aWindowRunsFromColdToHot() {
-        assertThatThrownBy(() -> new Target(School.CURRENT_WINDOW, 0.05, 0.04, 0.06)).hasMessageContaining("low <= aim <= high");
-        assertThatThrownBy(() -> new Target(School.CURRENT_WINDOW, 0.05, Double.NaN, 0.06)).hasMessageContaining("NaN");
-        assertThat(Target.FIXED_BIAS.told(Unit.MILLIVOLT)).isEqualTo(new AmpFinding.Window(School.SHARE_OF_RATING, Shown.of(Unit.PERCENT, 0.50), Shown.of(Unit.PERCENT, 0.70),
-                Shown.of(Unit.PERCENT, 0.62)));
-        assertThat(new Target(School.MAKERS_FIGURE, 0.03, 0.035, 0.04).told(Unit.MILLIVOLT)).isEqualTo(new AmpFinding.Window(School.MAKERS_FIGURE,
-                Shown.of(Unit.MILLIVOLT, 0.03), Shown.of(Unit.MILLIVOLT, 0.04), Shown.of(Unit.MILLIVOLT, 0.035)));
+        assertThatThrownBy(() -> new Target(School.CURRENT_WINDOW, 0.05, 0.04, 0.06))
+                .hasMessageContaining("low <= aim <= high");
+        assertThatThrownBy(() -> new Target(School.CURRENT_WINDOW, 0.05, Double.NaN, 0.06))
+                .hasMessageContaining("NaN");
+        assertThat(Target.FIXED_BIAS.told(Unit.MILLIVOLT))
+                .isEqualTo(new AmpFinding.Window(
+                        School.SHARE_OF_RATING,
+                        Shown.of(Unit.PERCENT, 0.50),
+                        Shown.of(Unit.PERCENT, 0.70),
+                        Shown.of(Unit.PERCENT, 0.62)));
+        assertThat(new Target(School.MAKERS_FIGURE, 0.03, 0.035, 0.04).told(Unit.MILLIVOLT))
+                .isEqualTo(new AmpFinding.Window(
+                        School.MAKERS_FIGURE,
+                        Shown.of(Unit.MILLIVOLT, 0.03),
+                        Shown.of(Unit.MILLIVOLT, 0.04),
+                        Shown.of(Unit.MILLIVOLT, 0.035)));
     }
 
     @Test
     void theBuildersOwnLimitComesBeforeTheCatalogues() {
         AmpSheet s = Amps.pair();
-        AmpSheet own = new AmpSheet(s.name(), s.notes(), s.quirks(), s.topology(), s.tubeType(), s.ratingSystem(), OptionalDouble.of(28),
-                s.sockets(), s.bias(), s.pots(), s.current(), s.plate(), s.screen(), s.meter(), s.mainsVolts(), s.settleMinutes(), s.target());
+        AmpSheet own = new AmpSheet(
+                s.name(),
+                s.notes(),
+                s.quirks(),
+                s.topology(),
+                s.tubeType(),
+                s.ratingSystem(),
+                OptionalDouble.of(28),
+                s.sockets(),
+                s.bias(),
+                s.pots(),
+                s.current(),
+                s.plate(),
+                s.screen(),
+                s.meter(),
+                s.mainsVolts(),
+                s.settleMinutes(),
+                s.target());
         assertThat(own.rating(Amps.type("6L6GC")).plateWatts()).isEqualTo(28);
         assertThat(own.rating(Amps.type("6L6GC")).system()).isEqualTo(RatingSystem.OWN);
         assertThat(s.rating(Amps.type("6L6GC")).plateWatts()).isEqualTo(30);

@@ -25,8 +25,13 @@ class SideBalanceTest {
 
     @Test
     void saysWhyItCannotBeSeen() {
-        assertThat(balance(Amps.quad(), "vk 9.85", "plate 320").unseen()).contains(new BalanceFinding.ReadTogether("TP"));
-        assertThat(balance(Amps.pair(), "V1 40", "plate 450").unseen()).contains(new BalanceFinding.WaitsForEveryTube());
-        assertThat(balance(Amps.pair(), "V1 40", "V2 38", "plate 450", "tube V1 6L6GC new", "V1 30", "plate 455").unseen()).as("V2 was read before").contains(new BalanceFinding.WaitsForFreshReadings());
+        assertThat(balance(Amps.quad(), "vk 9.85", "plate 320").unseen())
+                .contains(new BalanceFinding.ReadTogether("TP"));
+        assertThat(balance(Amps.pair(), "V1 40", "plate 450").unseen())
+                .contains(new BalanceFinding.WaitsForEveryTube());
+        assertThat(balance(Amps.pair(), "V1 40", "V2 38", "plate 450", "tube V1 6L6GC new", "V1 30", "plate 455")
+                        .unseen())
+                .as("V2 was read before")
+                .contains(new BalanceFinding.WaitsForFreshReadings());
     }
 }

@@ -19,7 +19,9 @@ import yellowrail.core.quantity.Unit;
 class DrawerTest {
 
     private static final String HEADER = String.join(",", DrawerRow.COLUMNS) + "\r\n";
-    private static final String GOOD = "6L6GC,A1,Marsh Works,\"grey, \"\"round\"\" base\",2025-11-03,new,,2026-01-10,test amp,250,250,-14,cathode,72.5,70,10,6.1,faint,none seen\r\n";
+    private static final String GOOD =
+            "6L6GC,A1,Marsh Works,\"grey, \"\"round\"\" base\",2025-11-03,new,,2026-01-10,test amp,250,250,-14,"
+                    + "cathode,72.5,70,10,6.1,faint,none seen\r\n";
 
     @Test
     void aRowIsReadWithAllItTells() {
@@ -41,27 +43,51 @@ class DrawerTest {
 
     @Test
     void badRowsAreToldByLineAndColumnAndGoodOnesStand() {
-        DrawerCsv csv = DrawerCsv.parse(HEADER + GOOD + GOOD.replace("2025-11-03", "3.11.2025").replace("72.5", "lots") + "6L6GC,A3\r\n" + GOOD.replace("-14", "14").replace("A1", ""));
+        DrawerCsv csv = DrawerCsv.parse(
+                HEADER + GOOD + GOOD.replace("2025-11-03", "3.11.2025").replace("72.5", "lots") + "6L6GC,A3\r\n"
+                        + GOOD.replace("-14", "14").replace("A1", ""));
         assertThat(csv.rows()).hasSize(1);
-        assertThat(csv.faults()).extracting(fault -> fault.line() + " " + fault.column()).containsExactly("3 bought", "3 milliamps", "4 ", "5 label", "5 grid_volts");
-        assertThat(csv.faults()).extracting(DrawerCsv.Fault::says).containsExactly(new DrawerFinding.NoDate("\u201c3.11.2025\u201d"),
-                new DrawerFinding.NoNumber("\u201clots\u201d", 0.01, 2000, Optional.of(Unit.MILLIAMP)), new DrawerFinding.OtherNumberOfColumns(2, 19), new DrawerFinding.LabelNeeded(),
-                new DrawerFinding.NoNumber("\u201c14\u201d", -300, 0, Optional.of(Unit.VOLT)));
+        assertThat(csv.faults())
+                .extracting(fault -> fault.line() + " " + fault.column())
+                .containsExactly("3 bought", "3 milliamps", "4 ", "5 label", "5 grid_volts");
+        assertThat(csv.faults())
+                .extracting(DrawerCsv.Fault::says)
+                .containsExactly(
+                        new DrawerFinding.NoDate("\u201c3.11.2025\u201d"),
+                        new DrawerFinding.NoNumber("\u201clots\u201d", 0.01, 2000, Optional.of(Unit.MILLIAMP)),
+                        new DrawerFinding.OtherNumberOfColumns(2, 19),
+                        new DrawerFinding.LabelNeeded(),
+                        new DrawerFinding.NoNumber("\u201c14\u201d", -300, 0, Optional.of(Unit.VOLT)));
     }
 
     @Test
     void aFileThatIsNoDrawerIsSaid() {
-        assertThat(DrawerCsv.parse("").faults()).singleElement().satisfies(fault -> assertThat(fault.says()).isInstanceOf(DrawerFinding.EmptyFile.class));
-        assertThat(DrawerCsv.parse("label,colour\r\nA,b\r\n").faults()).extracting(DrawerCsv.Fault::column).containsExactly("colour", "type");
-        assertThat(DrawerCsv.parse(HEADER + "6L6GC,\"A1").faults()).singleElement().satisfies(fault -> assertThat(fault.says()).isInstanceOf(DrawerFinding.NotCsv.class));
+        assertThat(DrawerCsv.parse("").faults())
+                .singleElement()
+                .satisfies(fault -> assertThat(fault.says()).isInstanceOf(DrawerFinding.EmptyFile.class));
+        assertThat(DrawerCsv.parse("label,colour\r\nA,b\r\n").faults())
+                .extracting(DrawerCsv.Fault::column)
+                .containsExactly("colour", "type");
+        assertThat(DrawerCsv.parse(HEADER + "6L6GC,\"A1").faults())
+                .singleElement()
+                .satisfies(fault -> assertThat(fault.says()).isInstanceOf(DrawerFinding.NotCsv.class));
     }
 
     /** Two thousand rows by chance come back as they went out. */
     @Test
     void aDrawerOfTwoThousandComesBackTheSame() {
         Random chance = new Random(4);
-        String text = IntStream.range(0, 2000).mapToObj(i -> "6L6GC,T%d,Fen %d,,,used,\"line\none\",2026-02-01,bridge,250,250,-14,plate,%.2f,%.2f,5,%.2f,%s,\r\n".formatted(
-                i, i % 7, 60 + 20 * chance.nextDouble(), 60 + 10 * chance.nextDouble(), 5 + chance.nextDouble(), DrawerRow.written(Tap.values()[1 + i % 4]))).collect(Collectors.joining("", HEADER, ""));
+        String text = IntStream.range(0, 2000)
+                .mapToObj(i -> ("6L6GC,T%d,Fen %d,,,used,\"line\none\",2026-02-01,bridge,250,250,-14,plate,"
+                                + "%.2f,%.2f,5,%.2f,%s,\r\n")
+                        .formatted(
+                                i,
+                                i % 7,
+                                60 + 20 * chance.nextDouble(),
+                                60 + 10 * chance.nextDouble(),
+                                5 + chance.nextDouble(),
+                                DrawerRow.written(Tap.values()[1 + i % 4])))
+                .collect(Collectors.joining("", HEADER, ""));
         DrawerCsv first = DrawerCsv.parse(text);
         assertThat(first.faults()).isEmpty();
         DrawerCsv second = DrawerCsv.parse(DrawerCsv.write(first.rows()));
@@ -69,39 +95,86 @@ class DrawerTest {
     }
 
     private static Comparison.Tested tested(String label, double milliamps, double plate, TubeTest.Current current) {
-        TubeTest test = new TubeTest(Optional.empty(), "", new TestCondition(plate, plate, OptionalDouble.of(-14)), current, milliamps / 1000,
-                label.equals("hot") ? OptionalDouble.of(0.040) : OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), Tap.NONE, "");
-        return new Comparison.Tested(new DrawerTube("6L6GC", label, "", "", Optional.empty(), label.equals("bad") ? TubeState.WASTE : TubeState.USED, ""), Optional.of(test));
+        TubeTest test = new TubeTest(
+                Optional.empty(),
+                "",
+                new TestCondition(plate, plate, OptionalDouble.of(-14)),
+                current,
+                milliamps / 1000,
+                label.equals("hot") ? OptionalDouble.of(0.040) : OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Tap.NONE,
+                "");
+        return new Comparison.Tested(
+                new DrawerTube(
+                        "6L6GC",
+                        label,
+                        "",
+                        "",
+                        Optional.empty(),
+                        label.equals("bad") ? TubeState.WASTE : TubeState.USED,
+                        ""),
+                Optional.of(test));
     }
 
     @Test
     void differentConditionsAreNeverMixed() {
-        Comparison comparison = Comparison.of(Amps.type("6L6GC"), List.of(tested("A", 72, 250, TubeTest.Current.CATHODE), tested("B", 71, 250, TubeTest.Current.CATHODE),
-                tested("near", 85, 270, TubeTest.Current.CATHODE), tested("far", 40, 400, TubeTest.Current.CATHODE), tested("plate", 68, 250, TubeTest.Current.PLATE),
-                tested("bad", 70, 250, TubeTest.Current.CATHODE), tested("hot", 72, 250, TubeTest.Current.CATHODE)));
+        Comparison comparison = Comparison.of(
+                Amps.type("6L6GC"),
+                List.of(
+                        tested("A", 72, 250, TubeTest.Current.CATHODE),
+                        tested("B", 71, 250, TubeTest.Current.CATHODE),
+                        tested("near", 85, 270, TubeTest.Current.CATHODE),
+                        tested("far", 40, 400, TubeTest.Current.CATHODE),
+                        tested("plate", 68, 250, TubeTest.Current.PLATE),
+                        tested("bad", 70, 250, TubeTest.Current.CATHODE),
+                        tested("hot", 72, 250, TubeTest.Current.CATHODE)));
         assertThat(comparison.condition()).contains(new TestCondition(250, 250, OptionalDouble.of(-14)));
         assertThat(comparison.candidates()).extracting(Candidate::label).containsExactly("A", "B", "near", "hot");
         assertThat(comparison.candidates().get(2).amps()).isBetween(0.060, 0.080);
         assertThat(comparison.remarks()).containsKeys("near", "hot");
-        assertThat(comparison.remarks().get("near")).containsExactly(new DrawerFinding.Converted(new TestCondition(270, 270, OptionalDouble.of(-14)).told()));
-        assertThat(Told.one(comparison.remarks().get("hot"), DrawerFinding.Unstable.class).rise()).isCloseTo(0.80, within(1e-9));
+        assertThat(comparison.remarks().get("near"))
+                .containsExactly(
+                        new DrawerFinding.Converted(new TestCondition(270, 270, OptionalDouble.of(-14)).told()));
+        assertThat(Told.one(comparison.remarks().get("hot"), DrawerFinding.Unstable.class)
+                        .rise())
+                .isCloseTo(0.80, within(1e-9));
         assertThat(comparison.leftOut()).containsOnlyKeys("far", "plate", "bad");
     }
 
     @Test
     void aGroupIsForetoldAtOneBiasVoltage() {
         TestCondition at = new TestCondition(250, 250, OptionalDouble.of(-14));
-        List<Candidate> tubes = List.of(Candidate.of("A", 0.070), Candidate.of("B", 0.077), new Candidate("C", 0.070, OptionalDouble.of(0.0066)));
-        GroupForecast forecast = GroupForecast.of(Amps.type("6L6GC"), at, TubeTest.Current.CATHODE, tubes, 440, 430, 0.040);
+        List<Candidate> tubes = List.of(
+                Candidate.of("A", 0.070),
+                Candidate.of("B", 0.077),
+                new Candidate("C", 0.070, OptionalDouble.of(0.0066)));
+        GroupForecast forecast =
+                GroupForecast.of(Amps.type("6L6GC"), at, TubeTest.Current.CATHODE, tubes, 440, 430, 0.040);
         assertThat(forecast.byModel()).isTrue();
         assertThat(forecast.grid().orElseThrow()).isBetween(-50.0, -36.0);
-        assertThat(forecast.amps().stream().mapToDouble(Double::doubleValue).average().orElseThrow()).isCloseTo(0.040, within(1e-9));
+        assertThat(forecast.amps().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .average()
+                        .orElseThrow())
+                .isCloseTo(0.040, within(1e-9));
         assertThat(forecast.amps().get(1) / forecast.amps().get(0)).isCloseTo(1.1, within(1e-6));
-        assertThat(forecast.amps().get(2)).as("steeper at the same test current: colder at a farther bias").isLessThan(forecast.amps().get(0));
-        assertThat(GroupForecast.of(Amps.type("KT120"), at, TubeTest.Current.CATHODE, tubes.subList(0, 2), 440, 430, 0.040).byModel()).isFalse();
+        assertThat(forecast.amps().get(2))
+                .as("steeper at the same test current: colder at a farther bias")
+                .isLessThan(forecast.amps().get(0));
+        assertThat(GroupForecast.of(
+                                Amps.type("KT120"), at, TubeTest.Current.CATHODE, tubes.subList(0, 2), 440, 430, 0.040)
+                        .byModel())
+                .isFalse();
         assertThat(forecast.spread()).isPositive();
-        assertThat(forecast.plusMinus().orElseThrow()).as("carried from -14 V to some -45 V it is not known to a milliamp").isBetween(0.001, 0.020);
-        assertThat(GroupForecast.of(Amps.type("6L6GC"), at, TubeTest.Current.CATHODE, tubes, 250, 250, 0.070).plusMinus().orElseThrow()).as("where it was tested it is")
+        assertThat(forecast.plusMinus().orElseThrow())
+                .as("carried from -14 V to some -45 V it is not known to a milliamp")
+                .isBetween(0.001, 0.020);
+        assertThat(GroupForecast.of(Amps.type("6L6GC"), at, TubeTest.Current.CATHODE, tubes, 250, 250, 0.070)
+                        .plusMinus()
+                        .orElseThrow())
+                .as("where it was tested it is")
                 .isCloseTo(0.02 * 0.077, within(1e-4));
     }
 }

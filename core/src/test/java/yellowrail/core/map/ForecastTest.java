@@ -21,7 +21,9 @@ class ForecastTest {
         return OperatingMap.of(Amps.stage(PAIR), Track.of(Amps.stage(PAIR), Amps.timeline(PAIR, readings)), move);
     }
 
-    /** At any voltage of the line the rail gives what both tubes draw: it passes through what was read and what will be. */
+    /**
+     * At any voltage of the line the rail gives what both tubes draw: it passes through what was read and what will be.
+     */
     @Test
     void theSupplyLinePassesThroughTheReadingsAndTheLanding() {
         OperatingMap map = map("V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5");
@@ -56,7 +58,10 @@ class ForecastTest {
     void theLandingIsWhatTheMoveSays() {
         List<Reading> readings = Amps.readings(PAIR, "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5");
         Landing landing = Amps.move(PAIR, readings).orElseThrow().landing().orElseThrow();
-        Point point = map("V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5").forecast().landings().get(0);
+        Point point = map("V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5")
+                .forecast()
+                .landings()
+                .get(0);
         assertThat(point.amps()).isEqualTo(landing.tubes().get(0).plateAmps());
         assertThat(point.volts()).isEqualTo(landing.tubes().get(0).plateVolts());
     }

@@ -3,7 +3,6 @@ package yellowrail.core.map;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
@@ -32,7 +31,8 @@ class OperatingMapTest {
     @Test
     void theRatingIsAHyperbolaAndCapsTheWindow() {
         OperatingMap map = map(Amps.with(Amps.pair(), new Target(School.CURRENT_WINDOW, 0.02, 0.05, 0.5)));
-        assertThat(map.rating()).allSatisfy(point -> assertThat(point.volts() * point.amps()).isCloseTo(30, within(1e-9)));
+        assertThat(map.rating())
+                .allSatisfy(point -> assertThat(point.volts() * point.amps()).isCloseTo(30, within(1e-9)));
         assertThat(map.high()).isEqualTo(map.rating());
         assertThat(map.low()).allSatisfy(point -> assertThat(point.amps()).isCloseTo(0.019, within(1e-9)));
     }

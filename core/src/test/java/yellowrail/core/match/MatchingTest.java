@@ -10,14 +10,20 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import yellowrail.core.Thorough;
 import yellowrail.core.Amps;
+import yellowrail.core.Thorough;
 
 class MatchingTest {
 
     private static List<Candidate> drawer(Random chance, int tubes, boolean transconductance) {
-        return IntStream.range(0, tubes).mapToObj(i -> new Candidate("T" + i, 0.035 * Math.exp(0.12 * chance.nextGaussian()),
-                transconductance ? OptionalDouble.of(0.0055 * Math.exp(0.08 * chance.nextGaussian())) : OptionalDouble.empty())).toList();
+        return IntStream.range(0, tubes)
+                .mapToObj(i -> new Candidate(
+                        "T" + i,
+                        0.035 * Math.exp(0.12 * chance.nextGaussian()),
+                        transconductance
+                                ? OptionalDouble.of(0.0055 * Math.exp(0.08 * chance.nextGaussian()))
+                                : OptionalDouble.empty()))
+                .toList();
     }
 
     /** Most pairs and then the least total, by trying everything: {pairs, total}. */
@@ -49,7 +55,9 @@ class MatchingTest {
             List<Candidate> drawer = drawer(chance, seed % 2 == 0 ? 8 : 10, seed % 4 < 2);
             double tolerance = seed % 3 == 0 ? 0.002 : Double.POSITIVE_INFINITY;
             double[] best = best(drawer, tolerance, new Measure(drawer));
-            Matching.Result found = new Matching(drawer, 2, seed % 3 == 0 ? OptionalDouble.of(tolerance) : OptionalDouble.empty()).find();
+            Matching.Result found = new Matching(
+                            drawer, 2, seed % 3 == 0 ? OptionalDouble.of(tolerance) : OptionalDouble.empty())
+                    .find();
             assertThat(found.groups()).as("pairs of drawer %d", seed).hasSize((int) best[0]);
             assertThat(found.difference()).as("total of drawer %d", seed).isCloseTo(best[1], within(1e-12));
             assertThat(found.leftovers()).hasSize(drawer.size() - 2 * (int) best[0]);
@@ -84,7 +92,8 @@ class MatchingTest {
         double best = 0;
         for (int seed = 0; seed < 60; seed++) {
             List<Candidate> byCurrent = drawer(new Random(seed), seed % 2 == 0 ? 8 : 9, false);
-            assertThat(new Matching(byCurrent, 4, OptionalDouble.empty()).find().difference()).isCloseTo(quads(byCurrent, new Measure(byCurrent)), within(1e-12));
+            assertThat(new Matching(byCurrent, 4, OptionalDouble.empty()).find().difference())
+                    .isCloseTo(quads(byCurrent, new Measure(byCurrent)), within(1e-12));
             List<Candidate> byBoth = drawer(new Random(seed), 8, true);
             found += new Matching(byBoth, 4, OptionalDouble.empty()).find().difference();
             best += quads(byBoth, new Measure(byBoth));
@@ -94,32 +103,61 @@ class MatchingTest {
 
     @Test
     void theWorkedDrawerPairsNeighbours() {
-        Matching.Result found = new Matching(List.of(Candidate.of("A", 0.0341), Candidate.of("B", 0.0369), Candidate.of("C", 0.0346), Candidate.of("D", 0.0372)),
-                2, OptionalDouble.of(0.0004)).find();
-        assertThat(found.groups()).extracting(group -> group.tubes().get(0).label() + group.tubes().get(1).label()).containsExactly("BD");
+        Matching.Result found = new Matching(
+                        List.of(
+                                Candidate.of("A", 0.0341),
+                                Candidate.of("B", 0.0369),
+                                Candidate.of("C", 0.0346),
+                                Candidate.of("D", 0.0372)),
+                        2,
+                        OptionalDouble.of(0.0004))
+                .find();
+        assertThat(found.groups())
+                .extracting(group ->
+                        group.tubes().get(0).label() + group.tubes().get(1).label())
+                .containsExactly("BD");
         assertThat(found.groups().get(0).spread()).isCloseTo(0.0003, within(1e-9));
         assertThat(found.leftovers()).extracting(Candidate::label).containsExactly("A", "C");
     }
 
     @Test
     void nonsenseIsRefused() {
-        assertThatThrownBy(() -> new Matching(List.of(Candidate.of("A", 0.03), Candidate.of("A", 0.03)), 2, OptionalDouble.empty())).hasMessage("two tubes have the same label");
-        assertThatThrownBy(() -> new Matching(List.of(), 1, OptionalDouble.empty())).hasMessage("a group has 2 to 8 tubes, was 1");
-        assertThatThrownBy(() -> Candidate.of("A", Double.NaN)).hasMessage("the current of A must be more than 0 A, was NaN");
-        assertThat(new Matching(List.of(), 4, OptionalDouble.empty()).find().groups()).isEmpty();
+        assertThatThrownBy(() -> new Matching(
+                        List.of(Candidate.of("A", 0.03), Candidate.of("A", 0.03)), 2, OptionalDouble.empty()))
+                .hasMessage("two tubes have the same label");
+        assertThatThrownBy(() -> new Matching(List.of(), 1, OptionalDouble.empty()))
+                .hasMessage("a group has 2 to 8 tubes, was 1");
+        assertThatThrownBy(() -> Candidate.of("A", Double.NaN))
+                .hasMessage("the current of A must be more than 0 A, was NaN");
+        assertThat(new Matching(List.of(), 4, OptionalDouble.empty()).find().groups())
+                .isEmpty();
     }
 
     @Test
     void conditionsAreNeverMixedAndNearbyOnesConverted() {
         TestCondition usual = new TestCondition(250, 250, OptionalDouble.of(-14));
-        assertThat(usual.isSame(new TestCondition(251, 250, OptionalDouble.of(-14)))).isTrue();
-        assertThat(usual.isSame(new TestCondition(250, 250, OptionalDouble.empty()))).isFalse();
+        assertThat(usual.isSame(new TestCondition(251, 250, OptionalDouble.of(-14))))
+                .isTrue();
+        assertThat(usual.isSame(new TestCondition(250, 250, OptionalDouble.empty())))
+                .isFalse();
         TestCondition near = new TestCondition(280, 270, OptionalDouble.of(-16));
-        double there = usual.convert(Amps.type("6L6GC"), 0.072, OptionalDouble.of(0.006), near).orElseThrow().amps();
-        assertThat(near.convert(Amps.type("6L6GC"), there, OptionalDouble.empty(), usual).orElseThrow().amps()).isCloseTo(0.072, within(1e-9));
+        double there = usual.convert(Amps.type("6L6GC"), 0.072, OptionalDouble.of(0.006), near)
+                .orElseThrow()
+                .amps();
+        assertThat(near.convert(Amps.type("6L6GC"), there, OptionalDouble.empty(), usual)
+                        .orElseThrow()
+                        .amps())
+                .isCloseTo(0.072, within(1e-9));
         assertThat(there).isBetween(0.060, 0.085);
-        assertThat(usual.convert(Amps.type("6L6GC"), 0.072, OptionalDouble.empty(), new TestCondition(400, 300, OptionalDouble.of(-14)))).isEmpty();
-        assertThat(usual.convert(Amps.type("KT120"), 0.072, OptionalDouble.empty(), near)).as("no model").isEmpty();
+        assertThat(usual.convert(
+                        Amps.type("6L6GC"),
+                        0.072,
+                        OptionalDouble.empty(),
+                        new TestCondition(400, 300, OptionalDouble.of(-14))))
+                .isEmpty();
+        assertThat(usual.convert(Amps.type("KT120"), 0.072, OptionalDouble.empty(), near))
+                .as("no model")
+                .isEmpty();
     }
 
     @Test
@@ -130,9 +168,12 @@ class MatchingTest {
         Matching.Result pairs = new Matching(drawer, 2, OptionalDouble.of(0.002)).find();
         long between = System.nanoTime();
         Matching.Result quads = new Matching(drawer, 4, OptionalDouble.of(0.002)).find();
-        System.out.printf("%,d tubes: pairs %.2f s (2,000: aim 2), quads %.2f s (aim 5)%n", tubes, (between - begun) / 1e9, (System.nanoTime() - between) / 1e9);
+        System.out.printf(
+                "%,d tubes: pairs %.2f s (2,000: aim 2), quads %.2f s (aim 5)%n",
+                tubes, (between - begun) / 1e9, (System.nanoTime() - between) / 1e9);
         assertThat(pairs.groups().size() * 2 + pairs.leftovers().size()).isEqualTo(tubes);
-        assertThat(pairs.groups()).allSatisfy(group -> assertThat(group.spread()).isLessThanOrEqualTo(0.002));
+        assertThat(pairs.groups())
+                .allSatisfy(group -> assertThat(group.spread()).isLessThanOrEqualTo(0.002));
         assertThat(quads.groups().size() * 4 + quads.leftovers().size()).isEqualTo(tubes);
         assertThat(pairs.groups()).hasSizeGreaterThan((int) (0.49 * tubes));
     }

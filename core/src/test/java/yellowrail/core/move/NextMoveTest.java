@@ -21,10 +21,12 @@ import yellowrail.core.supply.SupplyFinding;
 /** The next move, example by example, with its arithmetic. */
 class NextMoveTest {
 
-    private static final PlateSense TO_CATHODE = new PlateSense(PlateSense.Point.PLATE, PlateSense.Reference.CATHODE, OptionalDouble.empty());
+    private static final PlateSense TO_CATHODE =
+            new PlateSense(PlateSense.Point.PLATE, PlateSense.Reference.CATHODE, OptionalDouble.empty());
     private static final Supply SILICON = Supply.UNKNOWN.with(Rectifier.SILICON).withOther(0.020);
     private static final Pot RANGE = new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true);
-    private static final AmpSheet PAIR = Amps.with(Amps.pair(), TO_CATHODE).with(SILICON).withPots(List.of(RANGE));
+    private static final AmpSheet PAIR =
+            Amps.with(Amps.pair(), TO_CATHODE).with(SILICON).withPots(List.of(RANGE));
 
     private static NextMove move(AmpSheet sheet, String... lines) {
         return Amps.move(sheet, Amps.readings(sheet, lines)).orElseThrow();
@@ -61,8 +63,12 @@ class NextMoveTest {
     void beforeTheSecondReadingItSaysHowRoughItIsAndFromWhatItGuesses() {
         NextMove move = move(PAIR, "V1 24 V2 24 plate 462 bias -50.2");
         assertThat(move.line().isGuessed()).isTrue();
-        assertThat(move.notes()).anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.Rough.class,
-                rough -> assertThat(rough.why()).isEqualTo(new SupplyFinding.GuessedAsUsualFor(400, Rectifier.SILICON))));
+        assertThat(move.notes())
+                .anySatisfy(note -> assertThat(note)
+                        .isInstanceOfSatisfying(
+                                MoveFinding.Rough.class,
+                                rough -> assertThat(rough.why())
+                                        .isEqualTo(new SupplyFinding.GuessedAsUsualFor(400, Rectifier.SILICON))));
         assertThat(move.landing().orElseThrow().tubes().get(0).cathode()).isCloseTo(0.0442, within(0.002));
         assertThat(move.landing().orElseThrow().biasFrom()).contains(new MoveFinding.GridsByTheModel());
     }
@@ -87,63 +93,115 @@ class NextMoveTest {
         assertThat(landing.tubes().get(1).ratio()).isCloseTo(0.70, within(0.001));
         assertThat(landing.tubes().get(0).ratio()).isCloseTo(0.70 * 24 / 34, within(0.001));
         assertThat(move.steps().get(0).mark().testPoint()).isEqualTo("V2");
-        assertThat(move.notes().get(0)).isInstanceOfSatisfying(MoveFinding.DrawsMore.class, note -> assertThat(note.hot() + note.cool()).isEqualTo("V2V1"));
+        assertThat(move.notes().get(0))
+                .isInstanceOfSatisfying(
+                        MoveFinding.DrawsMore.class,
+                        note -> assertThat(note.hot() + note.cool()).isEqualTo("V2V1"));
     }
 
     @Test
     void perTubePotsAreTurnedOneAfterTheOther() {
-        AmpSheet sheet = PAIR.withPots(List.of(new Pot("A", Pot.Action.ONE, "V1", Pot.Turn.CLOCKWISE, true), new Pot("B", Pot.Action.ONE, "V2", Pot.Turn.ANTICLOCKWISE, true)));
+        AmpSheet sheet = PAIR.withPots(List.of(
+                new Pot("A", Pot.Action.ONE, "V1", Pot.Turn.CLOCKWISE, true),
+                new Pot("B", Pot.Action.ONE, "V2", Pot.Turn.ANTICLOCKWISE, true)));
         NextMove move = move(sheet, "V1 24 V2 34 plate 458", "V1 30 V2 34 plate 455");
-        assertThat(turns(move)).singleElement().isInstanceOfSatisfying(MoveFinding.Clockwise.class, turn -> assertThat(turn.point()).isEqualTo("V1"));
+        assertThat(turns(move))
+                .singleElement()
+                .isInstanceOfSatisfying(
+                        MoveFinding.Clockwise.class,
+                        turn -> assertThat(turn.point()).isEqualTo("V1"));
         assertThat(move.steps()).extracting(step -> step.mark().testPoint()).containsExactly("V1", "V2");
-        assertThat(move.notes()).contains(new MoveFinding.ThenPots(List.of("B"))).hasAtLeastOneElementOfType(MoveFinding.Meanwhile.class);
-        assertThat(move.landing().orElseThrow().tubes()).allSatisfy(tube -> assertThat(tube.ratio()).isCloseTo(0.62, within(0.001)));
+        assertThat(move.notes())
+                .contains(new MoveFinding.ThenPots(List.of("B")))
+                .hasAtLeastOneElementOfType(MoveFinding.Meanwhile.class);
+        assertThat(move.landing().orElseThrow().tubes())
+                .allSatisfy(tube -> assertThat(tube.ratio()).isCloseTo(0.62, within(0.001)));
     }
 
     @Test
     void onePotPerChannel() {
-        AmpSheet stereo = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type("EL34"), 4, true).sheet()
-                .withPots(List.of(new Pot("LEFT", Pot.Action.GROUP, "", Pot.Turn.CLOCKWISE, true), new Pot("RIGHT", Pot.Action.GROUP, "", Pot.Turn.CLOCKWISE, true)));
+        AmpSheet stereo = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type("EL34"), 4, true)
+                .sheet()
+                .withPots(List.of(
+                        new Pot("LEFT", Pot.Action.GROUP, "", Pot.Turn.CLOCKWISE, true),
+                        new Pot("RIGHT", Pot.Action.GROUP, "", Pot.Turn.CLOCKWISE, true)));
         NextMove move = move(stereo, "V1 24 V2 25 V3 45 V4 46 plate 440");
-        assertThat(move.steps()).as("the farthest first, the sag brings the other down").singleElement().satisfies(step -> {
-            assertThat(step.pot().orElseThrow().name() + step.isHotter()).isEqualTo("LEFTtrue");
-            assertThat(step.mark().testPoint()).isEqualTo("V2");
-            assertThat(step.others().get(1).to()).as("V4, from 46 mA").isCloseTo(0.0414, within(0.0001));
-        });
-        assertThat(move(stereo, "V1 24 V2 25 V3 50 V4 51 plate 440").steps()).as("what is beyond its window first").first()
+        assertThat(move.steps())
+                .as("the farthest first, the sag brings the other down")
+                .singleElement()
+                .satisfies(step -> {
+                    assertThat(step.pot().orElseThrow().name() + step.isHotter())
+                            .isEqualTo("LEFTtrue");
+                    assertThat(step.mark().testPoint()).isEqualTo("V2");
+                    assertThat(step.others().get(1).to()).as("V4, from 46 mA").isCloseTo(0.0414, within(0.0001));
+                });
+        assertThat(move(stereo, "V1 24 V2 25 V3 50 V4 51 plate 440").steps())
+                .as("what is beyond its window first")
+                .first()
                 .satisfies(step -> assertThat(step.pot().orElseThrow().name()).isEqualTo("RIGHT"));
     }
 
     @Test
     void aNeedBeyondThePotsStopIsSaid() {
-        NextMove move = move(PAIR, "bias -45.2 stop", "V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9");
-        assertThat(move.notes()).anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.BeyondTheStop.class, stop -> {
-            assertThat(stop.needed()).isCloseTo(-42.6, within(0.05));
-            assertThat(stop.stop()).isEqualTo(-45.2);
-        }));
-        assertThat(move(PAIR, "bias -38 stop", "V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9").notes())
+        NextMove move =
+                move(PAIR, "bias -45.2 stop", "V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9");
+        assertThat(move.notes())
+                .anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.BeyondTheStop.class, stop -> {
+                    assertThat(stop.needed()).isCloseTo(-42.6, within(0.05));
+                    assertThat(stop.stop()).isEqualTo(-45.2);
+                }));
+        assertThat(move(PAIR, "bias -38 stop", "V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9")
+                        .notes())
                 .noneMatch(MoveFinding.BeyondTheStop.class::isInstance);
     }
 
     /** -50.2 V of 33k over 15k: raw -73.0 V; the three-halves law wants -42.6, that is 20.9k, E24: 20k or 22k. */
     @Test
     void withoutAPotItNamesTheResistorOfTheBiasSupply() {
-        AmpSheet fixed = new AmpSheet("", "", "", PAIR.topology(), "6L6GC", PAIR.ratingSystem(), OptionalDouble.empty(), PAIR.sockets(), BiasKind.FIXED,
-                List.of(), PAIR.current(), TO_CATHODE, PAIR.screen(), PAIR.meter(), 120, 10, PAIR.target());
+        AmpSheet fixed = new AmpSheet(
+                "",
+                "",
+                "",
+                PAIR.topology(),
+                "6L6GC",
+                PAIR.ratingSystem(),
+                OptionalDouble.empty(),
+                PAIR.sockets(),
+                BiasKind.FIXED,
+                List.of(),
+                PAIR.current(),
+                TO_CATHODE,
+                PAIR.screen(),
+                PAIR.meter(),
+                120,
+                10,
+                PAIR.target());
         String[] readings = {"V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9"};
-        assertThat(move(fixed.with(SILICON), readings).says()).isInstanceOfSatisfying(MoveFinding.SmallerShunt.class, says -> {
-            assertThat(says.from()).isEqualTo(-45.9);
-            assertThat(says.to()).isCloseTo(-42.6, within(0.05));
-        });
-        Supply parts = new Supply(Rectifier.SILICON, false, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(0.020), OptionalDouble.empty(),
-                OptionalDouble.empty(), OptionalDouble.of(15_000), OptionalDouble.of(27_000));
+        assertThat(move(fixed.with(SILICON), readings).says())
+                .isInstanceOfSatisfying(MoveFinding.SmallerShunt.class, says -> {
+                    assertThat(says.from()).isEqualTo(-45.9);
+                    assertThat(says.to()).isCloseTo(-42.6, within(0.05));
+                });
+        Supply parts = new Supply(
+                Rectifier.SILICON,
+                false,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.of(0.020),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.of(15_000),
+                OptionalDouble.of(27_000));
         BiasParts found = move(fixed.with(parts), readings).parts().orElseThrow();
         double raw = -45.9 * 42 / 27;
         assertThat(found.shunt().orElseThrow().exact()).isCloseTo(15_000 * 42.63 / (-raw - 42.63), within(30.0));
         assertThat(found.shunt().orElseThrow().ohms()).isEqualTo(22_000);
         assertThat(found.shunt().orElseThrow().bias()).isCloseTo(raw * 22 / 37, within(0.01));
         NextMove withParts = move(fixed.with(parts), readings);
-        assertThat(withParts.says()).isInstanceOfSatisfying(MoveFinding.ChangeShunt.class, says -> assertThat(List.of(says.from(), says.to())).containsExactly(27_000.0, 22_000.0));
+        assertThat(withParts.says())
+                .isInstanceOfSatisfying(
+                        MoveFinding.ChangeShunt.class,
+                        says -> assertThat(List.of(says.from(), says.to())).containsExactly(27_000.0, 22_000.0));
         assertThat(withParts.notes()).contains(new MoveFinding.DividerAfterTheDiode());
     }
 
@@ -160,16 +218,28 @@ class NextMoveTest {
             Landing.Tube tube = choice.landing().tubes().get(0);
             assertThat(choice.volts()).isCloseTo(4 * tube.cathode() * choice.ohms(), within(1e-4));
             assertThat(choice.rating()).isGreaterThanOrEqualTo(2 * choice.watts());
-            assertThat(tube.plateVolts() + choice.volts()).isCloseTo(move.line().voltsAt(4 * tube.cathode(), 1), within(1e-3));
+            assertThat(tube.plateVolts() + choice.volts())
+                    .isCloseTo(move.line().voltsAt(4 * tube.cathode(), 1), within(1e-3));
             assertThat(choice.bypassVolts()).isGreaterThan(choice.volts());
         }
         assertThat(best.allowed()).isTrue();
         assertThat(best.landing().tubes().get(0).ratio()).isBetween(0.80, 1.0);
         assertThat(move.kind()).as("108 % of the rating: off first").isEqualTo(NextMove.Kind.OFF);
-        assertThat(move.says()).isInstanceOfSatisfying(MoveFinding.OffFirst.class, off -> assertThat(off.then()).isInstanceOfSatisfying(MoveFinding.ChangeCathodeResistor.class,
-                says -> assertThat(says.from()).isCloseTo(61.4, within(0.01))));
+        assertThat(move.says())
+                .isInstanceOfSatisfying(
+                        MoveFinding.OffFirst.class,
+                        off -> assertThat(off.then())
+                                .isInstanceOfSatisfying(
+                                        MoveFinding.ChangeCathodeResistor.class,
+                                        says -> assertThat(says.from()).isCloseTo(61.4, within(0.01))));
         assertThat(advice.choices()).isSortedAccordingTo((one, other) -> Double.compare(one.ohms(), other.ohms()));
-        assertThat(advice.choices().get(0).landing().tubes().get(0).cathode()).isGreaterThan(advice.choices().get(advice.choices().size() - 1).landing().tubes().get(0).cathode());
+        assertThat(advice.choices().get(0).landing().tubes().get(0).cathode())
+                .isGreaterThan(advice.choices()
+                        .get(advice.choices().size() - 1)
+                        .landing()
+                        .tubes()
+                        .get(0)
+                        .cathode());
     }
 
     @Test
@@ -179,35 +249,57 @@ class NextMoveTest {
         assertThat(move.says()).isEqualTo(new MoveFinding.SetAll());
     }
 
-    /** The last whole setting is on target; of the next one only a hotter current has been read, and the plates not again. */
+    /**
+     * The last whole setting is on target; of the next one only a hotter current has been read, and the plates not
+     * again.
+     */
     @Test
     void aNewerReadingThatSpeaksAgainstItSilencesTheWordSet() {
         String[] set = {"V1 24 V2 24 plate 462", "V1 44.2 V2 44.2 plate 442.7"};
         assertThat(Amps.move(PAIR, Amps.readings(PAIR, set))).isPresent();
-        assertThat(Amps.move(PAIR, Amps.readings(PAIR, set[0], set[1], "V1 55"))).isEmpty();
+        assertThat(Amps.move(PAIR, Amps.readings(PAIR, set[0], set[1], "V1 55")))
+                .isEmpty();
     }
 
     @Test
     void whileTheNextSettingIsHalfReadItSaysOfWhichItSpeaksAndWhatIsWanted() {
-        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 35").notes().get(0)).isEqualTo(new MoveFinding.ToldFromBefore(List.of("V2", "plate")));
-        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "turn RANGE clockwise").notes().get(0)).isEqualTo(new MoveFinding.ToldFromBefore(List.of("V1", "V2", "plate")));
-        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5").notes()).noneMatch(MoveFinding.ToldFromBefore.class::isInstance);
-        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 24.1").notes()).as("the same again is the same setting").noneMatch(MoveFinding.ToldFromBefore.class::isInstance);
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 35").notes().get(0))
+                .isEqualTo(new MoveFinding.ToldFromBefore(List.of("V2", "plate")));
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "turn RANGE clockwise")
+                        .notes()
+                        .get(0))
+                .isEqualTo(new MoveFinding.ToldFromBefore(List.of("V1", "V2", "plate")));
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5")
+                        .notes())
+                .noneMatch(MoveFinding.ToldFromBefore.class::isInstance);
+        assertThat(move(PAIR, "V1 24 V2 24 plate 462", "V1 24.1").notes())
+                .as("the same again is the same setting")
+                .noneMatch(MoveFinding.ToldFromBefore.class::isInstance);
     }
 
     /** The stop is typed when both settings are in: it counts at once. */
     @Test
     void aStopReadLastCountsAtOnce() {
-        assertThat(move(PAIR, "V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9", "bias -45.2 stop").notes())
+        assertThat(move(
+                                PAIR,
+                                "V1 24 V2 24 plate 462 bias -50.2",
+                                "V1 35 V2 35 plate 451.5 bias -45.9",
+                                "bias -45.2 stop")
+                        .notes())
                 .hasAtLeastOneElementOfType(MoveFinding.BeyondTheStop.class);
     }
 
     @Test
     void highMainsAreToldAndTheTargetIsMetAtTheReference() {
         NextMove move = move(PAIR, "mains 123.6", "V1 24 V2 24 plate 475", "V1 35 V2 35 plate 464.5");
-        assertThat(move.notes()).anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.ForMainsAsRead.class, mains -> assertThat(mains.read()).isCloseTo(123.6, within(1e-9))));
+        assertThat(move.notes())
+                .anySatisfy(note -> assertThat(note)
+                        .isInstanceOfSatisfying(
+                                MoveFinding.ForMainsAsRead.class,
+                                mains -> assertThat(mains.read()).isCloseTo(123.6, within(1e-9))));
         assertThat(move.landing().orElseThrow().tubes().get(0).ratio()).isCloseTo(0.62, within(0.001));
-        assertThat(move.landing().orElseThrow().tubes().get(0).watts()).isCloseTo(18.6 * Math.pow(1.03, 2.5), within(0.05));
+        assertThat(move.landing().orElseThrow().tubes().get(0).watts())
+                .isCloseTo(18.6 * Math.pow(1.03, 2.5), within(0.05));
     }
 
     @Test
@@ -220,10 +312,25 @@ class NextMoveTest {
 
     @Test
     void theRailsRatingIsHeldAgainstTheNewSetting() {
-        Supply small = new Supply(Rectifier.SILICON, false, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(0.020), OptionalDouble.of(0.100),
-                OptionalDouble.of(0.001), OptionalDouble.empty(), OptionalDouble.empty());
-        assertThat(move(PAIR.with(small), "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5").notes())
-                .anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.RailOver.class, rail -> assertThat(rail.amps()).isCloseTo(0.1084, within(0.0001))))
-                .anySatisfy(note -> assertThat(note).isInstanceOfSatisfying(MoveFinding.ResistorOver.class, over -> assertThat(over.point()).isEqualTo("V1")));
+        Supply small = new Supply(
+                Rectifier.SILICON,
+                false,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.of(0.020),
+                OptionalDouble.of(0.100),
+                OptionalDouble.of(0.001),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+        assertThat(move(PAIR.with(small), "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5")
+                        .notes())
+                .anySatisfy(note -> assertThat(note)
+                        .isInstanceOfSatisfying(
+                                MoveFinding.RailOver.class,
+                                rail -> assertThat(rail.amps()).isCloseTo(0.1084, within(0.0001))))
+                .anySatisfy(note -> assertThat(note)
+                        .isInstanceOfSatisfying(
+                                MoveFinding.ResistorOver.class,
+                                over -> assertThat(over.point()).isEqualTo("V1")));
     }
 }

@@ -15,7 +15,15 @@ import org.junit.jupiter.params.provider.CsvSource;
 class StandardValuesTest {
 
     @ParameterizedTest
-    @CsvSource({"64,68,62", "121.3,120,120", "20900,22000,20000", "1,1,1", "97,100,100", "470000,470000,470000", "0.51,0.47,0.51"})
+    @CsvSource({
+        "64,68,62",
+        "121.3,120,120",
+        "20900,22000,20000",
+        "1,1,1",
+        "97,100,100",
+        "470000,470000,470000",
+        "0.51,0.47,0.51"
+    })
     void theNearestOfEachSeries(double ohms, double e12, double e24) {
         assertThat(StandardValues.E12.nearest(ohms)).isEqualTo(e12);
         assertThat(StandardValues.E24.nearest(ohms)).isEqualTo(e24);
@@ -38,7 +46,8 @@ class StandardValuesTest {
     /** 24 and 35 mA at -50.2 and -45.9 V: 44.2 mA takes -42.6 V. */
     @Test
     void theThreeHalvesLawOfTheWorkedExample() {
-        BiasLaw law = BiasLaw.through(List.of(new BiasLaw.Pair(-50.2, 0.024), new BiasLaw.Pair(-45.9, 0.035))).orElseThrow();
+        BiasLaw law = BiasLaw.through(List.of(new BiasLaw.Pair(-50.2, 0.024), new BiasLaw.Pair(-45.9, 0.035)))
+                .orElseThrow();
         assertThat(law.grid(0.0442)).isCloseTo(-42.6, within(0.05));
         assertThat(law.current(law.grid(0.030)).orElseThrow()).isCloseTo(0.030, within(1e-9));
         assertThat(law.current(-90)).as("below cut-off").isEmpty();
@@ -48,7 +57,10 @@ class StandardValuesTest {
     void pairsThatShowNoRiseMakeNoLaw() {
         assertThat(BiasLaw.through(List.of())).isEmpty();
         assertThat(BiasLaw.through(List.of(new BiasLaw.Pair(-46, 0.03)))).isEmpty();
-        assertThat(BiasLaw.through(List.of(new BiasLaw.Pair(-46, 0.03), new BiasLaw.Pair(-46.05, 0.031)))).isEmpty();
-        assertThat(BiasLaw.through(List.of(new BiasLaw.Pair(-46, 0.03), new BiasLaw.Pair(-43, 0.025)))).as("current fell").isEmpty();
+        assertThat(BiasLaw.through(List.of(new BiasLaw.Pair(-46, 0.03), new BiasLaw.Pair(-46.05, 0.031))))
+                .isEmpty();
+        assertThat(BiasLaw.through(List.of(new BiasLaw.Pair(-46, 0.03), new BiasLaw.Pair(-43, 0.025))))
+                .as("current fell")
+                .isEmpty();
     }
 }

@@ -15,10 +15,10 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Fittings;
-import yellowrail.core.amp.Topology;
-import yellowrail.core.balance.BalanceFinding;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.balance.BalanceFinding;
 import yellowrail.core.balance.SwingTest;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.reading.Moment;
@@ -32,33 +32,80 @@ class PowerUpTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"6.3,GOOD", "6.61,GOOD", "5.99,GOOD", "6.62,ALLOWED", "6.93,ALLOWED", "5.67,ALLOWED", "6.94,TOO_HIGH", "5.6,TOO_LOW"})
+    @CsvSource({
+        "6.3,GOOD",
+        "6.61,GOOD",
+        "5.99,GOOD",
+        "6.62,ALLOWED",
+        "6.93,ALLOWED",
+        "5.67,ALLOWED",
+        "6.94,TOO_HIGH",
+        "5.6,TOO_LOW"
+    })
     void heatersWithinFivePerCentAreGoodWithinTenAllowed(double volts, HeaterCheck.Verdict verdict) {
-        assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("heater " + volts)).orElseThrow().verdict()).isEqualTo(verdict);
+        assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("heater " + volts))
+                        .orElseThrow()
+                        .verdict())
+                .isEqualTo(verdict);
     }
 
     @Test
     void heatersAreToldAtTheMainsReadAndWithoutTubesNotJudged() {
         assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("plate 400"))).isEmpty();
-        assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("heater 7.1 bare")).orElseThrow().verdict()).isEqualTo(HeaterCheck.Verdict.NO_TUBES);
-        assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("heater 7.1 bare", "mains 126", "heater 6.6")).orElseThrow().says())
+        assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("heater 7.1 bare"))
+                        .orElseThrow()
+                        .verdict())
+                .isEqualTo(HeaterCheck.Verdict.NO_TUBES);
+        assertThat(HeaterCheck.of(Amps.type("6L6GC"), 120, moment("heater 7.1 bare", "mains 126", "heater 6.6"))
+                        .orElseThrow()
+                        .says())
                 .isInstanceOfSatisfying(PowerUpFinding.HeatersRead.class, read -> {
                     assertThat(read.off()).isCloseTo(0.0476, within(1e-4));
-                    assertThat(((PowerUpFinding.HeatersAtMains) read.mains()).there()).isCloseTo(6.286, within(1e-3));
+                    assertThat(((PowerUpFinding.HeatersAtMains) read.mains()).there())
+                            .isCloseTo(6.286, within(1e-3));
                     assertThat(read.bare()).contains(new PowerUpFinding.HeatersWithoutTubes(7.1));
                 });
     }
 
     private static ColdStart cold(Supply supply, String rectifier, double mains) {
         Fittings f = Fittings.UNKNOWN;
-        Fittings with = new Fittings(f.heaterAmps(), f.otherHeaterAmps(), rectifier, f.firstFarads(), f.transformerAmps(), f.chokeAmps(), f.outputAmps(), f.heightMm(), f.widthMm(),
-                f.gridLeakOhms(), f.loadOhms(), f.biasColdest(), f.biasHottest(), f.driveVolts(), f.screenVolts(), f.tiedPins(), f.pinOne(), f.familySwitch(), f.iron());
+        Fittings with = new Fittings(
+                f.heaterAmps(),
+                f.otherHeaterAmps(),
+                rectifier,
+                f.firstFarads(),
+                f.transformerAmps(),
+                f.chokeAmps(),
+                f.outputAmps(),
+                f.heightMm(),
+                f.widthMm(),
+                f.gridLeakOhms(),
+                f.loadOhms(),
+                f.biasColdest(),
+                f.biasHottest(),
+                f.driveVolts(),
+                f.screenVolts(),
+                f.tiedPins(),
+                f.pinOne(),
+                f.familySwitch(),
+                f.iron());
         return ColdStart.of(Amps.pair().with(supply).with(with), mains).orElseThrow();
     }
 
-    private static Supply supply(Rectifier rectifier, boolean standby, OptionalDouble regulation, boolean behindStandby) {
-        return new Supply(rectifier, standby, OptionalDouble.of(350), OptionalDouble.of(500), OptionalDouble.empty(), OptionalDouble.empty(),
-                OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), regulation, behindStandby);
+    private static Supply supply(
+            Rectifier rectifier, boolean standby, OptionalDouble regulation, boolean behindStandby) {
+        return new Supply(
+                rectifier,
+                standby,
+                OptionalDouble.of(350),
+                OptionalDouble.of(500),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                regulation,
+                behindStandby);
     }
 
     /** sqrt(2) 350 V 1.05 1.07 = 556.1 V; measured without regulation 519.7 V. */
@@ -79,7 +126,9 @@ class PowerUpTest {
         Supply tube = supply(Rectifier.TUBE, true, OptionalDouble.empty(), false);
         assertThat(cold(tube, "5U4GB", 1).when()).isEqualTo(new PowerUpFinding.BeforeThePowerTubes("5U4GB"));
         assertThat(cold(tube, "5U4GB", 1).over()).isTrue();
-        assertThat(cold(tube, "GZ34", 1).when()).as("the reservoir charges while standby is open").isEqualTo(new PowerUpFinding.WhileOnStandby());
+        assertThat(cold(tube, "GZ34", 1).when())
+                .as("the reservoir charges while standby is open")
+                .isEqualTo(new PowerUpFinding.WhileOnStandby());
         Supply behind = supply(Rectifier.TUBE, true, OptionalDouble.empty(), true);
         assertThat(cold(behind, "GZ34", 1).when()).isEqualTo(new PowerUpFinding.WithThePowerTubes("GZ34"));
         assertThat(cold(behind, "GZ34", 1).over()).isFalse();
@@ -88,7 +137,8 @@ class PowerUpTest {
     @Test
     void highMainsShowTheirDissipation() {
         List<TubeIdle> tubes = Amps.idle(Amps.pair(), "V1 36.4 V2 33.9 plate 452");
-        MainsRange range = MainsRange.of(Amps.stage(Amps.pair()), tubes, 1, Mains.customary(Amps.pair().bias()), MainsRange.USUAL);
+        MainsRange range = MainsRange.of(
+                Amps.stage(Amps.pair()), tubes, 1, Mains.customary(Amps.pair().bias()), MainsRange.USUAL);
         assertThat(range.rows()).hasSize(5);
         assertThat(range.rows().get(4).mains()).isCloseTo(132, within(1e-9));
         assertThat(range.rows().get(4).watts()).isCloseTo(15.63 * Math.pow(1.1, 2.5), within(0.01));
@@ -98,20 +148,33 @@ class PowerUpTest {
 
     @Test
     void aMatchedPairSwingsInMirrorImages() {
-        SwingTest matched = swing(Amps.pair(), "swing a V1 38.2 V2 31", "swing b V1 31.5 V2 38").get(0);
+        SwingTest matched = swing(Amps.pair(), "swing a V1 38.2 V2 31", "swing b V1 31.5 V2 38")
+                .get(0);
         assertThat(matched.matched()).isTrue();
         assertThat(matched.apart()).isCloseTo(0.016, within(0.0005));
-        assertThat(swing(Amps.pair(), "swing a V1 45 V2 31", "swing b V1 38 V2 37").get(0).says()).isInstanceOfSatisfying(BalanceFinding.OneStronger.class,
-                says -> assertThat(says.stronger()).isEqualTo("V1"));
-        assertThat(swing(Amps.pair(), "swing a V1 45 V2 45", "swing b V1 38 V2 38").get(0).says()).isInstanceOf(BalanceFinding.SameWay.class);
-        assertThat(swing(Amps.pair(), "swing a V1 45 V2 31", "swing b V1 31 V2 45").get(0).matched()).isTrue();
+        assertThat(swing(Amps.pair(), "swing a V1 45 V2 31", "swing b V1 38 V2 37")
+                        .get(0)
+                        .says())
+                .isInstanceOfSatisfying(
+                        BalanceFinding.OneStronger.class,
+                        says -> assertThat(says.stronger()).isEqualTo("V1"));
+        assertThat(swing(Amps.pair(), "swing a V1 45 V2 45", "swing b V1 38 V2 38")
+                        .get(0)
+                        .says())
+                .isInstanceOf(BalanceFinding.SameWay.class);
+        assertThat(swing(Amps.pair(), "swing a V1 45 V2 31", "swing b V1 31 V2 45")
+                        .get(0)
+                        .matched())
+                .isTrue();
         assertThat(swing(Amps.pair(), "swing a V1 45 V2 31", "swing b V1 38")).isEmpty();
     }
 
     @Test
     void eachChannelHasASwingOfItsOwn() {
-        AmpSheet stereo = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type("EL34"), 4, true).sheet();
-        assertThat(swing(stereo, "swing a V1 38 V2 31 V3 44 V4 30", "swing b V1 31 V2 38 V3 36 V4 35")).extracting(SwingTest::channel, SwingTest::matched)
+        AmpSheet stereo =
+                new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type("EL34"), 4, true).sheet();
+        assertThat(swing(stereo, "swing a V1 38 V2 31 V3 44 V4 30", "swing b V1 31 V2 38 V3 36 V4 35"))
+                .extracting(SwingTest::channel, SwingTest::matched)
                 .containsExactly(tuple(Channel.LEFT, true), tuple(Channel.RIGHT, false));
     }
 

@@ -53,10 +53,13 @@ class BenchTest {
     void aHealthyAmpIsSetAndPasses(long seed) {
         Bench bench = warm(Exercise.NOTHING_WRONG, seed);
         set(bench, 3);
-        Marking marking = Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, List.of(), OptionalDouble.empty());
+        Marking marking =
+                Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, List.of(), OptionalDouble.empty());
         assertThat(marking.lines().get(2).result()).isInstanceOf(PracticeFinding.HottestAndMean.class);
         assertThat(marking.passed()).as(marking.toString()).isTrue();
-        assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.OPEN_POT, List.of(), OptionalDouble.empty()).passed()).isFalse();
+        assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.OPEN_POT, List.of(), OptionalDouble.empty())
+                        .passed())
+                .isFalse();
     }
 
     private static void set(Bench bench, int rounds) {
@@ -64,14 +67,16 @@ class BenchTest {
         for (int round = 0; round < rounds; round++) {
             for (String probe : List.of("mains", "V1", "V2", "plate", "bias")) {
                 bench.advance(2);
-                readings.add(new Reading(readings.size() + 1L, bench.read(probe), Amps.NOON.plusSeconds((long) bench.state().seconds())));
+                readings.add(new Reading(readings.size() + 1L, bench.read(probe), Amps.NOON.plusSeconds((long)
+                        bench.state().seconds())));
             }
             NextMove move = Amps.move(bench.sheet(), readings).orElseThrow();
             if (move.kind() == NextMove.Kind.TURN) {
                 NextMove.Step step = move.steps().get(0);
                 bench.turn(0, RandomAmp.potWhere(pot -> {
                     bench.turn(0, pot);
-                    return bench.read(step.mark().testPoint()).value() - step.mark().to();
+                    return bench.read(step.mark().testPoint()).value()
+                            - step.mark().to();
                 }));
             }
         }
@@ -88,24 +93,49 @@ class BenchTest {
         assertThat(Told.one(happened, PracticeFinding.RedPlates.class).socket()).isEqualTo("V1");
         assertThat(Told.one(happened, PracticeFinding.TubeLost.class).socket()).isEqualTo("V1");
         assertThat(bench.state().failed()).contains(true);
-        assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, List.of(), OptionalDouble.empty()).passed()).isFalse();
+        assertThat(Marking.of(Exercise.NOTHING_WRONG, bench, Exercise.NOTHING_WRONG, List.of(), OptionalDouble.empty())
+                        .passed())
+                .isFalse();
     }
 
     /** Off, nothing glowing, the right word said: and still no pass without having looked. */
     @Test
     void aGuessDoesNotPass() {
         Bench open = new Workshop(Exercise.OPEN_POT, 2).bench();
-        Marking guessed = Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of("V1", "V2"), OptionalDouble.empty());
+        Marking guessed =
+                Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of("V1", "V2"), OptionalDouble.empty());
         assertThat(guessed.passed()).isFalse();
         assertThat(guessed.lines().get(1).result()).isEqualTo(new PracticeFinding.OnAGuessUnread(List.of("V1", "V2")));
-        assertThat(Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of(), OptionalDouble.empty()).lines().get(1).result()).isInstanceOf(PracticeFinding.OnAGuessNothingTurned.class);
+        assertThat(Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of(), OptionalDouble.empty())
+                        .lines()
+                        .get(1)
+                        .result())
+                .isInstanceOf(PracticeFinding.OnAGuessNothingTurned.class);
         open.turn(0, 0.6);
-        assertThat(Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of(), OptionalDouble.empty()).passed()).isTrue();
+        assertThat(Marking.of(Exercise.OPEN_POT, open, Exercise.OPEN_POT, List.of(), OptionalDouble.empty())
+                        .passed())
+                .isTrue();
         Bench leaking = new Workshop(Exercise.LEAKY_CAPACITOR, 2).bench();
-        assertThat(Marking.of(Exercise.LEAKY_CAPACITOR, leaking, Exercise.LEAKY_CAPACITOR, List.of(), OptionalDouble.empty()).lines().get(1).result()).isInstanceOf(PracticeFinding.OnAGuessNothingExchanged.class);
+        assertThat(Marking.of(
+                                Exercise.LEAKY_CAPACITOR,
+                                leaking,
+                                Exercise.LEAKY_CAPACITOR,
+                                List.of(),
+                                OptionalDouble.empty())
+                        .lines()
+                        .get(1)
+                        .result())
+                .isInstanceOf(PracticeFinding.OnAGuessNothingExchanged.class);
         leaking.swap(0, 1);
         leaking.swap(0, 1);
-        assertThat(Marking.of(Exercise.LEAKY_CAPACITOR, leaking, Exercise.LEAKY_CAPACITOR, List.of(), OptionalDouble.empty()).passed()).isTrue();
+        assertThat(Marking.of(
+                                Exercise.LEAKY_CAPACITOR,
+                                leaking,
+                                Exercise.LEAKY_CAPACITOR,
+                                List.of(),
+                                OptionalDouble.empty())
+                        .passed())
+                .isTrue();
     }
 
     @Test
@@ -118,7 +148,8 @@ class BenchTest {
         assertThat(milliamps(reversed, "V1")).isGreaterThan(before);
         assertThat(warm(Exercise.MAINS_LOW, 2).read("mains").value()).isLessThan(113);
         Bench shared = warm(Exercise.SHARED_RESISTOR, 2);
-        assertThat(milliamps(shared, "V1")).isCloseTo(1000 * (shared.idle().cathodeAmps(0) + shared.idle().cathodeAmps(1)), within(1.0));
+        assertThat(milliamps(shared, "V1"))
+                .isCloseTo(1000 * (shared.idle().cathodeAmps(0) + shared.idle().cathodeAmps(1)), within(1.0));
         Bench open = warm(Exercise.OPEN_POT, 2);
         double stuck = open.read("bias").value();
         open.turn(0, 0.9);
@@ -163,6 +194,7 @@ class BenchTest {
         assertThat(amp.at(0.6, 1).meanWatts()).isGreaterThan(amp.at(0.5, 1).meanWatts());
         assertThat(amp.at(0.5, 1.02).plate()).isGreaterThan(amp.at(0.5, 1).plate());
         OperatingPoint point = amp.at(0.5, 1);
-        assertThat(point.watts(0)).isCloseTo((point.plate() - point.cathodes()[0]) * point.plateAmps()[0], within(1e-12));
+        assertThat(point.watts(0))
+                .isCloseTo((point.plate() - point.cathodes()[0]) * point.plateAmps()[0], within(1e-12));
     }
 }

@@ -23,14 +23,20 @@ class NextMoveStudyTest {
 
     @Test
     void ordinaryMetersAndWanderingMainsStayWithinTheAim() {
-        assertThat(NextMoveStudy.percentile(NextMoveStudy.errors(Conditions.MEASURED, Second.BY_CHANCE, AMPS), 0.95)).isLessThan(0.025);
-        assertThat(NextMoveStudy.percentile(NextMoveStudy.errors(Conditions.TYPICAL, Second.BY_CHANCE, AMPS), 0.95)).isLessThan(0.035);
+        assertThat(NextMoveStudy.percentile(NextMoveStudy.errors(Conditions.MEASURED, Second.BY_CHANCE, AMPS), 0.95))
+                .isLessThan(0.025);
+        assertThat(NextMoveStudy.percentile(NextMoveStudy.errors(Conditions.TYPICAL, Second.BY_CHANCE, AMPS), 0.95))
+                .isLessThan(0.035);
     }
 
     @Test
     void itTakesNoMoreReadingsThanDividing() {
-        double application = Arrays.stream(NextMoveStudy.readingsNeeded(Builder.APPLICATION, Turning.BLIND, 0.01, AMPS)).average().orElseThrow();
-        double divides = Arrays.stream(NextMoveStudy.readingsNeeded(Builder.DIVIDES, Turning.BLIND, 0.01, AMPS)).average().orElseThrow();
+        double application = Arrays.stream(NextMoveStudy.readingsNeeded(Builder.APPLICATION, Turning.BLIND, 0.01, AMPS))
+                .average()
+                .orElseThrow();
+        double divides = Arrays.stream(NextMoveStudy.readingsNeeded(Builder.DIVIDES, Turning.BLIND, 0.01, AMPS))
+                .average()
+                .orElseThrow();
         assertThat(application).isLessThan(divides);
     }
 }

@@ -34,35 +34,65 @@ final class RandomAmp {
         this(seed, perfect, screenMeasured, OptionalDouble.empty());
     }
 
-    /** @param apart how far the tubes of a pair draw apart, as a ratio of their mean; empty for two or four tubes by chance */
+    /**
+     * @param apart how far the tubes of a pair draw apart, as a ratio of their mean; empty for two or four tubes by
+     *     chance
+     */
     RandomAmp(long seed, boolean perfect, boolean screenMeasured, OptionalDouble apart) {
         chance = new Random(seed);
         String type = TYPES.get(chance.nextInt(TYPES.size()));
         tubes = chance.nextBoolean() || apart.isPresent() ? 2 : 4;
-        AmpSheet usual = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type(type), tubes, false).sheet()
+        AmpSheet usual = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type(type), tubes, false)
+                .sheet()
                 .withPots(List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)));
         AmpSheet counted = Amps.with(usual, screenMeasured ? ScreenSense.Way.MEASURED : ScreenSense.Way.TYPICAL);
         sheet = counted.withPots(usual.pots()).with(new Accepted(OptionalDouble.of(700), OptionalDouble.of(700)));
-        PentodeModel typical = TubeModels.published().of(Amps.type(type)).orElseThrow().model();
-        PentodeModel batch = typical.scaled(Math.exp(0.10 * chance.nextGaussian())).withMu(Math.exp(0.03 * chance.nextGaussian()))
-                .withScreen(shareFactor(typical, Amps.type(type).screenShare()) * Math.exp((screenMeasured ? 0.15 : 0.12) * chance.nextGaussian()));
+        PentodeModel typical =
+                TubeModels.published().of(Amps.type(type)).orElseThrow().model();
+        PentodeModel batch = typical.scaled(Math.exp(0.10 * chance.nextGaussian()))
+                .withMu(Math.exp(0.03 * chance.nextGaussian()))
+                .withScreen(shareFactor(typical, Amps.type(type).screenShare())
+                        * Math.exp((screenMeasured ? 0.15 : 0.12) * chance.nextGaussian()));
         List<Circuit.Tube> in = new ArrayList<>();
         for (int i = 0; i < tubes; i++) {
             double drawn = Math.exp(0.02 * chance.nextGaussian());
-            in.add(new Circuit.Tube(batch.scaled(apart.isEmpty() ? drawn : 1 + (i == 0 ? 0.5 : -0.5) * apart.getAsDouble()), 0, i < tubes / 2, 0));
+            in.add(new Circuit.Tube(
+                    batch.scaled(apart.isEmpty() ? drawn : 1 + (i == 0 ? 0.5 : -0.5) * apart.getAsDouble()),
+                    0,
+                    i < tubes / 2,
+                    0));
         }
         double source = 400 + 120 * chance.nextDouble();
-        Circuit.Supply supply = new Circuit.Supply(source, (150 + 500 * chance.nextDouble()) * 2 / tubes, 150 * chance.nextDouble(), 0.01 + 0.02 * chance.nextDouble(),
+        Circuit.Supply supply = new Circuit.Supply(
+                source,
+                (150 + 500 * chance.nextDouble()) * 2 / tubes,
+                150 * chance.nextDouble(),
+                0.01 + 0.02 * chance.nextDouble(),
                 1000 * chance.nextDouble());
         double middle = typical.gridFor(0.045, 0.92 * source, 0.9 * source);
-        Circuit circuit = new Circuit(in, supply, new Circuit.Bias(1.6 * middle, 0.4 * middle, List.of(new Circuit.Pot(Circuit.PotAction.RANGE, true))),
-                1, 1, false, new Circuit.Mains(120, 0, 0.01), 30);
+        Circuit circuit = new Circuit(
+                in,
+                supply,
+                new Circuit.Bias(1.6 * middle, 0.4 * middle, List.of(new Circuit.Pot(Circuit.PotAction.RANGE, true))),
+                1,
+                1,
+                false,
+                new Circuit.Mains(120, 0, 0.01),
+                30);
         solver = new CircuitSolver(circuit);
-        meter = perfect ? SimulatedMeter.PERFECT
-                : new SimulatedMeter(1 + 0.005 * (2 * chance.nextDouble() - 1), 1 + 0.01 * (2 * chance.nextDouble() - 1), 0.001, 0.1, 1e-4);
+        meter = perfect
+                ? SimulatedMeter.PERFECT
+                : new SimulatedMeter(
+                        1 + 0.005 * (2 * chance.nextDouble() - 1),
+                        1 + 0.01 * (2 * chance.nextDouble() - 1),
+                        0.001,
+                        0.1,
+                        1e-4);
     }
 
-    /** Makes the batch's screen share at an idle what the catalogue calls typical, so that the spread is around that. */
+    /**
+     * Makes the batch's screen share at an idle what the catalogue calls typical, so that the spread is around that.
+     */
     private static double shareFactor(PentodeModel model, double share) {
         double grid = model.gridFor(0.040, 430, 420);
         double ratio = model.screenCurrent(430, 420, grid) / model.plateCurrent(430, 420, grid);
@@ -72,7 +102,7 @@ final class RandomAmp {
     OperatingPoint at(double pot, double mains) {
         double[] warm = new double[tubes];
         Arrays.fill(warm, 1);
-        return solver.solve(new double[]{pot}, mains, warm);
+        return solver.solve(new double[] {pot}, mains, warm);
     }
 
     /** Mean plate dissipation at the reference mains, W: the truth. */
@@ -113,7 +143,10 @@ final class RandomAmp {
         OperatingPoint point = at(pot, mains);
         List<Entry> entries = new ArrayList<>();
         boolean perfect = meter.noise() == 0;
-        entries.add(Entry.measured(ReadingKind.MAINS, "", sheet.mainsVolts() * mains * (perfect ? 1 : 1 + 0.001 * (2 * chance.nextDouble() - 1))));
+        entries.add(Entry.measured(
+                ReadingKind.MAINS,
+                "",
+                sheet.mainsVolts() * mains * (perfect ? 1 : 1 + 0.001 * (2 * chance.nextDouble() - 1))));
         for (int i = 0; i < tubes; i++) {
             String label = sheet.sockets().get(i).label();
             entries.add(Entry.measured(ReadingKind.SENSE_VOLTS, label, meter.sense(point.cathodeAmps(i), chance)));
@@ -125,7 +158,8 @@ final class RandomAmp {
         entries.add(Entry.measured(ReadingKind.BIAS, "", meter.volts(point.grids()[0], chance)));
         List<Reading> readings = new ArrayList<>();
         for (Entry entry : entries) {
-            readings.add(new Reading(from + readings.size(), entry, Amps.NOON.plusSeconds(from + readings.size()), from, 1));
+            readings.add(
+                    new Reading(from + readings.size(), entry, Amps.NOON.plusSeconds(from + readings.size()), from, 1));
         }
         return readings;
     }

@@ -20,7 +20,9 @@ class ErrorBudgetTest {
         Estimate watts = budget.of(x -> x[0] * x[1]);
         assertThat(watts.value()).isCloseTo(15.6392, within(1e-9));
         assertThat(watts.plusMinus() / watts.value()).isCloseTo(Math.hypot(0.01, 0.03), within(1e-9));
-        assertThat(watts.contributions()).extracting(part -> part.input().symbol()).containsExactly("b", "a");
+        assertThat(watts.contributions())
+                .extracting(part -> part.input().symbol())
+                .containsExactly("b", "a");
         assertThat(watts.contributions().get(0).share()).isCloseTo(0.9, within(1e-9));
     }
 
@@ -34,6 +36,7 @@ class ErrorBudgetTest {
     @Test
     void refusesWhatIsNoNumber() {
         assertThatThrownBy(() -> input("a", Double.NaN, 0)).hasMessageContaining("a must be a finite number, was NaN");
-        assertThatThrownBy(() -> input("a", 1, Double.NaN)).hasMessageContaining("plus-minus of a must be 0 or more, was NaN");
+        assertThatThrownBy(() -> input("a", 1, Double.NaN))
+                .hasMessageContaining("plus-minus of a must be 0 or more, was NaN");
     }
 }

@@ -28,9 +28,42 @@ import yellowrail.core.tube.TubeType;
 /** An amp nobody thought of and what somebody in a hurry may have typed at it: most of it sense, some of it not. */
 public final class RandomLog {
 
-    private static final List<String> NONSENSE = List.of("", "V9 30", "plate", "screen -430", "screen 0", "screen 5", "plate 0", "plate -430", "plate 4520", "bias 38", "mains 240", "mains 12",
-            "rk off 0", "rk off 1e9", "vk 0", "tube V1", "tube V9 EL34", "turn NOTHING clockwise", "on 600", "V1 V2", "1/0", "\u2026", "sheet shared", "sheet screen typical", "sheet target customary",
-            "sheet plate up to 450", "heater 6.1", "heater 7.2 bare", "plate 505 unloaded", "plate 300 unloaded", "undo", "undo undo", "tick load", "note a word", "mark as found");
+    private static final List<String> NONSENSE = List.of(
+            "",
+            "V9 30",
+            "plate",
+            "screen -430",
+            "screen 0",
+            "screen 5",
+            "plate 0",
+            "plate -430",
+            "plate 4520",
+            "bias 38",
+            "mains 240",
+            "mains 12",
+            "rk off 0",
+            "rk off 1e9",
+            "vk 0",
+            "tube V1",
+            "tube V9 EL34",
+            "turn NOTHING clockwise",
+            "on 600",
+            "V1 V2",
+            "1/0",
+            "\u2026",
+            "sheet shared",
+            "sheet screen typical",
+            "sheet target customary",
+            "sheet plate up to 450",
+            "heater 6.1",
+            "heater 7.2 bare",
+            "plate 505 unloaded",
+            "plate 300 unloaded",
+            "undo",
+            "undo undo",
+            "tick load",
+            "note a word",
+            "mark as found");
 
     private final Random random;
     private final long seed;
@@ -87,10 +120,17 @@ public final class RandomLog {
             usual = usual.with(CurrentSense.across(method, one(List.of(62.0, 130.0, 250.0, 470.0)), 0.05, Unit.VOLT));
         }
         AmpSheet drawn = usual.withPots(bias == BiasKind.FIXED_ADJUSTABLE ? pots(usual.sockets()) : List.of())
-                .with(new PlateSense(PlateSense.Point.PLATE, one(PlateSense.Reference.values()), OptionalDouble.empty()))
-                .with(new ScreenSense(one(ScreenSense.Way.values()), OptionalDouble.of(470), one(ScreenSense.Connection.values()), OptionalDouble.of(0.43)))
-                .with(usual.supply().with(one(Rectifier.values()))).at(one(List.of(100.0, 120.0, 230.0)), 10);
-        AmpSheet accepting = random.nextBoolean() ? drawn.with(new Accepted(OptionalDouble.of(600), OptionalDouble.of(600))) : drawn;
+                .with(new PlateSense(
+                        PlateSense.Point.PLATE, one(PlateSense.Reference.values()), OptionalDouble.empty()))
+                .with(new ScreenSense(
+                        one(ScreenSense.Way.values()),
+                        OptionalDouble.of(470),
+                        one(ScreenSense.Connection.values()),
+                        OptionalDouble.of(0.43)))
+                .with(usual.supply().with(one(Rectifier.values())))
+                .at(one(List.of(100.0, 120.0, 230.0)), 10);
+        AmpSheet accepting =
+                random.nextBoolean() ? drawn.with(new Accepted(OptionalDouble.of(600), OptionalDouble.of(600))) : drawn;
         return switch (random.nextInt(5)) {
             case 0 -> accepting.with(new Target(School.CURRENT_WINDOW, 0.030, 0.036, 0.042));
             case 1 -> accepting.with(new Target(School.HOT_CATHODE, 1.0, 1.07, 1.15));
@@ -101,7 +141,13 @@ public final class RandomLog {
     private List<Pot> pots(List<Socket> sockets) {
         List<Pot> pots = new ArrayList<>();
         switch (random.nextInt(4)) {
-            case 0 -> sockets.forEach(socket -> pots.add(new Pot("P" + socket.label(), Pot.Action.ONE, socket.label(), one(Pot.Turn.values()), random.nextBoolean())));
+            case 0 ->
+                sockets.forEach(socket -> pots.add(new Pot(
+                        "P" + socket.label(),
+                        Pot.Action.ONE,
+                        socket.label(),
+                        one(Pot.Turn.values()),
+                        random.nextBoolean())));
             case 1 -> {
                 pots.add(new Pot("RANGE", Pot.Action.ALL, "", one(Pot.Turn.values()), random.nextBoolean()));
                 pots.add(new Pot("BAL", Pot.Action.BALANCE, "", one(Pot.Turn.values()), random.nextBoolean()));
@@ -115,9 +161,16 @@ public final class RandomLog {
     private String line() {
         return switch (random.nextInt(22)) {
             case 0 -> "on" + (random.nextBoolean() ? " " + random.nextInt(30) : "");
-            case 1 -> random.nextInt(3) == 0 ? "off" : "mains " + number(sheet.mainsVolts() * (0.95 + 0.1 * random.nextDouble()), 1);
-            case 2 -> "turn " + (sheet.pots().isEmpty() ? "P" : one(sheet.pots()).name()) + (random.nextBoolean() ? " clockwise" : " anticlockwise");
-            case 3 -> "tube " + one(sheet.sockets()).label() + " " + one(Amps.CATALOGUE.types()).name() + (random.nextBoolean() ? " new" : "");
+            case 1 ->
+                random.nextInt(3) == 0
+                        ? "off"
+                        : "mains " + number(sheet.mainsVolts() * (0.95 + 0.1 * random.nextDouble()), 1);
+            case 2 ->
+                "turn " + (sheet.pots().isEmpty() ? "P" : one(sheet.pots()).name())
+                        + (random.nextBoolean() ? " clockwise" : " anticlockwise");
+            case 3 ->
+                "tube " + one(sheet.sockets()).label() + " "
+                        + one(Amps.CATALOGUE.types()).name() + (random.nextBoolean() ? " new" : "");
             case 4 -> one(NONSENSE);
             case 5 -> "screen " + number(250 + 200 * random.nextDouble(), 0);
             case 6 -> "bias -" + number(10 + 45 * random.nextDouble(), 1) + (random.nextInt(5) == 0 ? " stop" : "");
@@ -133,10 +186,15 @@ public final class RandomLog {
         double usual = 0.010 + 0.05 * random.nextDouble();
         for (String point : sheet.testPoints()) {
             if (random.nextInt(15) > 0) {
-                line.append(point).append(' ').append(reading(point, usual * (0.8 + 0.4 * random.nextDouble()))).append(' ');
+                line.append(point)
+                        .append(' ')
+                        .append(reading(point, usual * (0.8 + 0.4 * random.nextDouble())))
+                        .append(' ');
             }
         }
-        return line.isEmpty() ? sheet.testPoints().get(0) + " 0" : line.toString().strip();
+        return line.isEmpty()
+                ? sheet.testPoints().get(0) + " 0"
+                : line.toString().strip();
     }
 
     private String reading(String point, double amps) {
@@ -148,7 +206,9 @@ public final class RandomLog {
         };
         double total = amps * far * sheet.socketsAt(point).size();
         Unit shows = sheet.current().shows();
-        double si = sheet.current().method().acrossResistance() && shows != Unit.MILLIAMP ? total * sheet.current().ohms().orElse(1) : total;
+        double si = sheet.current().method().acrossResistance() && shows != Unit.MILLIAMP
+                ? total * sheet.current().ohms().orElse(1)
+                : total;
         return number(shows.fromSi(si), shows == Unit.VOLT ? 2 : 1);
     }
 

@@ -43,12 +43,22 @@ class RandomLogsTest {
                     moves.merge(kind, 1, Integer::sum);
                 }
             } catch (RuntimeException | AssertionError e) {
-                wrong.add("%s: %s %s".formatted(log, e.getMessage(), Stream.of(e.getStackTrace()).filter(at -> at.getClassName().startsWith("yellowrail")).limit(e instanceof AssertionError ? 1 : 9).toList()));
+                wrong.add("%s: %s %s"
+                        .formatted(
+                                log,
+                                e.getMessage(),
+                                Stream.of(e.getStackTrace())
+                                        .filter(at -> at.getClassName().startsWith("yellowrail"))
+                                        .limit(e instanceof AssertionError ? 1 : 9)
+                                        .toList()));
             }
         });
         assertThat(wrong).isEmpty();
         System.out.println("%,d random logs: %s".formatted(LOGS, moves));
-        assertThat(moves).as("every kind of advice came up").containsKeys("TURN", "STAY", "CHANGE_RESISTOR", "OFF", "NOTHING", "OUT_OF_REACH", "switch off", "none yet");
+        assertThat(moves)
+                .as("every kind of advice came up")
+                .containsKeys(
+                        "TURN", "STAY", "CHANGE_RESISTOR", "OFF", "NOTHING", "OUT_OF_REACH", "switch off", "none yet");
     }
 
     private static String check(Replay replay) {
@@ -59,7 +69,9 @@ class RandomLogsTest {
         summary.tubes().forEach(tube -> {
             finite(tube.judgement().notes());
             tube.figures().ifPresent(figures -> {
-                assertThat(Double.isFinite(tube.judgement().ratio()) || tube.judgement().verdict() == Verdict.NOT_JUDGED).isTrue();
+                assertThat(Double.isFinite(tube.judgement().ratio())
+                                || tube.judgement().verdict() == Verdict.NOT_JUDGED)
+                        .isTrue();
                 finite(figures.dissipation());
             });
         });
@@ -67,10 +79,13 @@ class RandomLogsTest {
         Optional<NextMove> move = finder.find();
         List<Track> tracks = Track.of(summary.stage(), timeline);
         if (summary.stage().weakest().isPresent()) {
-            finite(move.map(found -> OperatingMap.of(summary.stage(), tracks, found)).orElseGet(() -> OperatingMap.of(summary.stage(), tracks)));
+            finite(move.map(found -> OperatingMap.of(summary.stage(), tracks, found))
+                    .orElseGet(() -> OperatingMap.of(summary.stage(), tracks)));
         }
         if (summary.alarm().isPresent()) {
-            assertThat(move).as("nothing is turned where the switch is what is needed").isEmpty();
+            assertThat(move)
+                    .as("nothing is turned where the switch is what is needed")
+                    .isEmpty();
             return "switch off";
         }
         move.ifPresent(found -> keepsToLimits(found, summary));
@@ -82,26 +97,50 @@ class RandomLogsTest {
         finite(move.notes());
         finite(move.landing());
         finite(move.steps());
-        boolean moves = move.kind() == NextMove.Kind.TURN || move.kind() == NextMove.Kind.CHANGE_RESISTOR || move.kind() == NextMove.Kind.OFF;
-        boolean limited = summary.tubes().stream().anyMatch(tube -> tube.judgement().limits().blocksHotter());
+        boolean moves = move.kind() == NextMove.Kind.TURN
+                || move.kind() == NextMove.Kind.CHANGE_RESISTOR
+                || move.kind() == NextMove.Kind.OFF;
+        boolean limited = summary.tubes().stream()
+                .anyMatch(tube -> tube.judgement().limits().blocksHotter());
         if (limited && moves) {
             assertThat(move.steps()).as("no hotter turn").noneMatch(NextMove.Step::isHotter);
             if (move.steps().isEmpty()) {
-                landings(move).forEach(tube -> now(summary, tube).figures().ifPresent(figures -> assertThat(tube.cathode()).as("no hotter part").isLessThanOrEqualTo(1.0001 * figures.cathode().value())));
+                landings(move)
+                        .forEach(tube -> now(summary, tube)
+                                .figures()
+                                .ifPresent(figures -> assertThat(tube.cathode())
+                                        .as("no hotter part")
+                                        .isLessThanOrEqualTo(
+                                                1.0001 * figures.cathode().value())));
             }
         }
         if (moves) {
             Landing landing = move.landing().orElseThrow();
             landing.tubes().forEach(tube -> {
-                Goal goal = new Goal(summary.stage().sheet(), now(summary, tube).occupant().rating().orElseThrow(), summary.stage().sheet().isOf(now(summary, tube).occupant().type().orElseThrow()));
+                Goal goal = new Goal(
+                        summary.stage().sheet(),
+                        now(summary, tube).occupant().rating().orElseThrow(),
+                        summary.stage()
+                                .sheet()
+                                .isOf(now(summary, tube).occupant().type().orElseThrow()));
                 double measure = switch (goal.window().school().basis()) {
                     case PERCENT -> tube.ratio();
                     case MILLIAMPS -> move.mains().convertCurrent(tube.cathode(), landing.mainsRatio(), 1);
                     case TEST_POINT -> tube.reading();
                 };
-                boolean cooler = tube.cathode() < now(summary, tube).figures().map(figures -> figures.cathode().value()).orElse(0.0);
-                assertThat(measure).as("%s lands within its window: %s", tube.socket().label(), move.says()).satisfiesAnyOf(
-                        found -> assertThat(found).isLessThanOrEqualTo(goal.at(tube.plateVolts()).high() + ROUNDING), found -> assertThat(cooler && move.kind() != NextMove.Kind.TURN).isTrue());
+                boolean cooler = tube.cathode()
+                        < now(summary, tube)
+                                .figures()
+                                .map(figures -> figures.cathode().value())
+                                .orElse(0.0);
+                assertThat(measure)
+                        .as("%s lands within its window: %s", tube.socket().label(), move.says())
+                        .satisfiesAnyOf(
+                                found -> assertThat(found)
+                                        .isLessThanOrEqualTo(
+                                                goal.at(tube.plateVolts()).high() + ROUNDING),
+                                found -> assertThat(cooler && move.kind() != NextMove.Kind.TURN)
+                                        .isTrue());
                 assertThat(tube.ratio()).isLessThanOrEqualTo(goal.mostRatio() + ROUNDING);
                 assertThat(tube.reading()).isPositive();
                 assertThat(tube.plusMinus()).isPositive();
@@ -114,7 +153,10 @@ class RandomLogsTest {
     }
 
     private static TubeIdle now(StageSummary summary, Landing.Tube tube) {
-        return summary.tubes().stream().filter(each -> each.socket().equals(tube.socket())).findFirst().orElseThrow();
+        return summary.tubes().stream()
+                .filter(each -> each.socket().equals(tube.socket()))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** No number anywhere in it is none. */
@@ -130,7 +172,9 @@ class RandomLogsTest {
         } else if (value instanceof Record whole) {
             Stream.of(whole.getClass().getRecordComponents()).forEach(component -> {
                 Object part = part(component, whole);
-                assertThat(part instanceof Double number && !Double.isFinite(number)).as("%s of %s", component.getName(), whole).isFalse();
+                assertThat(part instanceof Double number && !Double.isFinite(number))
+                        .as("%s of %s", component.getName(), whole)
+                        .isFalse();
                 finite(part);
             });
         }

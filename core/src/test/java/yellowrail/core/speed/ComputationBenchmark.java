@@ -47,11 +47,20 @@ public class ComputationBenchmark {
         for (int i = 0; i < 40; i++) {
             double milliamps = 22 + 0.5 * i;
             double volts = 494.5 - 0.477 * (20 + 2 * milliamps) + 0.3 * Math.sin(i);
-            lines.add("V1 %.1f V2 %.1f plate %.1f bias %.1f mains %.1f".formatted(milliamps, milliamps * 0.97, volts, -51 + 0.2 * i, 120 + 0.6 * Math.cos(i)));
+            lines.add("V1 %.1f V2 %.1f plate %.1f bias %.1f mains %.1f"
+                    .formatted(milliamps, milliamps * 0.97, volts, -51 + 0.2 * i, 120 + 0.6 * Math.cos(i)));
         }
         readings = Amps.readings(Amps.pair(), lines.toArray(String[]::new));
-        tenThousand = IntStream.range(0, 10_000 / readings.size()).boxed().flatMap(round -> readings.stream().map(reading -> new Reading(reading.id() + (long) round * readings.size(),
-                reading.entry(), reading.takenAt().plusSeconds(3600L * round), reading.line() + (long) round * readings.size(), 1))).toList();
+        tenThousand = IntStream.range(0, 10_000 / readings.size())
+                .boxed()
+                .flatMap(round -> readings.stream()
+                        .map(reading -> new Reading(
+                                reading.id() + (long) round * readings.size(),
+                                reading.entry(),
+                                reading.takenAt().plusSeconds(3600L * round),
+                                reading.line() + (long) round * readings.size(),
+                                1)))
+                .toList();
         bench = new Workshop(Exercise.MISMATCHED_PAIR, 7).bench();
         bench.power(true);
         bench.advance(60);
@@ -86,7 +95,14 @@ public class ComputationBenchmark {
     }
 
     static void runAll(Class<?> benchmarks) throws RunnerException {
-        new Runner(new OptionsBuilder().include(benchmarks.getName()).forks(1).warmupIterations(6).warmupTime(TimeValue.seconds(1))
-                .measurementIterations(5).measurementTime(TimeValue.seconds(1)).build()).run();
+        new Runner(new OptionsBuilder()
+                        .include(benchmarks.getName())
+                        .forks(1)
+                        .warmupIterations(6)
+                        .warmupTime(TimeValue.seconds(1))
+                        .measurementIterations(5)
+                        .measurementTime(TimeValue.seconds(1))
+                        .build())
+                .run();
     }
 }

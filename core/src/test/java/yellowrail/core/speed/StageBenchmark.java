@@ -28,7 +28,20 @@ public class StageBenchmark {
     private final OutputStage hardest = stage(Topology.SINGLE_ENDED, OutputStage.Bias.cathode(350), 120, 300);
 
     private static OutputStage stage(Topology topology, OutputStage.Bias bias, double copper, double sag) {
-        return new OutputStage(TubeModels.published().of(Amps.type("6L6GC")).orElseThrow().model(), topology, 1, 400, 350, Connection.PENTODE, 0, bias, 5600, copper, copper, sag, sag);
+        return new OutputStage(
+                TubeModels.published().of(Amps.type("6L6GC")).orElseThrow().model(),
+                topology,
+                1,
+                400,
+                350,
+                Connection.PENTODE,
+                0,
+                bias,
+                5600,
+                copper,
+                copper,
+                sag,
+                sag);
     }
 
     /** Aim: under 2 ms. */

@@ -34,13 +34,32 @@ public class TubesBenchmark {
     private static final OptionalDouble NO = OptionalDouble.empty();
 
     private final List<Candidate> drawer = drawer();
-    private final SwapAmp amp = new SwapAmp(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, ScreenSense.Connection.PENTODE, 2, 1, OptionalDouble.of(452), OptionalDouble.of(444),
-            OptionalDouble.of(0.036), OptionalDouble.of(-46.8), NO, 1, NO, OptionalDouble.of(0.020), NO, Target.FIXED_BIAS, Fittings.UNKNOWN.withHeaters(5, 1.2));
+    private final SwapAmp amp = new SwapAmp(
+            Topology.PUSH_PULL,
+            BiasKind.FIXED_ADJUSTABLE,
+            ScreenSense.Connection.PENTODE,
+            2,
+            1,
+            OptionalDouble.of(452),
+            OptionalDouble.of(444),
+            OptionalDouble.of(0.036),
+            OptionalDouble.of(-46.8),
+            NO,
+            1,
+            NO,
+            OptionalDouble.of(0.020),
+            NO,
+            Target.FIXED_BIAS,
+            Fittings.UNKNOWN.withHeaters(5, 1.2));
 
     private static List<Candidate> drawer() {
         Random chance = new Random(1);
-        return IntStream.range(0, 2000).mapToObj(i -> new Candidate("T" + i, 0.035 * Math.exp(0.12 * chance.nextGaussian()),
-                OptionalDouble.of(0.0055 * Math.exp(0.08 * chance.nextGaussian())))).toList();
+        return IntStream.range(0, 2000)
+                .mapToObj(i -> new Candidate(
+                        "T" + i,
+                        0.035 * Math.exp(0.12 * chance.nextGaussian()),
+                        OptionalDouble.of(0.0055 * Math.exp(0.08 * chance.nextGaussian()))))
+                .toList();
     }
 
     /** Aim: under 2 s. */

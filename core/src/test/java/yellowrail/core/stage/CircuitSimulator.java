@@ -14,12 +14,10 @@ final class CircuitSimulator {
     private static final Pattern THD = Pattern.compile("THD: ([-+.\\deE]+) %");
     private static final Pattern FUNDAMENTAL = Pattern.compile("(?m)^\\s*1\\s+1000\\s+([-+.\\deE]+)");
 
-    private CircuitSimulator() {
-    }
+    private CircuitSimulator() {}
 
     /** @param volts amplitude of the fundamental at the node out */
-    record Answer(double volts, double distortion, double seconds) {
-    }
+    record Answer(double volts, double distortion, double seconds) {}
 
     static boolean isInstalled() {
         return Files.isExecutable(PROGRAM);
@@ -31,7 +29,10 @@ final class CircuitSimulator {
         try {
             Files.writeString(file, netlist);
             long begun = System.nanoTime();
-            Process process = new ProcessBuilder(PROGRAM.toString(), "-b", file.toString()).redirectErrorStream(true).redirectOutput(output.toFile()).start();
+            Process process = new ProcessBuilder(PROGRAM.toString(), "-b", file.toString())
+                    .redirectErrorStream(true)
+                    .redirectOutput(output.toFile())
+                    .start();
             if (!process.waitFor(120, TimeUnit.SECONDS)) {
                 process.destroyForcibly();
                 throw new IllegalStateException("the circuit simulator took more than two minutes");
@@ -47,7 +48,8 @@ final class CircuitSimulator {
     private static double found(Pattern pattern, String text) {
         Matcher matcher = pattern.matcher(text);
         if (!matcher.find()) {
-            throw new IllegalStateException("the circuit simulator said:\n" + text.substring(0, Math.min(4000, text.length())));
+            throw new IllegalStateException(
+                    "the circuit simulator said:\n" + text.substring(0, Math.min(4000, text.length())));
         }
         return Double.parseDouble(matcher.group(1));
     }

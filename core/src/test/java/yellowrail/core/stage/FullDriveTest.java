@@ -23,19 +23,44 @@ class FullDriveTest {
     }
 
     private static OutputStage stage(Topology topology, Connection connection, OutputStage.Bias bias) {
-        return new OutputStage(model("6L6GC"), topology, 1, 400, 350, connection, 0.4, bias, topology == Topology.PUSH_PULL ? 6600 : 3500);
+        return new OutputStage(
+                model("6L6GC"),
+                topology,
+                1,
+                400,
+                350,
+                connection,
+                0.4,
+                bias,
+                topology == Topology.PUSH_PULL ? 6600 : 3500);
     }
 
     @TestFactory
     List<DynamicTest> publishedOperationIsMet() {
-        return PublishedOperation.all().stream().map(published -> DynamicTest.dynamicTest(published.toString(), () -> {
-            Performance found = new FullDrive(OutputStage.of(published, model(published.type()))).compute();
-            assertThat(found.powerWatts() / published.watts()).as("power").isCloseTo(1, within(0.15));
-            assertThat(published.tubes() * found.idle().plateAmps() / published.idlePlateAmps()).as("idle").isCloseTo(1, within(0.05));
-            assertThat(published.distortion() / found.distortion()).as("distortion, a size only").isBetween(Opinion.LEAST_DISTORTION, Opinion.MOST_DISTORTION + 0.1);
-            published.fullPlateAmps().ifPresent(amps -> assertThat(found.plateAmps() / amps).as("plates at full drive").isCloseTo(1, within(0.15)));
-            published.fullScreenAmps().ifPresent(amps -> assertThat(found.screenAmps() / amps).as("screens at full drive").isCloseTo(1, within(0.35)));
-        })).toList();
+        return PublishedOperation.all().stream()
+                .map(published -> DynamicTest.dynamicTest(published.toString(), () -> {
+                    Performance found = new FullDrive(OutputStage.of(published, model(published.type()))).compute();
+                    assertThat(found.powerWatts() / published.watts())
+                            .as("power")
+                            .isCloseTo(1, within(0.15));
+                    assertThat(published.tubes() * found.idle().plateAmps() / published.idlePlateAmps())
+                            .as("idle")
+                            .isCloseTo(1, within(0.05));
+                    assertThat(published.distortion() / found.distortion())
+                            .as("distortion, a size only")
+                            .isBetween(Opinion.LEAST_DISTORTION, Opinion.MOST_DISTORTION + 0.1);
+                    published
+                            .fullPlateAmps()
+                            .ifPresent(amps -> assertThat(found.plateAmps() / amps)
+                                    .as("plates at full drive")
+                                    .isCloseTo(1, within(0.15)));
+                    published
+                            .fullScreenAmps()
+                            .ifPresent(amps -> assertThat(found.screenAmps() / amps)
+                                    .as("screens at full drive")
+                                    .isCloseTo(1, within(0.35)));
+                }))
+                .toList();
     }
 
     /** What the supply gives goes into the load, the plates and the screens; nothing is lost. */
@@ -45,7 +70,8 @@ class FullDriveTest {
             for (Connection connection : Connection.values()) {
                 Performance found = new FullDrive(stage(topology, connection, OutputStage.Bias.fixed(-30))).compute();
                 double load = found.powerWatts() * (1 + found.distortion() * found.distortion());
-                double supplied = found.supplyVolts() * (found.plateAmps() + (connection == Connection.PENTODE ? 0 : found.screenAmps()))
+                double supplied = found.supplyVolts()
+                                * (found.plateAmps() + (connection == Connection.PENTODE ? 0 : found.screenAmps()))
                         + (connection == Connection.PENTODE ? found.screenSupplyVolts() * found.screenAmps() : 0);
                 double used = load + found.stage().tubes() * (found.plateWatts() + found.screenWatts());
                 assertThat(used / supplied).as("%s %s", topology, connection).isCloseTo(1, within(0.0005));
@@ -55,16 +81,36 @@ class FullDriveTest {
 
     @Test
     void aCathodeResistorStandsWhereTheMeanCurrentPutsIt() {
-        Performance found = new FullDrive(stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.cathode(250))).compute();
-        assertThat(found.idle().cathodeVolts()).isCloseTo(250 * 2 * (found.idle().plateAmps() + found.idle().screenAmps()), within(1e-6));
-        assertThat(-found.gridVolts()).as("at full drive").isCloseTo(250 * (found.plateAmps() + found.screenAmps()), within(1e-3)).isGreaterThan(found.idle().cathodeVolts());
-        assertThat(found.supplyVolts()).as("the plates lose what the cathodes gain").isCloseTo(400 + found.idle().cathodeVolts() + found.gridVolts(), within(1e-9));
+        Performance found =
+                new FullDrive(stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.cathode(250))).compute();
+        assertThat(found.idle().cathodeVolts())
+                .isCloseTo(250 * 2 * (found.idle().plateAmps() + found.idle().screenAmps()), within(1e-6));
+        assertThat(-found.gridVolts())
+                .as("at full drive")
+                .isCloseTo(250 * (found.plateAmps() + found.screenAmps()), within(1e-3))
+                .isGreaterThan(found.idle().cathodeVolts());
+        assertThat(found.supplyVolts())
+                .as("the plates lose what the cathodes gain")
+                .isCloseTo(400 + found.idle().cathodeVolts() + found.gridVolts(), within(1e-9));
     }
 
     @Test
     void aSaggingSupplyGivesLess() {
         OutputStage stiff = stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-33));
-        OutputStage soft = new OutputStage(stiff.model(), stiff.topology(), 1, 400, 350, Connection.PENTODE, 0, stiff.bias(), 6600, 100, 200, 300, 1000);
+        OutputStage soft = new OutputStage(
+                stiff.model(),
+                stiff.topology(),
+                1,
+                400,
+                350,
+                Connection.PENTODE,
+                0,
+                stiff.bias(),
+                6600,
+                100,
+                200,
+                300,
+                1000);
         Performance one = new FullDrive(stiff).compute();
         Performance other = new FullDrive(soft).compute();
         assertThat(other.powerWatts()).isLessThan(0.9 * one.powerWatts());
@@ -100,9 +146,12 @@ class FullDriveTest {
     /** Second harmonic falls and third rises as a single-ended load gets lighter; the power has a hump. */
     @Test
     void theLoadMovesTheHarmonics() {
-        Sweep sweep = Sweep.loads(stage(Topology.SINGLE_ENDED, Connection.PENTODE, OutputStage.Bias.fixed(-28)), 1000, 9000, 40);
-        assertThat(sweep.points().get(4).second()).isGreaterThan(sweep.points().get(18).second());
-        assertThat(sweep.points().get(30).third()).isGreaterThan(sweep.points().get(4).third());
+        Sweep sweep = Sweep.loads(
+                stage(Topology.SINGLE_ENDED, Connection.PENTODE, OutputStage.Bias.fixed(-28)), 1000, 9000, 40);
+        assertThat(sweep.points().get(4).second())
+                .isGreaterThan(sweep.points().get(18).second());
+        assertThat(sweep.points().get(30).third())
+                .isGreaterThan(sweep.points().get(4).third());
         assertThat(sweep.best().at()).isBetween(1500.0, 7000.0);
         assertThat(sweep.within(0.1)[0]).isLessThan(sweep.best().at());
         assertThat(sweep.within(0.1)[1]).isGreaterThan(sweep.best().at());
@@ -110,24 +159,45 @@ class FullDriveTest {
 
     @Test
     void clippingIsNamed() {
-        OutputStage light = stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-33)).withLoad(20_000);
+        OutputStage light = stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-33))
+                .withLoad(20_000);
         Performance found = new FullDrive(light).compute();
         assertThat(found.clipping().limit()).isEqualTo(Performance.Limit.KNEE);
         assertThat(found.clipping().drive()).isLessThan(found.peakDrive());
-        assertThat(new FullDrive(light.withLoad(3000)).compute().clipping().limit()).isEqualTo(Performance.Limit.GRID);
-        assertThat(new FullDrive(stage(Topology.SINGLE_ENDED, Connection.PENTODE, OutputStage.Bias.fixed(-40)).withLoad(1500)).compute().clipping().limit()).isEqualTo(Performance.Limit.CUT_OFF);
+        assertThat(new FullDrive(light.withLoad(3000)).compute().clipping().limit())
+                .isEqualTo(Performance.Limit.GRID);
+        assertThat(new FullDrive(stage(Topology.SINGLE_ENDED, Connection.PENTODE, OutputStage.Bias.fixed(-40))
+                                .withLoad(1500))
+                        .compute()
+                        .clipping()
+                        .limit())
+                .isEqualTo(Performance.Limit.CUT_OFF);
         assertThat(found.classAWatts().orElseThrow()).isLessThan(found.powerWatts());
     }
 
     @Test
     void anyStageThatCanBeBuiltIsSolved() {
         Random chance = new Random(11);
-        List<String> types = TubeModels.published().all().stream().map(known -> known.type()).toList();
+        List<String> types =
+                TubeModels.published().all().stream().map(known -> known.type()).toList();
         for (int i = 0; i < 600; i++) {
             double volts = 150 + 500 * chance.nextDouble();
-            OutputStage stage = new OutputStage(model(types.get(i % types.size())), i % 2 == 0 ? Topology.PUSH_PULL : Topology.SINGLE_ENDED, 1 + i % 4, volts, volts * (0.5 + 0.5 * chance.nextDouble()),
-                    Connection.values()[i % 3], 0.1 + 0.8 * chance.nextDouble(), chance.nextBoolean() ? OutputStage.Bias.fixed(-70 * chance.nextDouble()) : OutputStage.Bias.cathode(20 * Math.pow(100, chance.nextDouble())),
-                    300 * Math.pow(100, chance.nextDouble()), 300 * chance.nextDouble(), 300 * chance.nextDouble(), chance.nextBoolean() ? 0 : 600 * chance.nextDouble(), 3000 * chance.nextDouble());
+            OutputStage stage = new OutputStage(
+                    model(types.get(i % types.size())),
+                    i % 2 == 0 ? Topology.PUSH_PULL : Topology.SINGLE_ENDED,
+                    1 + i % 4,
+                    volts,
+                    volts * (0.5 + 0.5 * chance.nextDouble()),
+                    Connection.values()[i % 3],
+                    0.1 + 0.8 * chance.nextDouble(),
+                    chance.nextBoolean()
+                            ? OutputStage.Bias.fixed(-70 * chance.nextDouble())
+                            : OutputStage.Bias.cathode(20 * Math.pow(100, chance.nextDouble())),
+                    300 * Math.pow(100, chance.nextDouble()),
+                    300 * chance.nextDouble(),
+                    300 * chance.nextDouble(),
+                    chance.nextBoolean() ? 0 : 600 * chance.nextDouble(),
+                    3000 * chance.nextDouble());
             Performance found;
             try {
                 found = new FullDrive(stage).compute();
@@ -141,10 +211,25 @@ class FullDriveTest {
 
     @Test
     void whatHasNoOperatingPointIsSaidAndNeverGuessed() {
-        OutputStage hopeless = new OutputStage(model("6V6GT"), Topology.SINGLE_ENDED, 4, 245, 30, Connection.PENTODE, 0, OutputStage.Bias.cathode(2.6), 343_000, 0, 0, 0, 9200);
+        OutputStage hopeless = new OutputStage(
+                model("6V6GT"),
+                Topology.SINGLE_ENDED,
+                4,
+                245,
+                30,
+                Connection.PENTODE,
+                0,
+                OutputStage.Bias.cathode(2.6),
+                343_000,
+                0,
+                0,
+                0,
+                9200);
         try {
             Performance found = new FullDrive(hopeless, 64).compute();
-            assertThat(found.stage().tubes() * found.screenAmps()).as("if it is found it agrees").isPositive();
+            assertThat(found.stage().tubes() * found.screenAmps())
+                    .as("if it is found it agrees")
+                    .isPositive();
         } catch (UnsettledException e) {
             assertThat(e).hasMessageContaining("too far from any that works");
         }
@@ -154,9 +239,16 @@ class FullDriveTest {
 
     @Test
     void whatCannotBeBuiltIsRefused() {
-        assertThatThrownBy(() -> stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(3))).hasMessageContaining("grids stand at 0 V or below, was 3.0");
-        assertThatThrownBy(() -> stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-3)).withLoad(0)).hasMessageContaining("the load is more than 0, was 0.0");
-        assertThatThrownBy(() -> stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-3)).withLoad(Double.POSITIVE_INFINITY)).hasMessageContaining("the load");
-        assertThatThrownBy(() -> new FullDrive(stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-3)), 10)).hasMessageContaining("multiple of 4");
+        assertThatThrownBy(() -> stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(3)))
+                .hasMessageContaining("grids stand at 0 V or below, was 3.0");
+        assertThatThrownBy(() -> stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-3))
+                        .withLoad(0))
+                .hasMessageContaining("the load is more than 0, was 0.0");
+        assertThatThrownBy(() -> stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-3))
+                        .withLoad(Double.POSITIVE_INFINITY))
+                .hasMessageContaining("the load");
+        assertThatThrownBy(() ->
+                        new FullDrive(stage(Topology.PUSH_PULL, Connection.PENTODE, OutputStage.Bias.fixed(-3)), 10))
+                .hasMessageContaining("multiple of 4");
     }
 }

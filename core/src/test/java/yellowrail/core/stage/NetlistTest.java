@@ -17,23 +17,73 @@ import yellowrail.core.tube.model.TubeModels;
 @Execution(ExecutionMode.CONCURRENT)
 class NetlistTest {
 
-    static OutputStage stage(String type, Topology topology, int perSide, double plate, double screen, Connection connection, double bias, double load, double copper) {
-        return new OutputStage(TubeModels.published().of(Amps.type(type)).orElseThrow().model(), topology, perSide, plate, screen, connection, connection == Connection.ULTRALINEAR ? 0.43 : 0,
-                bias < 0 ? OutputStage.Bias.fixed(bias) : OutputStage.Bias.cathode(bias), load, copper, copper * load / 4000, 0, 0);
+    static OutputStage stage(
+            String type,
+            Topology topology,
+            int perSide,
+            double plate,
+            double screen,
+            Connection connection,
+            double bias,
+            double load,
+            double copper) {
+        return new OutputStage(
+                TubeModels.published().of(Amps.type(type)).orElseThrow().model(),
+                topology,
+                perSide,
+                plate,
+                screen,
+                connection,
+                connection == Connection.ULTRALINEAR ? 0.43 : 0,
+                bias < 0 ? OutputStage.Bias.fixed(bias) : OutputStage.Bias.cathode(bias),
+                load,
+                copper,
+                copper * load / 4000,
+                0,
+                0);
     }
 
     @ParameterizedTest
-    @CsvSource({"6L6GC, PUSH_PULL, 1, 450, 400, PENTODE, -37, 5600, 0", "6L6GC, PUSH_PULL, 2, 440, 430, PENTODE, -44, 2200, 40", "EL84, PUSH_PULL, 1, 300, 300, PENTODE, 270, 8000, 120",
-            "EL34, PUSH_PULL, 1, 430, 430, ULTRALINEAR, -38, 6600, 0", "KT88, PUSH_PULL, 1, 400, 400, ULTRALINEAR, 250, 5000, 60", "KT88, PUSH_PULL, 1, 400, 400, TRIODE, -46, 4000, 0",
-            "EL84, SINGLE_ENDED, 1, 250, 250, PENTODE, -7.3, 5200, 0", "6V6GT, SINGLE_ENDED, 1, 250, 250, PENTODE, 250, 5000, 200", "KT88, SINGLE_ENDED, 1, 350, 350, ULTRALINEAR, -33, 3500, 0",
-            "6L6GC, SINGLE_ENDED, 2, 300, 300, ULTRALINEAR, 110, 2000, 90"})
-    void runsAsWrittenAndAgrees(String type, Topology topology, int perSide, double plate, double screen, Connection connection, double bias, double load, double copper) throws Exception {
+    @CsvSource({
+        "6L6GC, PUSH_PULL, 1, 450, 400, PENTODE, -37, 5600, 0",
+        "6L6GC, PUSH_PULL, 2, 440, 430, PENTODE, -44, 2200, 40",
+        "EL84, PUSH_PULL, 1, 300, 300, PENTODE, 270, 8000, 120",
+        "EL34, PUSH_PULL, 1, 430, 430, ULTRALINEAR, -38, 6600, 0",
+        "KT88, PUSH_PULL, 1, 400, 400, ULTRALINEAR, 250, 5000, 60",
+        "KT88, PUSH_PULL, 1, 400, 400, TRIODE, -46, 4000, 0",
+        "EL84, SINGLE_ENDED, 1, 250, 250, PENTODE, -7.3, 5200, 0",
+        "6V6GT, SINGLE_ENDED, 1, 250, 250, PENTODE, 250, 5000, 200",
+        "KT88, SINGLE_ENDED, 1, 350, 350, ULTRALINEAR, -33, 3500, 0",
+        "6L6GC, SINGLE_ENDED, 2, 300, 300, ULTRALINEAR, 110, 2000, 90"
+    })
+    void runsAsWrittenAndAgrees(
+            String type,
+            Topology topology,
+            int perSide,
+            double plate,
+            double screen,
+            Connection connection,
+            double bias,
+            double load,
+            double copper)
+            throws Exception {
         assumeThat(CircuitSimulator.isInstalled()).isTrue();
-        Performance ours = new FullDrive(stage(type, topology, perSide, plate, screen, connection, bias, load, copper)).compute();
+        Performance ours =
+                new FullDrive(stage(type, topology, perSide, plate, screen, connection, bias, load, copper)).compute();
         CircuitSimulator.Answer theirs = CircuitSimulator.run(new Netlist(ours, type).write());
         double watts = theirs.volts() * theirs.volts() / (2 * load);
-        System.out.printf("%s %s %s: %.3f W, simulator %.3f W (%+.3f %%); THD %.3f %%, simulator %.3f %% (%+.2f %%); %.2f s%n", type, topology, connection, ours.powerWatts(), watts, 100 * (ours.powerWatts() / watts - 1),
-                100 * ours.distortion(), 100 * theirs.distortion(), 100 * (ours.distortion() / theirs.distortion() - 1), theirs.seconds());
+        System.out.printf(
+                "%s %s %s: %.3f W, simulator %.3f W (%+.3f %%); THD %.3f %%, simulator %.3f %% (%+.2f %%); %.2f s%n",
+                type,
+                topology,
+                connection,
+                ours.powerWatts(),
+                watts,
+                100 * (ours.powerWatts() / watts - 1),
+                100 * ours.distortion(),
+                100 * theirs.distortion(),
+                100 * (ours.distortion() / theirs.distortion() - 1),
+                theirs.seconds());
         assertThat(ours.powerWatts() / watts).isCloseTo(1, within(0.005));
         assertThat(ours.distortion() / theirs.distortion()).isCloseTo(1, within(0.02));
     }

@@ -11,16 +11,40 @@ class PublishedTable {
 
     @Test
     void print() {
-        System.out.printf("%-22s %21s %21s %21s %21s %15s %15s%n", "", "power, W", "plates idle, mA", "plates full, mA", "screens full, mA", "distortion, %", "2nd / 3rd, %");
+        System.out.printf(
+                "%-22s %21s %21s %21s %21s %15s %15s%n",
+                "",
+                "power, W",
+                "plates idle, mA",
+                "plates full, mA",
+                "screens full, mA",
+                "distortion, %",
+                "2nd / 3rd, %");
         for (PublishedOperation operation : PublishedOperation.all()) {
-            KnownModel known = TubeModels.published().of(Amps.type(operation.type())).orElseThrow();
+            KnownModel known =
+                    TubeModels.published().of(Amps.type(operation.type())).orElseThrow();
             Performance found = new FullDrive(OutputStage.of(operation, known.model())).compute();
-            System.out.printf("%-22s %s %s %s %s %6.1f %8.1f %6.1f %6.1f  %s%n", operation, pair(operation.watts(), found.powerWatts(), 1),
-                    pair(operation.idlePlateAmps(), found.stage().tubes() * found.idle().plateAmps(), 1e3), pair(operation.fullPlateAmps().orElse(Double.NaN), found.plateAmps(), 1e3),
-                    pair(operation.fullScreenAmps().orElse(Double.NaN), found.screenAmps(), 1e3), 100 * operation.distortion(), 100 * found.distortion(), 100 * found.harmonics().get(0),
-                    100 * found.harmonics().get(1), known.knee().filter(operation::equals).isPresent() ? "no check: placed the knee and the screens\u2019 full drive" : "");
+            System.out.printf(
+                    "%-22s %s %s %s %s %6.1f %8.1f %6.1f %6.1f  %s%n",
+                    operation,
+                    pair(operation.watts(), found.powerWatts(), 1),
+                    pair(
+                            operation.idlePlateAmps(),
+                            found.stage().tubes() * found.idle().plateAmps(),
+                            1e3),
+                    pair(operation.fullPlateAmps().orElse(Double.NaN), found.plateAmps(), 1e3),
+                    pair(operation.fullScreenAmps().orElse(Double.NaN), found.screenAmps(), 1e3),
+                    100 * operation.distortion(),
+                    100 * found.distortion(),
+                    100 * found.harmonics().get(0),
+                    100 * found.harmonics().get(1),
+                    known.knee().filter(operation::equals).isPresent()
+                            ? "no check: placed the knee and the screens\u2019 full drive"
+                            : "");
         }
-        System.out.println("\nIn pairs: published, model, difference. Every idle was given to the fit; distortion turns on knee, drive and by-passing, and is a size only.");
+        System.out.println(
+                "\nIn pairs: published, model, difference. Every idle was given to the fit; distortion turns on "
+                        + "knee, drive and by-passing, and is a size only.");
         TubeModels.published().all().forEach(known -> System.out.printf("%-6s %s%n", known.type(), known.trust()));
     }
 

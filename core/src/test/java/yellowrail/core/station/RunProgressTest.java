@@ -39,21 +39,29 @@ class RunProgressTest {
     void everyGatingItemMustBeTickedAlsoWhenTheStationWasSkipped() {
         after(What.SKIPPED, Station.MAKE_SAFE, "", "in a hurry");
         List<SafetyItem> items = new RunProgress(PAIR, events).missing();
-        assertThat(items).extracting(SafetyItem::id).containsExactly("load", "quiet", "hands", "ground", "range", "hot");
+        assertThat(items)
+                .extracting(SafetyItem::id)
+                .containsExactly("load", "quiet", "hands", "ground", "range", "hot");
         items.forEach(item -> after(What.TICKED, Station.MAKE_SAFE, item.id(), ""));
         assertThat(new RunProgress(PAIR, events).missing()).isEmpty();
         assertThat(new RunProgress(PAIR, events).tickedAt("load")).contains(Amps.NOON);
-        assertThat(after(What.UNTICKED, Station.MAKE_SAFE, "load", "").missing()).extracting(SafetyItem::id).containsExactly("load");
-        assertThat(after(What.TICKED, Station.MAKE_SAFE, Safety.CLOSED, "").missing()).isEmpty();
+        assertThat(after(What.UNTICKED, Station.MAKE_SAFE, "load", "").missing())
+                .extracting(SafetyItem::id)
+                .containsExactly("load");
+        assertThat(after(What.TICKED, Station.MAKE_SAFE, Safety.CLOSED, "").missing())
+                .isEmpty();
     }
 
     @Test
     void newTubesAskForTheColdestEndAndWhetherItIsVerified() {
-        AmpSheet sheet = PAIR.withPots(List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false), new Pot("BAL", Pot.Action.BALANCE, "", Pot.Turn.UNKNOWN, false)));
+        AmpSheet sheet = PAIR.withPots(List.of(
+                new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false),
+                new Pot("BAL", Pot.Action.BALANCE, "", Pot.Turn.UNKNOWN, false)));
         events.add(new StationEvent(What.TICKED, Station.TUBES, Safety.NEW_TUBES, "", Amps.NOON));
         List<SafetyItem> missing = new RunProgress(sheet, events).missing();
         assertThat(missing).extracting(SafetyItem::id).endsWith("coldest-RANGE").doesNotContain("coldest-BAL");
-        assertThat(missing.get(missing.size() - 1).says()).isEqualTo(new StationFinding.ColdestAnticlockwise("RANGE", new StationFinding.NotVerified()));
+        assertThat(missing.get(missing.size() - 1).says())
+                .isEqualTo(new StationFinding.ColdestAnticlockwise("RANGE", new StationFinding.NotVerified()));
     }
 
     @TestFactory
@@ -79,6 +87,7 @@ class RunProgressTest {
         assertThat(StationGuide.of(Station.SET, PAIR).measure()).contains(new StationFinding.SwingToOneStop());
         assertThat(StationGuide.of(Station.POWER_UP, PAIR).todo()).contains(new StationFinding.OnWithTheMains());
         AmpSheet bare = Amps.with(PAIR, CurrentSense.direct(CurrentMethod.HALF_PRIMARY));
-        assertThat(StationGuide.of(Station.PLAN, bare).todo()).contains(new StationFinding.ReadByHalfPrimary(CurrentMethod.HALF_PRIMARY));
+        assertThat(StationGuide.of(Station.PLAN, bare).todo())
+                .contains(new StationFinding.ReadByHalfPrimary(CurrentMethod.HALF_PRIMARY));
     }
 }

@@ -22,10 +22,29 @@ import yellowrail.web.form.Choice;
 import yellowrail.web.words.Words;
 
 /** What the form's lists offer, and what the units are where they follow from a choice. */
-record AmpChoices(List<Choice> topologies, List<Choice> biases, List<Choice> types, List<Choice> ratings, List<Choice> counts,
-                  List<Choice> sides, List<Choice> channels, List<Choice> actions, List<Choice> turns, List<Choice> methods,
-                  List<Choice> shows, List<Choice> points, List<Choice> references, List<Choice> ways, List<Choice> connections,
-                  List<Choice> schools, List<Choice> rectifiers, List<Choice> pinOnes, String windowUnit, String senseUnit, String schoolWhy, String methodHides) {
+record AmpChoices(
+        List<Choice> topologies,
+        List<Choice> biases,
+        List<Choice> types,
+        List<Choice> ratings,
+        List<Choice> counts,
+        List<Choice> sides,
+        List<Choice> channels,
+        List<Choice> actions,
+        List<Choice> turns,
+        List<Choice> methods,
+        List<Choice> shows,
+        List<Choice> points,
+        List<Choice> references,
+        List<Choice> ways,
+        List<Choice> connections,
+        List<Choice> schools,
+        List<Choice> rectifiers,
+        List<Choice> pinOnes,
+        String windowUnit,
+        String senseUnit,
+        String schoolWhy,
+        String methodHides) {
 
     /** The units of a meter at a test point. */
     private static final List<Unit> SHOWN = List.of(Unit.MILLIVOLT, Unit.VOLT, Unit.MILLIAMP);
@@ -34,26 +53,58 @@ record AmpChoices(List<Choice> topologies, List<Choice> biases, List<Choice> typ
         School school = find(School.values(), form.target().school());
         Unit shows = find(SHOWN.toArray(Unit[]::new), form.current().shows());
         CurrentMethod method = find(CurrentMethod.values(), form.current().method());
-        TubeType type = catalogue.find(form.stage().tubeType() == null ? "" : form.stage().tubeType()).orElse(catalogue.types().get(0));
-        return new AmpChoices(list(Topology.values(), words), list(BiasKind.values(), words),
-                catalogue.types().stream().map(each -> new Choice(each.name(), each.aka().isEmpty() ? each.name()
-                        : each.name() + " / " + String.join(" / ", each.aka()))).toList(),
-                type.ratings().stream().map(rating -> new Choice(rating.system().name(),
-                        words.name(rating.system()) + ", " + Figures.plain(rating.plateWatts()) + " W")).toList(),
-                List.of(1, 2, 3, 4, 5, 6, 7, 8).stream().map(n -> new Choice(n.toString(), n.toString())).toList(),
-                list(Side.values(), words), list(Channel.values(), words), list(Pot.Action.values(), words), list(Pot.Turn.values(), words),
-                list(CurrentMethod.values(), words), SHOWN.stream().map(unit -> new Choice(unit.name(), unit.symbol())).toList(),
-                list(PlateSense.Point.values(), words), list(PlateSense.Reference.values(), words), list(ScreenSense.Way.values(), words),
-                list(ScreenSense.Connection.values(), words), list(School.values(), words), list(Rectifier.values(), words),
-                list(Fittings.PinOne.values(), words), school.unit(shows).symbol(), shows.symbol(), words.message("page.school." + Code.of(school)),
+        TubeType type = catalogue
+                .find(form.stage().tubeType() == null ? "" : form.stage().tubeType())
+                .orElse(catalogue.types().get(0));
+        return new AmpChoices(
+                list(Topology.values(), words),
+                list(BiasKind.values(), words),
+                catalogue.types().stream()
+                        .map(each -> new Choice(
+                                each.name(),
+                                each.aka().isEmpty()
+                                        ? each.name()
+                                        : each.name() + " / " + String.join(" / ", each.aka())))
+                        .toList(),
+                type.ratings().stream()
+                        .map(rating -> new Choice(
+                                rating.system().name(),
+                                words.name(rating.system()) + ", " + Figures.plain(rating.plateWatts()) + " W"))
+                        .toList(),
+                List.of(1, 2, 3, 4, 5, 6, 7, 8).stream()
+                        .map(n -> new Choice(n.toString(), n.toString()))
+                        .toList(),
+                list(Side.values(), words),
+                list(Channel.values(), words),
+                list(Pot.Action.values(), words),
+                list(Pot.Turn.values(), words),
+                list(CurrentMethod.values(), words),
+                SHOWN.stream()
+                        .map(unit -> new Choice(unit.name(), unit.symbol()))
+                        .toList(),
+                list(PlateSense.Point.values(), words),
+                list(PlateSense.Reference.values(), words),
+                list(ScreenSense.Way.values(), words),
+                list(ScreenSense.Connection.values(), words),
+                list(School.values(), words),
+                list(Rectifier.values(), words),
+                list(Fittings.PinOne.values(), words),
+                school.unit(shows).symbol(),
+                shows.symbol(),
+                words.message("page.school." + Code.of(school)),
                 method.hides() == CurrentMethod.Hidden.NOTHING ? "" : words.name(method.hides()));
     }
 
     private static <E extends Enum<E>> List<Choice> list(E[] values, Words words) {
-        return Arrays.stream(values).map(value -> new Choice(value.name(), words.name(value))).toList();
+        return Arrays.stream(values)
+                .map(value -> new Choice(value.name(), words.name(value)))
+                .toList();
     }
 
     private static <E extends Enum<E>> E find(E[] values, String name) {
-        return Arrays.stream(values).filter(value -> value.name().equals(name)).findFirst().orElse(values[0]);
+        return Arrays.stream(values)
+                .filter(value -> value.name().equals(name))
+                .findFirst()
+                .orElse(values[0]);
     }
 }

@@ -41,7 +41,8 @@ class AmpController {
     @GetMapping("/amps/{id}")
     ModelAndView sheet(@PathVariable long id) {
         Amp amp = amps.newest(id);
-        return new ModelAndView("amp/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.PLAN, words))
+        return new ModelAndView("amp/page")
+                .addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.PLAN, words))
                 .addObject("view", AmpView.of(amp, tubes.catalogue(), seats.labels(id), words));
     }
 
@@ -84,18 +85,40 @@ class AmpController {
     private ModelAndView conflict(long id, AmpForm form) {
         Amp stored = amps.newest(id);
         AmpForm theirs = AmpFormWriter.form(stored.sheet(), stored.version());
-        AmpForm mine = new AmpForm(stored.version(), form.name(), form.notes(), form.quirks(), form.stage(), form.sockets(), form.pots(),
-                form.current(), form.plate(), form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings(), form.accepted(), form.drawn());
-        return refused(form("/amps/" + id, mine, new Faults(words)).addObject("conflict", FormDifference.between(theirs, mine)), HttpStatus.CONFLICT);
+        AmpForm mine = new AmpForm(
+                stored.version(),
+                form.name(),
+                form.notes(),
+                form.quirks(),
+                form.stage(),
+                form.sockets(),
+                form.pots(),
+                form.current(),
+                form.plate(),
+                form.screen(),
+                form.meter(),
+                form.target(),
+                form.supply(),
+                form.link(),
+                form.fittings(),
+                form.accepted(),
+                form.drawn());
+        return refused(
+                form("/amps/" + id, mine, new Faults(words))
+                        .addObject("conflict", FormDifference.between(theirs, mine)),
+                HttpStatus.CONFLICT);
     }
 
     /** The form again after a choice that others follow from. */
     @PostMapping("/amps/form")
-    ModelAndView redraw(@ModelAttribute AmpForm form, @RequestParam(defaultValue = "") String changed,
-                        @RequestParam(defaultValue = "/amps") String action,
-                        @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    ModelAndView redraw(
+            @ModelAttribute AmpForm form,
+            @RequestParam(defaultValue = "") String changed,
+            @RequestParam(defaultValue = "/amps") String action,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         String safeAction = action.matches("/amps(/\\d{1,18})?") ? action : "/amps";
-        ModelAndView page = form(safeAction, new AmpFormDraft(tubes.catalogue()).redrawn(form, changed), new Faults(words));
+        ModelAndView page =
+                form(safeAction, new AmpFormDraft(tubes.catalogue()).redrawn(form, changed), new Faults(words));
         if (htmx != null) {
             page.setViewName("amp/form :: fields");
         }
@@ -111,8 +134,12 @@ class AmpController {
     private ModelAndView form(String action, AmpForm form, Faults faults) {
         TubeCatalogue catalogue = tubes.catalogue();
         String title = words.message(action.equals("/amps") ? "page.amp.new" : "page.amp.edit");
-        return new ModelAndView("amp/form").addObject("rail", Rail.plain(title)).addObject("action", action)
-                .addObject("form", form).addObject("faults", faults).addObject("choices", AmpChoices.of(catalogue, form, words));
+        return new ModelAndView("amp/form")
+                .addObject("rail", Rail.plain(title))
+                .addObject("action", action)
+                .addObject("form", form)
+                .addObject("faults", faults)
+                .addObject("choices", AmpChoices.of(catalogue, form, words));
     }
 
     private static ModelAndView refused(ModelAndView page, HttpStatus status) {

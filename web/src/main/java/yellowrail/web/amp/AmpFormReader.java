@@ -47,7 +47,8 @@ final class AmpFormReader {
     private static final int MOST_POTS = 12;
     private static final int MOST_BANDS = 12;
     private static final String NUMBER = "(\\d{1,4}(?:[.,]\\d{1,3})?)";
-    private static final Pattern BAND = Pattern.compile("%s\\s*V?\\s*:?\\s+%s\\s+%s\\s+%s".formatted(NUMBER, NUMBER, NUMBER, NUMBER));
+    private static final Pattern BAND =
+            Pattern.compile("%s\\s*V?\\s*:?\\s+%s\\s+%s\\s+%s".formatted(NUMBER, NUMBER, NUMBER, NUMBER));
 
     private final AmpForm form;
     private final TubeCatalogue catalogue;
@@ -66,35 +67,73 @@ final class AmpFormReader {
         String name = read.requiredWords("name", form.name(), LONGEST_NAME, "page.form.needed.amp-name");
         Topology topology = read.choice("stage.topology", form.stage().topology(), Topology.class);
         BiasKind bias = read.choice("stage.bias", form.stage().bias(), BiasKind.class);
-        TubeType type = catalogue.find(form.stage().tubeType() == null ? "" : form.stage().tubeType()).orElse(null);
+        TubeType type = catalogue
+                .find(form.stage().tubeType() == null ? "" : form.stage().tubeType())
+                .orElse(null);
         if (type == null) {
-            faults.say("stage.tubeType", "page.form.no-such-type", quote(form.stage().tubeType() == null ? "" : form.stage().tubeType()));
+            faults.say(
+                    "stage.tubeType",
+                    "page.form.no-such-type",
+                    quote(form.stage().tubeType() == null ? "" : form.stage().tubeType()));
         }
         RatingSystem system = read.choice("stage.ratingSystem", form.stage().ratingSystem(), RatingSystem.class);
         if (type != null && type.rating(system).isEmpty()) {
-            faults.say("stage.ratingSystem", "page.form.no-such-rating", type.name(), faults.named(system),
-                    String.join(", ", type.ratings().stream().map(rating -> faults.named(rating.system())).toList()));
+            faults.say(
+                    "stage.ratingSystem",
+                    "page.form.no-such-rating",
+                    type.name(),
+                    faults.named(system),
+                    String.join(
+                            ", ",
+                            type.ratings().stream()
+                                    .map(rating -> faults.named(rating.system()))
+                                    .toList()));
         }
         List<Socket> sockets = sockets(topology);
         CurrentSense current = current();
-        return new AmpSheet(name, read.words("notes", form.notes(), LONGEST_NOTES), read.words("quirks", form.quirks(), LONGEST_NOTES),
-                topology, type == null ? "" : type.name(), system, read.number("stage.ownPlateWatts", form.stage().ownPlateWatts(), Unit.WATT, 0.5, 1000),
-                sockets, bias, pots(), current, plate(), screen(), meter(current.shows()),
+        return new AmpSheet(
+                name,
+                read.words("notes", form.notes(), LONGEST_NOTES),
+                read.words("quirks", form.quirks(), LONGEST_NOTES),
+                topology,
+                type == null ? "" : type.name(),
+                system,
+                read.number("stage.ownPlateWatts", form.stage().ownPlateWatts(), Unit.WATT, 0.5, 1000),
+                sockets,
+                bias,
+                pots(),
+                current,
+                plate(),
+                screen(),
+                meter(current.shows()),
                 read.required("meter.mainsVolts", form.meter().mainsVolts(), Unit.VOLT, 80, 280),
-                settleMinutes(), target(current.shows(), bias, type, system), supply(), link(), form.fittings().fittings(read, faults), accepted());
+                settleMinutes(),
+                target(current.shows(), bias, type, system),
+                supply(),
+                link(),
+                form.fittings().fittings(read, faults),
+                accepted());
     }
 
     private Accepted accepted() {
-        return new Accepted(read.number("accepted.plateVolts", form.accepted().plateVolts(), Unit.VOLT, 20, 2000), read.number("accepted.screenVolts", form.accepted().screenVolts(), Unit.VOLT, 20, 2000));
+        return new Accepted(
+                read.number("accepted.plateVolts", form.accepted().plateVolts(), Unit.VOLT, 20, 2000),
+                read.number("accepted.screenVolts", form.accepted().screenVolts(), Unit.VOLT, 20, 2000));
     }
 
     private Supply supply() {
         AmpForm.Supply typed = form.supply();
-        return new Supply(read.choice("supply.rectifier", typed.rectifier(), Rectifier.class), "on".equals(typed.standby()),
-                read.number("supply.secondaryVolts", typed.secondaryVolts(), Unit.VOLT, 20, 1000), read.number("supply.capacitorVolts", typed.capacitorVolts(), Unit.VOLT, 20, 2000),
-                read.number("supply.otherMilliamps", typed.otherMilliamps(), Unit.MILLIAMP, 0, 1000), OptionalDouble.empty(),
-                read.number("supply.resistorWatts", typed.resistorWatts(), Unit.WATT, 0.05, 500), read.number("supply.biasFeedOhms", typed.biasFeedOhms(), Unit.OHM, 1, 10_000_000),
-                read.number("supply.biasShuntOhms", typed.biasShuntOhms(), Unit.OHM, 1, 10_000_000), read.number("supply.regulation", typed.regulation(), Unit.PERCENT, 0, 40),
+        return new Supply(
+                read.choice("supply.rectifier", typed.rectifier(), Rectifier.class),
+                "on".equals(typed.standby()),
+                read.number("supply.secondaryVolts", typed.secondaryVolts(), Unit.VOLT, 20, 1000),
+                read.number("supply.capacitorVolts", typed.capacitorVolts(), Unit.VOLT, 20, 2000),
+                read.number("supply.otherMilliamps", typed.otherMilliamps(), Unit.MILLIAMP, 0, 1000),
+                OptionalDouble.empty(),
+                read.number("supply.resistorWatts", typed.resistorWatts(), Unit.WATT, 0.05, 500),
+                read.number("supply.biasFeedOhms", typed.biasFeedOhms(), Unit.OHM, 1, 10_000_000),
+                read.number("supply.biasShuntOhms", typed.biasShuntOhms(), Unit.OHM, 1, 10_000_000),
+                read.number("supply.regulation", typed.regulation(), Unit.PERCENT, 0, 40),
                 "on".equals(typed.behindStandby()));
     }
 
@@ -119,7 +158,8 @@ final class AmpFormReader {
     }
 
     private double settleMinutes() {
-        return Unit.MINUTE.fromSi(read.required("meter.settleMinutes", form.meter().settleMinutes(), Unit.MINUTE, 0, 240));
+        return Unit.MINUTE.fromSi(
+                read.required("meter.settleMinutes", form.meter().settleMinutes(), Unit.MINUTE, 0, 240));
     }
 
     private List<Socket> sockets(Topology topology) {
@@ -138,9 +178,12 @@ final class AmpFormReader {
             }
             Side side = read.choice(field + "side", row.side(), Side.class);
             if ((side == Side.SINGLE) != (topology == Topology.SINGLE_ENDED)) {
-                faults.say(field + "side", topology == Topology.SINGLE_ENDED ? "page.form.single-ended-side" : "page.form.push-pull-side");
+                faults.say(
+                        field + "side",
+                        topology == Topology.SINGLE_ENDED ? "page.form.single-ended-side" : "page.form.push-pull-side");
             }
-            String point = row.testPoint() == null || row.testPoint().isBlank() ? label
+            String point = row.testPoint() == null || row.testPoint().isBlank()
+                    ? label
                     : label(field + "testPoint", row.testPoint(), "page.form.needed.test-point");
             sockets.add(new Socket(label, side, read.choice(field + "channel", row.channel(), Channel.class), point));
         }
@@ -152,8 +195,10 @@ final class AmpFormReader {
     private void points(List<Socket> sockets) {
         for (int i = 0; i < sockets.size(); i++) {
             Socket socket = sockets.get(i);
-            boolean another = sockets.stream().anyMatch(other -> other != socket && other.label().equalsIgnoreCase(socket.testPoint())
-                    && !other.testPoint().equalsIgnoreCase(socket.testPoint()));
+            boolean another = sockets.stream()
+                    .anyMatch(other -> other != socket
+                            && other.label().equalsIgnoreCase(socket.testPoint())
+                            && !other.testPoint().equalsIgnoreCase(socket.testPoint()));
             if (another) {
                 faults.say("sockets[" + i + "].testPoint", "page.form.point-is-socket", quote(socket.testPoint()));
             }
@@ -180,8 +225,11 @@ final class AmpFormReader {
             AmpForm.PotRow row = form.pots().get(i);
             String field = "pots[" + i + "].";
             if (!row.isBlank()) {
-                pots.add(new Pot(read.words(field + "name", row.name(), 24), read.choice(field + "action", row.action(), Pot.Action.class),
-                        read.words(field + "acts", row.acts(), 40), read.choice(field + "hotter", row.hotter(), Pot.Turn.class),
+                pots.add(new Pot(
+                        read.words(field + "name", row.name(), 24),
+                        read.choice(field + "action", row.action(), Pot.Action.class),
+                        read.words(field + "acts", row.acts(), 40),
+                        read.choice(field + "hotter", row.hotter(), Pot.Turn.class),
                         "on".equals(row.verified())));
             }
         }
@@ -196,44 +244,60 @@ final class AmpFormReader {
             shows = Unit.MILLIVOLT;
         }
         OptionalDouble ohms = read.number("current.ohms", form.current().ohms(), Unit.OHM, 0.01, 100_000);
-        if (shows != Unit.MILLIAMP && (form.current().ohms() == null || form.current().ohms().isBlank())) {
+        if (shows != Unit.MILLIAMP
+                && (form.current().ohms() == null || form.current().ohms().isBlank())) {
             faults.say("current.ohms", "page.form.ohms-needed", shows);
         }
         if (shows == Unit.MILLIAMP && method.acrossResistance() && method != CurrentMethod.STAGE_TEST_POINT) {
             faults.say("current.shows", "page.form.shows-volts");
         }
-        OptionalDouble tolerance = read.number("current.tolerance", form.current().tolerance(), Unit.PERCENT, 0, 50);
-        return new CurrentSense(method, ohms, tolerance.orElse(0), shows,
-                read.number("current.copperCold", form.current().copperCold(), Unit.CELSIUS, -20, 80).orElse(CurrentSense.ROOM),
+        OptionalDouble tolerance =
+                read.number("current.tolerance", form.current().tolerance(), Unit.PERCENT, 0, 50);
+        return new CurrentSense(
+                method,
+                ohms,
+                tolerance.orElse(0),
+                shows,
+                read.number("current.copperCold", form.current().copperCold(), Unit.CELSIUS, -20, 80)
+                        .orElse(CurrentSense.ROOM),
                 read.number("current.copperHot", form.current().copperHot(), Unit.CELSIUS, -20, 180),
                 read.number("current.otherMilliamps", form.current().otherMilliamps(), Unit.MILLIAMP, 0, 2000));
     }
 
     private PlateSense plate() {
-        return new PlateSense(read.choice("plate.point", form.plate().point(), PlateSense.Point.class),
+        return new PlateSense(
+                read.choice("plate.point", form.plate().point(), PlateSense.Point.class),
                 read.choice("plate.reference", form.plate().reference(), PlateSense.Reference.class),
                 read.number("plate.halfPrimaryOhms", form.plate().halfPrimaryOhms(), Unit.OHM, 0.1, 5000));
     }
 
     private ScreenSense screen() {
-        ScreenSense.Connection connection = read.choice("screen.connection", form.screen().connection(), ScreenSense.Connection.class);
+        ScreenSense.Connection connection =
+                read.choice("screen.connection", form.screen().connection(), ScreenSense.Connection.class);
         OptionalDouble tap = read.number("screen.tap", form.screen().tap(), Unit.PERCENT, 1, 99);
-        if (connection == ScreenSense.Connection.ULTRALINEAR && (form.screen().tap() == null || form.screen().tap().isBlank())) {
+        if (connection == ScreenSense.Connection.ULTRALINEAR
+                && (form.screen().tap() == null || form.screen().tap().isBlank())) {
             faults.say("screen.tap", "page.form.tap-needed");
         }
-        return new ScreenSense(read.choice("screen.way", form.screen().way(), ScreenSense.Way.class),
-                read.number("screen.stopperOhms", form.screen().stopperOhms(), Unit.OHM, 1, 100_000), connection, tap);
+        return new ScreenSense(
+                read.choice("screen.way", form.screen().way(), ScreenSense.Way.class),
+                read.number("screen.stopperOhms", form.screen().stopperOhms(), Unit.OHM, 1, 100_000),
+                connection,
+                tap);
     }
 
     private MeterAccuracy meter(Unit shows) {
-        return new MeterAccuracy(read.required("meter.percent", form.meter().percent(), Unit.PERCENT, 0, 20),
+        return new MeterAccuracy(
+                read.required("meter.percent", form.meter().percent(), Unit.PERCENT, 0, 20),
                 read.count("meter.digits", form.meter().digits(), 0, 100),
-                read.required("meter.lastVolts", form.meter().lastVolts(), Unit.VOLT, 0, 10), read.required("meter.lastSense", form.meter().lastSense(), shows, 0, 100));
+                read.required("meter.lastVolts", form.meter().lastVolts(), Unit.VOLT, 0, 10),
+                read.required("meter.lastSense", form.meter().lastSense(), shows, 0, 100));
     }
 
     private Target target(Unit shows, BiasKind bias, TubeType type, RatingSystem system) {
         School school = read.choice("target.school", form.target().school(), School.class);
-        if (school == School.HOT_CATHODE && (!bias.isCathode() || type != null && system != RatingSystem.DESIGN_CENTRE)) {
+        if (school == School.HOT_CATHODE
+                && (!bias.isCathode() || type != null && system != RatingSystem.DESIGN_CENTRE)) {
             faults.say("target.school", "page.form.over-by-choice");
         }
         Unit unit = school.unit(shows);
@@ -255,7 +319,8 @@ final class AmpFormReader {
 
     /** A line for each plate voltage, as builders have it on paper: {@code 400: 32 36 40}. */
     private List<Target.Band> bands(School school, Unit unit) {
-        String typed = form.target().bands() == null ? "" : form.target().bands().strip();
+        String typed =
+                form.target().bands() == null ? "" : form.target().bands().strip();
         if (typed.isEmpty() || school != School.CURRENT_WINDOW) {
             return List.of();
         }
@@ -266,7 +331,9 @@ final class AmpFormReader {
                 faults.say("target.bands", "page.form.no-band", quote(line.strip()), unit, MOST_BANDS);
                 return List.of();
             }
-            double[] figures = IntStream.rangeClosed(1, 4).mapToDouble(i -> Double.parseDouble(row.group(i).replace(',', '.'))).toArray();
+            double[] figures = IntStream.rangeClosed(1, 4)
+                    .mapToDouble(i -> Double.parseDouble(row.group(i).replace(',', '.')))
+                    .toArray();
             if (!(figures[0] > 0 && figures[1] <= figures[2] && figures[2] <= figures[3] && figures[1] < figures[3])) {
                 faults.say("target.bands", "page.form.band-order", quote(line.strip()));
                 return List.of();

@@ -36,14 +36,19 @@ public class AmpService {
     /** @throws NotFoundException if there is no such amp or version */
     @Transactional(readOnly = true)
     public Amp version(long id, int version) {
-        return mapper.version(id, version).map(this::amp)
+        return mapper.version(id, version)
+                .map(this::amp)
                 .orElseThrow(() -> new NotFoundException("There is no version %d of amp %d.".formatted(version, id)));
     }
 
     /** These versions of a sheet, rising. */
     @Transactional(readOnly = true)
     public List<SheetVersion> versions(long id, Collection<Integer> numbers) {
-        return numbers.isEmpty() ? List.of() : mapper.versions(id, numbers).stream().map(row -> new SheetVersion(row.version(), amp(row).sheet())).toList();
+        return numbers.isEmpty()
+                ? List.of()
+                : mapper.versions(id, numbers).stream()
+                        .map(row -> new SheetVersion(row.version(), amp(row).sheet()))
+                        .toList();
     }
 
     @Transactional

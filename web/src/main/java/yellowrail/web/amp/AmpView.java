@@ -11,32 +11,54 @@ import yellowrail.web.words.Words;
 /**
  * The amp sheet as it is shown.
  *
- * @param id      the amp's number
+ * @param id the amp's number
  * @param version of the sheet
- * @param what    what it is, in one line
- * @param facts   the rest, as name and value
- * @param pots    each pot in one line
- * @param quirks  in the builder's words
- * @param notes   in the builder's words
+ * @param what what it is, in one line
+ * @param facts the rest, as name and value
+ * @param pots each pot in one line
+ * @param quirks in the builder's words
+ * @param notes in the builder's words
  * @param drawing the stage drawn
  * @param occupants what is written on the tube in each socket, nothing where none of the drawer sits
  */
-record AmpView(long id, int version, String what, List<Fact> facts, List<String> pots, String quirks, String notes, StageDrawing drawing,
-               List<List<String>> occupants) {
+record AmpView(
+        long id,
+        int version,
+        String what,
+        List<Fact> facts,
+        List<String> pots,
+        String quirks,
+        String notes,
+        StageDrawing drawing,
+        List<List<String>> occupants) {
 
     /** A line of the sheet. */
-    record Fact(String name, String value) {
-    }
+    record Fact(String name, String value) {}
 
     static AmpView of(Amp amp, TubeCatalogue catalogue, Map<String, String> seated, Words words) {
         AmpSheet sheet = amp.sheet();
-        return new AmpView(amp.id(), amp.version(), words.say(sheet.told()), new SheetFacts(sheet, words).of(catalogue.find(sheet.tubeType())),
-                sheet.pots().stream().map(pot -> pot(pot, words)).toList(), sheet.quirks(), sheet.notes(), StageDrawing.of(sheet, words),
-                sheet.sockets().stream().map(socket -> Optional.ofNullable(seated.get(socket.label())).map(List::of).orElse(List.of())).toList());
+        return new AmpView(
+                amp.id(),
+                amp.version(),
+                words.say(sheet.told()),
+                new SheetFacts(sheet, words).of(catalogue.find(sheet.tubeType())),
+                sheet.pots().stream().map(pot -> pot(pot, words)).toList(),
+                sheet.quirks(),
+                sheet.notes(),
+                StageDrawing.of(sheet, words),
+                sheet.sockets().stream()
+                        .map(socket -> Optional.ofNullable(seated.get(socket.label()))
+                                .map(List::of)
+                                .orElse(List.of()))
+                        .toList());
     }
 
     private static String pot(Pot pot, Words words) {
         String acts = pot.acts().isBlank() ? "" : " (" + pot.acts() + ")";
-        return words.message(pot.verified() ? "page.amp.pot" : "page.amp.pot-not-verified", pot.name(), words.name(pot.action()) + acts, words.name(pot.hotter()));
+        return words.message(
+                pot.verified() ? "page.amp.pot" : "page.amp.pot-not-verified",
+                pot.name(),
+                words.name(pot.action()) + acts,
+                words.name(pot.hotter()));
     }
 }

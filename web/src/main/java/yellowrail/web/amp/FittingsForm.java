@@ -22,46 +22,111 @@ import yellowrail.web.form.FieldReader;
 import yellowrail.web.form.FormFault;
 
 /** The part of the amp form that tells what another tube would meet; all of it may be empty. */
-record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube, String firstMicrofarads, String transformerMilliamps, String chokeMilliamps, String outputMilliamps,
-                    String heightMm, String widthMm, String gridLeak, String load, String biasColdest, String biasHottest, String driveVolts, String screenVolts,
-                    String tiedPins, String pinOne, String familySwitch, String taps, String copper, String hookups) {
+record FittingsForm(
+        String heaterAmps,
+        String otherHeaters,
+        String rectifierTube,
+        String firstMicrofarads,
+        String transformerMilliamps,
+        String chokeMilliamps,
+        String outputMilliamps,
+        String heightMm,
+        String widthMm,
+        String gridLeak,
+        String load,
+        String biasColdest,
+        String biasHottest,
+        String driveVolts,
+        String screenVolts,
+        String tiedPins,
+        String pinOne,
+        String familySwitch,
+        String taps,
+        String copper,
+        String hookups) {
 
     static final FittingsForm BLANK = of(Fittings.UNKNOWN);
 
-    private static final Pattern HEATERS = Pattern.compile("(?i)\\s*(?:(\\d{1,2})\\s*[x\u00d7*]\\s*)?(\\d{1,2}(?:\\.\\d{1,4})?)\\s*A?\\s*");
+    private static final Pattern HEATERS =
+            Pattern.compile("(?i)\\s*(?:(\\d{1,2})\\s*[x\u00d7*]\\s*)?(\\d{1,2}(?:\\.\\d{1,4})?)\\s*A?\\s*");
     private static final int LONGEST = 80;
     private static final int MOST_TAPS = 5;
     private static final int MOST_HOOKUPS = 8;
 
     static FittingsForm of(Fittings f) {
-        return new FittingsForm(plain(f.heaterAmps(), 1), plain(f.otherHeaterAmps(), 1), f.rectifierTube(), plain(f.firstFarads(), 1e6), plain(f.transformerAmps(), 1e3),
-                plain(f.chokeAmps(), 1e3), plain(f.outputAmps(), 1e3), plain(f.heightMm(), 1), plain(f.widthMm(), 1), plain(f.gridLeakOhms(), 1e-3), plain(f.loadOhms(), 1e-3),
-                plain(f.biasColdest(), 1), plain(f.biasHottest(), 1), plain(f.driveVolts(), 1), plain(f.screenVolts(), 1), f.tiedPins(), f.pinOne().name(), f.familySwitch(),
-                f.iron().taps().stream().map(Figures::plain).collect(Collectors.joining(" ")), plain(f.iron().copperOhms(), 1), String.join("; ", f.iron().hookups()));
+        return new FittingsForm(
+                plain(f.heaterAmps(), 1),
+                plain(f.otherHeaterAmps(), 1),
+                f.rectifierTube(),
+                plain(f.firstFarads(), 1e6),
+                plain(f.transformerAmps(), 1e3),
+                plain(f.chokeAmps(), 1e3),
+                plain(f.outputAmps(), 1e3),
+                plain(f.heightMm(), 1),
+                plain(f.widthMm(), 1),
+                plain(f.gridLeakOhms(), 1e-3),
+                plain(f.loadOhms(), 1e-3),
+                plain(f.biasColdest(), 1),
+                plain(f.biasHottest(), 1),
+                plain(f.driveVolts(), 1),
+                plain(f.screenVolts(), 1),
+                f.tiedPins(),
+                f.pinOne().name(),
+                f.familySwitch(),
+                f.iron().taps().stream().map(Figures::plain).collect(Collectors.joining(" ")),
+                plain(f.iron().copperOhms(), 1),
+                String.join("; ", f.iron().hookups()));
     }
 
     private static String plain(OptionalDouble si, double in) {
-        return si.isPresent() ? BigDecimal.valueOf(si.getAsDouble() * in).setScale(6, RoundingMode.HALF_EVEN).stripTrailingZeros().toPlainString() : "";
+        return si.isPresent()
+                ? BigDecimal.valueOf(si.getAsDouble() * in)
+                        .setScale(6, RoundingMode.HALF_EVEN)
+                        .stripTrailingZeros()
+                        .toPlainString()
+                : "";
     }
 
     Fittings fittings(FieldReader read, Faults faults) {
-        Fittings fittings = new Fittings(read.number("fittings.heaterAmps", heaterAmps, Unit.AMP, 0.1, 50), heaters(faults), rectifier(read, faults),
-                plain(read, "firstMicrofarads", firstMicrofarads, 0.1, 10_000, 1e-6), read.number("fittings.transformerMilliamps", transformerMilliamps, Unit.MILLIAMP, 1, 5000),
-                read.number("fittings.chokeMilliamps", chokeMilliamps, Unit.MILLIAMP, 1, 5000), read.number("fittings.outputMilliamps", outputMilliamps, Unit.MILLIAMP, 1, 5000),
-                plain(read, "heightMm", heightMm, 10, 1000, 1), plain(read, "widthMm", widthMm, 10, 1000, 1), read.number("fittings.gridLeak", gridLeak, Unit.KILOHM, 1, 10_000),
-                read.number("fittings.load", load, Unit.KILOHM, 0.1, 100), read.number("fittings.biasColdest", biasColdest, Unit.VOLT, -300, 0),
-                read.number("fittings.biasHottest", biasHottest, Unit.VOLT, -300, 0), read.number("fittings.driveVolts", driveVolts, Unit.VOLT, 1, 500),
-                read.number("fittings.screenVolts", screenVolts, Unit.VOLT, 20, 2000), read.words("fittings.tiedPins", tiedPins, LONGEST),
-                read.choice("fittings.pinOne", pinOne == null || pinOne.isBlank() ? Fittings.PinOne.UNKNOWN.name() : pinOne, Fittings.PinOne.class), read.words("fittings.familySwitch", familySwitch, LONGEST),
+        Fittings fittings = new Fittings(
+                read.number("fittings.heaterAmps", heaterAmps, Unit.AMP, 0.1, 50),
+                heaters(faults),
+                rectifier(read, faults),
+                plain(read, "firstMicrofarads", firstMicrofarads, 0.1, 10_000, 1e-6),
+                read.number("fittings.transformerMilliamps", transformerMilliamps, Unit.MILLIAMP, 1, 5000),
+                read.number("fittings.chokeMilliamps", chokeMilliamps, Unit.MILLIAMP, 1, 5000),
+                read.number("fittings.outputMilliamps", outputMilliamps, Unit.MILLIAMP, 1, 5000),
+                plain(read, "heightMm", heightMm, 10, 1000, 1),
+                plain(read, "widthMm", widthMm, 10, 1000, 1),
+                read.number("fittings.gridLeak", gridLeak, Unit.KILOHM, 1, 10_000),
+                read.number("fittings.load", load, Unit.KILOHM, 0.1, 100),
+                read.number("fittings.biasColdest", biasColdest, Unit.VOLT, -300, 0),
+                read.number("fittings.biasHottest", biasHottest, Unit.VOLT, -300, 0),
+                read.number("fittings.driveVolts", driveVolts, Unit.VOLT, 1, 500),
+                read.number("fittings.screenVolts", screenVolts, Unit.VOLT, 20, 2000),
+                read.words("fittings.tiedPins", tiedPins, LONGEST),
+                read.choice(
+                        "fittings.pinOne",
+                        pinOne == null || pinOne.isBlank() ? Fittings.PinOne.UNKNOWN.name() : pinOne,
+                        Fittings.PinOne.class),
+                read.words("fittings.familySwitch", familySwitch, LONGEST),
                 new Iron(taps(faults), read.number("fittings.copper", copper, Unit.OHM, 1, 5000), hookups(faults)));
-        if (fittings.biasColdest().isPresent() && fittings.biasHottest().isPresent() && fittings.biasColdest().getAsDouble() >= fittings.biasHottest().getAsDouble()) {
+        if (fittings.biasColdest().isPresent()
+                && fittings.biasHottest().isPresent()
+                && fittings.biasColdest().getAsDouble()
+                        >= fittings.biasHottest().getAsDouble()) {
             faults.say("fittings.biasColdest", "page.form.fittings.stops");
         }
         return fittings;
     }
 
-    private static OptionalDouble plain(FieldReader read, String field, String text, double least, double most, double inSi) {
-        return text == null || text.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(read.count("fittings." + field, text.replaceAll("(?i)\\s*(uf|\u00b5f|mm)\\s*$", ""), least, most) * inSi);
+    private static OptionalDouble plain(
+            FieldReader read, String field, String text, double least, double most, double inSi) {
+        return text == null || text.isBlank()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(read.count(
+                                "fittings." + field, text.replaceAll("(?i)\\s*(uf|\u00b5f|mm)\\s*$", ""), least, most)
+                        * inSi);
     }
 
     /** A sum of currents, as builders write it: {@code 4 x 0.3 + 0.9}. */
@@ -76,7 +141,8 @@ record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube
                 faults.say("fittings.otherHeaters", "page.form.fittings.heaters", quote(part.strip()));
                 return OptionalDouble.empty();
             }
-            sum += (heater.group(1) == null ? 1 : Integer.parseInt(heater.group(1))) * Double.parseDouble(heater.group(2));
+            sum += (heater.group(1) == null ? 1 : Integer.parseInt(heater.group(1)))
+                    * Double.parseDouble(heater.group(2));
         }
         return OptionalDouble.of(sum);
     }
@@ -112,7 +178,15 @@ record FittingsForm(String heaterAmps, String otherHeaters, String rectifierTube
     private String rectifier(FieldReader read, Faults faults) {
         String typed = read.words("fittings.rectifierTube", rectifierTube, LONGEST);
         if (!typed.isEmpty() && RectifierType.find(typed).isEmpty()) {
-            faults.say("fittings.rectifierTube", "page.form.fittings.rectifier", quote(typed), String.join(", ", RectifierType.published().stream().map(RectifierType::name).toList()));
+            faults.say(
+                    "fittings.rectifierTube",
+                    "page.form.fittings.rectifier",
+                    quote(typed),
+                    String.join(
+                            ", ",
+                            RectifierType.published().stream()
+                                    .map(RectifierType::name)
+                                    .toList()));
         }
         return typed;
     }

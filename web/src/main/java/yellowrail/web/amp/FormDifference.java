@@ -8,9 +8,9 @@ import java.util.Locale;
 /**
  * Where two forms differ, for the one who saved second.
  *
- * @param field  which field, in words
+ * @param field which field, in words
  * @param theirs what is stored
- * @param mine   what was typed
+ * @param mine what was typed
  */
 record FormDifference(String field, String theirs, String mine) {
 
@@ -28,12 +28,19 @@ record FormDifference(String field, String theirs, String mine) {
             List<?> stored = theirs == null ? List.of() : (List<?>) theirs;
             List<?> typed = mine == null ? List.of() : (List<?>) mine;
             for (int i = 0; i < Math.max(stored.size(), typed.size()); i++) {
-                compare(name.replaceAll("s$", "") + " " + (i + 1), i < stored.size() ? stored.get(i) : null,
-                        i < typed.size() ? typed.get(i) : null, differences);
+                compare(
+                        name.replaceAll("s$", "") + " " + (i + 1),
+                        i < stored.size() ? stored.get(i) : null,
+                        i < typed.size() ? typed.get(i) : null,
+                        differences);
             }
         } else if (one instanceof Record) {
             for (RecordComponent component : one.getClass().getRecordComponents()) {
-                compare((name + " " + words(component.getName())).strip(), value(component, theirs), value(component, mine), differences);
+                compare(
+                        (name + " " + words(component.getName())).strip(),
+                        value(component, theirs),
+                        value(component, mine),
+                        differences);
             }
         } else if (!shown(theirs).equals(shown(mine))) {
             differences.add(new FormDifference(name, shown(theirs), shown(mine)));
@@ -55,7 +62,10 @@ record FormDifference(String field, String theirs, String mine) {
 
     /** Choices come in capitals and are shown as words; what a person typed is shown as typed. */
     private static String shown(Object value) {
-        String text = value == null ? "" : value.toString().replace("\r\n", "\n").strip();
-        return text.matches("[A-Z]+(_[A-Z]+)+|[A-Z]{4,}") ? text.replace('_', ' ').toLowerCase(Locale.ROOT) : text;
+        String text =
+                value == null ? "" : value.toString().replace("\r\n", "\n").strip();
+        return text.matches("[A-Z]+(_[A-Z]+)+|[A-Z]{4,}")
+                ? text.replace('_', ' ').toLowerCase(Locale.ROOT)
+                : text;
     }
 }

@@ -29,7 +29,10 @@ final class SheetFacts {
     }
 
     List<Fact> of(Optional<TubeType> type) {
-        type.map(sheet::rating).ifPresent(rating -> fact("judged-by", said("rating", Figures.watts(rating.plateWatts()), words.say(rating.provenance()))));
+        type.map(sheet::rating)
+                .ifPresent(rating -> fact(
+                        "judged-by",
+                        said("rating", Figures.watts(rating.plateWatts()), words.say(rating.provenance()))));
         fact("target", words.say(sheet.target().told(sheet.current().shows())));
         fact("current", current(sheet.current()));
         fact("plate", plate(sheet.plate()));
@@ -37,8 +40,12 @@ final class SheetFacts {
         fact("meter", meter(sheet.meter()));
         fact("mains", said("set-at", Figures.volts(sheet.mainsVolts()), Figures.plain(sheet.settleMinutes())));
         fact("supply", supply(sheet.supply()));
-        sheet.accepted().plateVolts().ifPresent(volts -> fact("built-so", said("plates-up-to", Figures.in(Unit.VOLT, volts))));
-        sheet.accepted().screenVolts().ifPresent(volts -> fact("built-so", said("screens-up-to", Figures.in(Unit.VOLT, volts))));
+        sheet.accepted()
+                .plateVolts()
+                .ifPresent(volts -> fact("built-so", said("plates-up-to", Figures.in(Unit.VOLT, volts))));
+        sheet.accepted()
+                .screenVolts()
+                .ifPresent(volts -> fact("built-so", said("screens-up-to", Figures.in(Unit.VOLT, volts))));
         if (sheet.meterLink().isSet()) {
             fact("network-meter", sheet.meterLink().toString());
         }
@@ -60,26 +67,38 @@ final class SheetFacts {
 
     private String current(CurrentSense sense) {
         List<String> parts = new ArrayList<>(List.of(words.name(sense.method())));
-        sense.ohms().ifPresent(ohms -> parts.add(said("ohms", Figures.ohms(ohms), Figures.plain(100 * sense.tolerance()))));
+        sense.ohms()
+                .ifPresent(ohms -> parts.add(said("ohms", Figures.ohms(ohms), Figures.plain(100 * sense.tolerance()))));
         return String.join(", ", parts) + "; " + said("meter-shows", sense.shows());
     }
 
     private String plate(PlateSense plate) {
-        List<String> parts = new ArrayList<>(List.of(said("read", words.name(plate.point()), words.name(plate.reference()))));
+        List<String> parts =
+                new ArrayList<>(List.of(said("read", words.name(plate.point()), words.name(plate.reference()))));
         known(parts, "half-primary", plate.halfPrimaryOhms(), Unit.OHM);
         return String.join("; ", parts);
     }
 
     private String screen(ScreenSense screen) {
         List<String> parts = new ArrayList<>();
-        parts.add(screen.tap().isPresent() ? said("tap", words.name(screen.connection()), Figures.percent(screen.tap().getAsDouble())) : words.name(screen.connection()));
+        parts.add(
+                screen.tap().isPresent()
+                        ? said(
+                                "tap",
+                                words.name(screen.connection()),
+                                Figures.percent(screen.tap().getAsDouble()))
+                        : words.name(screen.connection()));
         parts.add(said("screen-current", words.name(screen.way())));
         known(parts, "stopper", screen.stopperOhms(), Unit.OHM);
         return String.join("; ", parts);
     }
 
     private String meter(MeterAccuracy meter) {
-        return said("accuracy", Figures.plain(100 * meter.ofReading()), Figures.plain(meter.digits()), Figures.in(Unit.VOLT, meter.lastOfVolts()),
+        return said(
+                "accuracy",
+                Figures.plain(100 * meter.ofReading()),
+                Figures.plain(meter.digits()),
+                Figures.in(Unit.VOLT, meter.lastOfVolts()),
                 Figures.in(sheet.current().shows(), meter.lastOfSense()));
     }
 

@@ -12,9 +12,9 @@ import yellowrail.web.words.Words;
  * The output stage as a drawing: the rail on top, a tube hanging from it at each socket, the test points below. Push is
  * a mark that points up, pull one that points down, single a diamond; so they differ by shape before they do by shade.
  *
- * @param width  of the drawing
+ * @param width of the drawing
  * @param height of the drawing
- * @param tubes  the tubes
+ * @param tubes the tubes
  * @param points the test points
  */
 public record StageDrawing(int width, int height, List<Tube> tubes, List<Point> points) {
@@ -25,12 +25,10 @@ public record StageDrawing(int width, int height, List<Tube> tubes, List<Point> 
     private static final int TUBE_Y = 96;
 
     /** A tube at its socket; {@code mark} is the path of its side's sign. */
-    public record Tube(int x, int y, String label, String side, String sideName, String channel, String mark) {
-    }
+    public record Tube(int x, int y, String label, String side, String sideName, String channel, String mark) {}
 
     /** A test point under the tubes that share it. */
-    public record Point(int fromX, int toX, int middleX, String label) {
-    }
+    public record Point(int fromX, int toX, int middleX, String label) {}
 
     public static StageDrawing of(AmpSheet sheet, Words words) {
         List<Tube> tubes = new ArrayList<>();
@@ -38,16 +36,27 @@ public record StageDrawing(int width, int height, List<Tube> tubes, List<Point> 
         for (int i = 0; i < sockets.size(); i++) {
             Socket socket = sockets.get(i);
             int x = MARGIN + STEP / 2 + i * STEP;
-            tubes.add(new Tube(x, TUBE_Y, socket.label(), Code.of(socket.side()), words.name(socket.side()),
-                    socket.channel() == Channel.MONO ? "" : words.name(socket.channel()), mark(socket, x)));
+            tubes.add(new Tube(
+                    x,
+                    TUBE_Y,
+                    socket.label(),
+                    Code.of(socket.side()),
+                    words.name(socket.side()),
+                    socket.channel() == Channel.MONO ? "" : words.name(socket.channel()),
+                    mark(socket, x)));
         }
-        List<Point> points = sheet.testPoints().stream().map(point -> {
-            int[] xs = sockets.stream().filter(socket -> socket.testPoint().equals(point))
-                    .mapToInt(socket -> tubes.get(sockets.indexOf(socket)).x()).toArray();
-            int from = xs[0];
-            int to = xs[xs.length - 1];
-            return new Point(from, to, (from + to) / 2, point);
-        }).toList();
+        List<Point> points = sheet.testPoints().stream()
+                .map(point -> {
+                    int[] xs = sockets.stream()
+                            .filter(socket -> socket.testPoint().equals(point))
+                            .mapToInt(
+                                    socket -> tubes.get(sockets.indexOf(socket)).x())
+                            .toArray();
+                    int from = xs[0];
+                    int to = xs[xs.length - 1];
+                    return new Point(from, to, (from + to) / 2, point);
+                })
+                .toList();
         return new StageDrawing(2 * MARGIN + STEP * sockets.size(), HEIGHT, tubes, points);
     }
 

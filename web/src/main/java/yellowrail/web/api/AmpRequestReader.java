@@ -36,14 +36,31 @@ import yellowrail.core.tube.TubeType;
 /** Makes an amp sheet of a request; what is left out is as it usually is. */
 final class AmpRequestReader {
 
-    static final Map<String, CurrentMethod> METHODS = Map.of("cathode-sense", CurrentMethod.SENSE_EACH, "sense-shared", CurrentMethod.SENSE_SHARED,
-            "stage", CurrentMethod.STAGE_TEST_POINT, "cathode-milliamps", CurrentMethod.SOCKET_ADAPTER, "plate-milliamps", CurrentMethod.PLATE_ADAPTER,
-            "cathode-bias", CurrentMethod.CATHODE_RESISTOR, "half-primary-drop", CurrentMethod.HALF_PRIMARY, "supply-drop", CurrentMethod.SUPPLY_DROP,
-            "panel", CurrentMethod.PANEL_METER);
+    static final Map<String, CurrentMethod> METHODS = Map.of(
+            "cathode-sense",
+            CurrentMethod.SENSE_EACH,
+            "sense-shared",
+            CurrentMethod.SENSE_SHARED,
+            "stage",
+            CurrentMethod.STAGE_TEST_POINT,
+            "cathode-milliamps",
+            CurrentMethod.SOCKET_ADAPTER,
+            "plate-milliamps",
+            CurrentMethod.PLATE_ADAPTER,
+            "cathode-bias",
+            CurrentMethod.CATHODE_RESISTOR,
+            "half-primary-drop",
+            CurrentMethod.HALF_PRIMARY,
+            "supply-drop",
+            CurrentMethod.SUPPLY_DROP,
+            "panel",
+            CurrentMethod.PANEL_METER);
     private static final List<String> BIAS = List.of("fixed-adjustable", "fixed", "cathode-shared", "cathode-per-tube");
-    private static final List<BiasKind> KINDS = List.of(BiasKind.FIXED_ADJUSTABLE, BiasKind.FIXED, BiasKind.CATHODE_SHARED, BiasKind.CATHODE_EACH);
+    private static final List<BiasKind> KINDS =
+            List.of(BiasKind.FIXED_ADJUSTABLE, BiasKind.FIXED, BiasKind.CATHODE_SHARED, BiasKind.CATHODE_EACH);
     private static final List<String> ACTIONS = List.of("range", "group", "balance", "tube");
-    private static final List<Pot.Action> ACTS = List.of(Pot.Action.ALL, Pot.Action.GROUP, Pot.Action.BALANCE, Pot.Action.ONE);
+    private static final List<Pot.Action> ACTS =
+            List.of(Pot.Action.ALL, Pot.Action.GROUP, Pot.Action.BALANCE, Pot.Action.ONE);
     private static final int LONGEST_NAME = 20;
     private static final int MOST_POTS = 12;
 
@@ -56,13 +73,18 @@ final class AmpRequestReader {
     }
 
     static Set<String> known(Class<? extends Record> of) {
-        return Arrays.stream(of.getRecordComponents()).map(component -> component.getName()).collect(Collectors.toUnmodifiableSet());
+        return Arrays.stream(of.getRecordComponents())
+                .map(component -> component.getName())
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     AmpSheet read() {
         fields.only(known(RunRequest.AmpRequest.class));
         TubeType type = fields.tubeType("tubeType", catalogue);
-        Topology topology = fields.choice("topology", List.of("push-pull", "single-ended"), true).equals("push-pull") ? Topology.PUSH_PULL : Topology.SINGLE_ENDED;
+        Topology topology = fields.choice("topology", List.of("push-pull", "single-ended"), true)
+                        .equals("push-pull")
+                ? Topology.PUSH_PULL
+                : Topology.SINGLE_ENDED;
         BiasKind bias = KINDS.get(BIAS.indexOf(fields.choice("biasKind", BIAS, true)));
         int tubes = fields.whole("tubes", 1, AmpSheet.MOST_SOCKETS, "power tubes in all channels");
         boolean stereo = fields.flag("stereo");
@@ -72,18 +94,38 @@ final class AmpRequestReader {
         CurrentMethod method = method(bias);
         AmpSheet usual = new AmpDefaults(topology, bias, type, tubes, stereo).sheet(method);
         CurrentSense current = current(usual.current());
-        PlateSense plate = new PlateSense(PlateSense.Point.PLATE, fields.choice("plateReference", List.of("ground", "cathode"), true).equals("cathode")
-                ? PlateSense.Reference.CATHODE : PlateSense.Reference.GROUND, OptionalDouble.empty());
-        ScreenSense screen = new ScreenSense(ScreenSense.Way.valueOf(fields.choice("screenWay", List.of("typical", "measured", "not-deducted"), true).toUpperCase(Locale.ROOT).replace('-', '_')),
-                OptionalDouble.empty(), ScreenSense.Connection.PENTODE, OptionalDouble.empty());
-        AmpSheet sheet = usual.with(current).with(plate).with(screen).withSockets(sockets(usual)).with(target(usual, current.shows(), type))
-                .with(new Accepted(fields.number("acceptedPlateVolts", 1, 2000), fields.number("acceptedScreenVolts", 1, 2000)))
-                .at(fields.number("mainsVolts", 20, 500).orElse(usual.mainsVolts()), fields.number("settleMinutes", 0, 120).orElse(usual.settleMinutes()));
+        PlateSense plate = new PlateSense(
+                PlateSense.Point.PLATE,
+                fields.choice("plateReference", List.of("ground", "cathode"), true)
+                                .equals("cathode")
+                        ? PlateSense.Reference.CATHODE
+                        : PlateSense.Reference.GROUND,
+                OptionalDouble.empty());
+        ScreenSense screen = new ScreenSense(
+                ScreenSense.Way.valueOf(fields.choice("screenWay", List.of("typical", "measured", "not-deducted"), true)
+                        .toUpperCase(Locale.ROOT)
+                        .replace('-', '_')),
+                OptionalDouble.empty(),
+                ScreenSense.Connection.PENTODE,
+                OptionalDouble.empty());
+        AmpSheet sheet = usual.with(current)
+                .with(plate)
+                .with(screen)
+                .withSockets(sockets(usual))
+                .with(target(usual, current.shows(), type))
+                .with(new Accepted(
+                        fields.number("acceptedPlateVolts", 1, 2000), fields.number("acceptedScreenVolts", 1, 2000)))
+                .at(
+                        fields.number("mainsVolts", 20, 500).orElse(usual.mainsVolts()),
+                        fields.number("settleMinutes", 0, 120).orElse(usual.settleMinutes()));
         return supplied(sheet.withPots(pots(sheet)));
     }
 
     private CurrentMethod method(BiasKind bias) {
-        return fields.has("method") ? METHODS.get(fields.choice("method", METHODS.keySet().stream().sorted().toList(), false)) : AmpDefaults.usualMethod(bias);
+        return fields.has("method")
+                ? METHODS.get(fields.choice(
+                        "method", METHODS.keySet().stream().sorted().toList(), false))
+                : AmpDefaults.usualMethod(bias);
     }
 
     private CurrentSense current(CurrentSense usual) {
@@ -95,22 +137,32 @@ final class AmpRequestReader {
         } else if (ohms.isEmpty()) {
             ohms = usual.ohms();
         }
-        Unit shows = !fields.has("shows") ? usual.shows() : switch (fields.choice("shows", List.of("mv", "v", "ma"), false)) {
-            case "mv" -> Unit.MILLIVOLT;
-            case "v" -> Unit.VOLT;
-            default -> Unit.MILLIAMP;
-        };
+        Unit shows = !fields.has("shows")
+                ? usual.shows()
+                : switch (fields.choice("shows", List.of("mv", "v", "ma"), false)) {
+                    case "mv" -> Unit.MILLIVOLT;
+                    case "v" -> Unit.VOLT;
+                    default -> Unit.MILLIAMP;
+                };
         if (!usual.method().acrossResistance() && shows != Unit.MILLIAMP) {
             fields.fault("shows", "A current shows in mA.");
         }
-        return new CurrentSense(usual.method(), ohms, usual.tolerance(), shows, usual.copperCold(), usual.copperHot(), usual.otherAmps());
+        return new CurrentSense(
+                usual.method(),
+                ohms,
+                usual.tolerance(),
+                shows,
+                usual.copperCold(),
+                usual.copperHot(),
+                usual.otherAmps());
     }
 
     private List<Socket> sockets(AmpSheet usual) {
         if (!fields.has("sockets")) {
             return usual.sockets();
         }
-        List<JsonFields> given = fields.objects("sockets", usual.sockets().size(), usual.sockets().size());
+        List<JsonFields> given = fields.objects(
+                "sockets", usual.sockets().size(), usual.sockets().size());
         List<Socket> sockets = new ArrayList<>();
         Set<String> labels = new HashSet<>();
         for (int i = 0; i < given.size(); i++) {
@@ -121,8 +173,14 @@ final class AmpRequestReader {
             if (!labels.add(label.toLowerCase(Locale.ROOT))) {
                 each.fault("label", "Another socket is called so.");
             }
-            Side side = each.has("side") ? Side.valueOf(each.choice("side", List.of("push", "pull", "single"), false).toUpperCase(Locale.ROOT)) : usually.side();
-            Channel channel = each.has("channel") ? Channel.valueOf(each.choice("channel", List.of("mono", "left", "right"), false).toUpperCase(Locale.ROOT)) : usually.channel();
+            Side side = each.has("side")
+                    ? Side.valueOf(each.choice("side", List.of("push", "pull", "single"), false)
+                            .toUpperCase(Locale.ROOT))
+                    : usually.side();
+            Channel channel = each.has("channel")
+                    ? Channel.valueOf(each.choice("channel", List.of("mono", "left", "right"), false)
+                            .toUpperCase(Locale.ROOT))
+                    : usually.channel();
             sockets.add(new Socket(label, side, channel, each.has("testPoint") ? name(each, "testPoint") : label));
         }
         return sockets.size() == usual.sockets().size() ? sockets : usual.sockets();
@@ -132,7 +190,10 @@ final class AmpRequestReader {
     private static String name(JsonFields from, String field) {
         String name = from.words(field).strip();
         if (!name.matches("\\p{L}[\\p{L}\\p{N}_.-]*") || name.length() > LONGEST_NAME) {
-            from.fault(field, "Expected one word of at most %d letters and digits that begins with a letter, got %s.".formatted(LONGEST_NAME, quote(name)));
+            from.fault(
+                    field,
+                    "Expected one word of at most %d letters and digits that begins with a letter, got %s."
+                            .formatted(LONGEST_NAME, quote(name)));
             return "X";
         }
         return name;
@@ -146,13 +207,21 @@ final class AmpRequestReader {
         for (JsonFields each : fields.objects("pots", 0, MOST_POTS)) {
             each.only(known(RunRequest.PotRequest.class));
             List<String> acts = each.list("sockets");
-            acts.stream().filter(label -> sheet.socket(label).isEmpty()).findFirst().ifPresent(label -> each.fault("sockets", "There is no socket %s.".formatted(quote(label))));
+            acts.stream()
+                    .filter(label -> sheet.socket(label).isEmpty())
+                    .findFirst()
+                    .ifPresent(label -> each.fault("sockets", "There is no socket %s.".formatted(quote(label))));
             String hotter = each.choice("hotter", List.of("unknown", "clockwise", "anticlockwise"), true);
             Pot.Action action = ACTS.get(ACTIONS.indexOf(each.choice("action", ACTIONS, true)));
             if (action == Pot.Action.ONE && acts.size() != 1) {
                 each.fault("sockets", "A pot for one tube acts on one socket.");
             }
-            pots.add(new Pot(name(each, "name"), action, String.join(" ", acts), Pot.Turn.valueOf(hotter.toUpperCase(Locale.ROOT)), !hotter.equals("unknown")));
+            pots.add(new Pot(
+                    name(each, "name"),
+                    action,
+                    String.join(" ", acts),
+                    Pot.Turn.valueOf(hotter.toUpperCase(Locale.ROOT)),
+                    !hotter.equals("unknown")));
         }
         return pots;
     }
@@ -160,17 +229,28 @@ final class AmpRequestReader {
     private AmpSheet supplied(AmpSheet sheet) {
         String rectifier = fields.wordsOr("rectifier");
         OptionalDouble other = fields.number("otherMilliamps", 0, 5000);
-        AmpSheet supplied = other.isPresent() ? sheet.with(sheet.supply().withOther(Unit.MILLIAMP.toSi(other.getAsDouble()))) : sheet;
+        AmpSheet supplied = other.isPresent()
+                ? sheet.with(sheet.supply().withOther(Unit.MILLIAMP.toSi(other.getAsDouble())))
+                : sheet;
         return switch (rectifier.toLowerCase(Locale.ROOT)) {
             case "", "unknown" -> supplied;
             case "silicon" -> supplied.with(supplied.supply().with(Rectifier.SILICON));
             case "tube" -> supplied.with(supplied.supply().with(Rectifier.TUBE));
             default -> {
                 if (RectifierType.find(rectifier).isEmpty()) {
-                    fields.fault("rectifier", "%s is not known; known are silicon, tube, unknown, %s.".formatted(quote(rectifier),
-                            String.join(", ", RectifierType.published().stream().map(RectifierType::name).toList())));
+                    fields.fault(
+                            "rectifier",
+                            "%s is not known; known are silicon, tube, unknown, %s."
+                                    .formatted(
+                                            quote(rectifier),
+                                            String.join(
+                                                    ", ",
+                                                    RectifierType.published().stream()
+                                                            .map(RectifierType::name)
+                                                            .toList())));
                 }
-                yield supplied.with(supplied.supply().with(Rectifier.TUBE)).with(supplied.fittings().withRectifier(rectifier));
+                yield supplied.with(supplied.supply().with(Rectifier.TUBE))
+                        .with(supplied.fittings().withRectifier(rectifier));
             }
         };
     }
@@ -184,8 +264,14 @@ final class AmpRequestReader {
 
     private Target target(JsonFields of, AmpSheet usual, Unit shows, TubeType type) {
         of.only(known(RunRequest.TargetRequest.class));
-        School school = School.valueOf(of.choice("school", List.of("share-of-rating", "current-window", "makers-figure", "by-ear", "hot-cathode"), true).toUpperCase(Locale.ROOT).replace('-', '_'));
-        if (school == School.HOT_CATHODE && (!usual.bias().isCathode() || type.customaryRating().system() != RatingSystem.DESIGN_CENTRE)) {
+        School school = School.valueOf(of.choice(
+                        "school",
+                        List.of("share-of-rating", "current-window", "makers-figure", "by-ear", "hot-cathode"),
+                        true)
+                .toUpperCase(Locale.ROOT)
+                .replace('-', '_'));
+        if (school == School.HOT_CATHODE
+                && (!usual.bias().isCathode() || type.customaryRating().system() != RatingSystem.DESIGN_CENTRE)) {
             of.fault("school", "Over the rating by choice is for cathode bias and a design-centre rating alone.");
         }
         Unit unit = school.unit(shows);

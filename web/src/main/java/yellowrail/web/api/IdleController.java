@@ -31,8 +31,8 @@ import yellowrail.web.words.Words;
 @RestController
 class IdleController {
 
-    private static final Map<Slot, String> FIELDS = Map.of(Slot.SCREEN_AMPS, "screenMilliamps", Slot.PLATE_READING, "plateVolts",
-            Slot.SENSE_READING, "senseVolts");
+    private static final Map<Slot, String> FIELDS = Map.of(
+            Slot.SCREEN_AMPS, "screenMilliamps", Slot.PLATE_READING, "plateVolts", Slot.SENSE_READING, "senseVolts");
 
     private final TubeService tubes;
     private final Words words;
@@ -42,13 +42,29 @@ class IdleController {
         this.words = words;
     }
 
-    @Operation(summary = "Idle dissipation of one tube from its meter readings, with verdict",
-            requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(required = true, content = @Content(
-                    mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = IdleRequest.class))))
-    @ApiResponse(responseCode = "200", description = "The idle", content = @Content(
-            mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = IdleResponse.class)))
-    @ApiResponse(responseCode = "400", description = JsonExchange.FAULTS,
-            content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
+    @Operation(
+            summary = "Idle dissipation of one tube from its meter readings, with verdict",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                                            schema = @Schema(implementation = IdleRequest.class))))
+    @ApiResponse(
+            responseCode = "200",
+            description = "The idle",
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                            schema = @Schema(implementation = IdleResponse.class)))
+    @ApiResponse(
+            responseCode = "400",
+            description = JsonExchange.FAULTS,
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
+                            schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = "/api/idle", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> idle(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The reading cannot be computed", (fields, faults) -> {
@@ -65,7 +81,8 @@ class IdleController {
             notes.addAll(asked.assumptions());
             return IdleResponse.of(figures, judgement, notes);
         } catch (ImpossibleReadingException e) {
-            faults.add(FIELDS.getOrDefault(e.slot(), "plateVolts"), words.say(new IdleFinding.Contradiction(e.finding())));
+            faults.add(
+                    FIELDS.getOrDefault(e.slot(), "plateVolts"), words.say(new IdleFinding.Contradiction(e.finding())));
             return null;
         }
     }

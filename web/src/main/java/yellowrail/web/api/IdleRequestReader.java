@@ -29,7 +29,8 @@ import yellowrail.web.form.Faults;
 final class IdleRequestReader {
 
     private static final Set<String> KNOWN = Arrays.stream(IdleRequest.class.getRecordComponents())
-            .map(component -> component.getName()).collect(Collectors.toUnmodifiableSet());
+            .map(component -> component.getName())
+            .collect(Collectors.toUnmodifiableSet());
     private static final double METER_PERCENT = 0.5;
     private static final double TOLERANCE_PERCENT = 1;
 
@@ -39,8 +40,7 @@ final class IdleRequestReader {
     private final List<String> assumptions = new ArrayList<>();
 
     /** What was asked: the readings, and what to judge them by. */
-    record Asked(IdleProblem problem, Goal goal, List<String> assumptions) {
-    }
+    record Asked(IdleProblem problem, Goal goal, List<String> assumptions) {}
 
     IdleRequestReader(JsonFields fields, TubeCatalogue catalogue, Faults faults) {
         this.fields = fields;
@@ -56,14 +56,17 @@ final class IdleRequestReader {
         PlateSense plate = plate(method);
         ScreenSense.Way way = way();
         boolean volts = method.acrossResistance();
-        double reading = volts ? fields.required("senseVolts", 1e-6, 1000, "volts across the resistance")
+        double reading = volts
+                ? fields.required("senseVolts", 1e-6, 1000, "volts across the resistance")
                 : Unit.MILLIAMP.toSi(fields.required("milliamps", 1e-3, 5000, "the current the meter shows"));
         OptionalDouble ohms = volts ? OptionalDouble.of(ohms(method)) : OptionalDouble.empty();
         double plateVolts = fields.required("plateVolts", 1, 5000, "plate voltage as read");
         OptionalDouble cathodeVolts = fields.number("cathodeVolts", 0, 1000);
         OptionalDouble shared = fields.number("sharedBy", 1, 16);
         if (shared.isPresent() && shared.getAsDouble() != Math.rint(shared.getAsDouble())) {
-            faults.add("sharedBy", "Expected a whole number of tubes from 1 to 16, got %s.".formatted(shared.getAsDouble()));
+            faults.add(
+                    "sharedBy",
+                    "Expected a whole number of tubes from 1 to 16, got %s.".formatted(shared.getAsDouble()));
         }
         double tolerance = percent("senseTolerancePercent", 50, TOLERANCE_PERCENT, volts);
         double meter = percent("meterPercent", 20, METER_PERCENT, true);
@@ -73,18 +76,41 @@ final class IdleRequestReader {
         if (faults.any()) {
             return null;
         }
-        CurrentSense sense = new CurrentSense(method, ohms, tolerance, volts ? Unit.VOLT : Unit.MILLIAMP, CurrentSense.ROOM,
-                OptionalDouble.empty(), OptionalDouble.empty());
-        IdleProblem problem = new IdleProblem(sense, reading, volts, (int) shared.orElse(1), plate, plateVolts, 1, cathodeVolts, way,
-                type.screenShare(), screen, screen.orElse(0) * meter, OptionalDouble.empty(), new MeterAccuracy(meter, 0, 0, 0));
-        Rating rating = own.isPresent() ? type.customaryRating().withPlateWatts(own.getAsDouble(), new TubeFinding.InRequest()) : type.customaryRating();
+        CurrentSense sense = new CurrentSense(
+                method,
+                ohms,
+                tolerance,
+                volts ? Unit.VOLT : Unit.MILLIAMP,
+                CurrentSense.ROOM,
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+        IdleProblem problem = new IdleProblem(
+                sense,
+                reading,
+                volts,
+                (int) shared.orElse(1),
+                plate,
+                plateVolts,
+                1,
+                cathodeVolts,
+                way,
+                type.screenShare(),
+                screen,
+                screen.orElse(0) * meter,
+                OptionalDouble.empty(),
+                new MeterAccuracy(meter, 0, 0, 0));
+        Rating rating = own.isPresent()
+                ? type.customaryRating().withPlateWatts(own.getAsDouble(), new TubeFinding.InRequest())
+                : type.customaryRating();
         assume(problem, type, rating, bias);
         return new Asked(problem, goal(bias, type, rating), assumptions);
     }
 
     private CurrentMethod method() {
-        return switch (fields.choice("method", List.of("cathode-sense", "cathode-milliamps", "plate-milliamps", "cathode-bias",
-                "half-primary-drop"), false)) {
+        return switch (fields.choice(
+                "method",
+                List.of("cathode-sense", "cathode-milliamps", "plate-milliamps", "cathode-bias", "half-primary-drop"),
+                false)) {
             case "cathode-milliamps" -> CurrentMethod.SOCKET_ADAPTER;
             case "plate-milliamps" -> CurrentMethod.PLATE_ADAPTER;
             case "cathode-bias" -> CurrentMethod.CATHODE_RESISTOR;
@@ -95,19 +121,26 @@ final class IdleRequestReader {
 
     private double ohms(CurrentMethod method) {
         boolean primaryOnly = method == CurrentMethod.HALF_PRIMARY && !fields.has("senseOhms");
-        return fields.required(primaryOnly && fields.has("halfPrimaryOhms") ? "halfPrimaryOhms" : "senseOhms", 0.01, 100_000,
+        return fields.required(
+                primaryOnly && fields.has("halfPrimaryOhms") ? "halfPrimaryOhms" : "senseOhms",
+                0.01,
+                100_000,
                 "ohms of the resistance that senseVolts was read across");
     }
 
     private PlateSense plate(CurrentMethod method) {
-        boolean bPlus = fields.choice("platePoint", List.of("plate", "b-plus"), true).equals("b-plus");
-        boolean cathode = fields.choice("plateReference", List.of("ground", "cathode"), true).equals("cathode");
+        boolean bPlus =
+                fields.choice("platePoint", List.of("plate", "b-plus"), true).equals("b-plus");
+        boolean cathode = fields.choice("plateReference", List.of("ground", "cathode"), true)
+                .equals("cathode");
         OptionalDouble half = fields.number("halfPrimaryOhms", 0.01, 100_000);
         if (bPlus && method != CurrentMethod.HALF_PRIMARY && !fields.has("halfPrimaryOhms")) {
             faults.add("halfPrimaryOhms", "Missing: at b-plus the drop in the half primary has to come off.");
         }
-        return new PlateSense(bPlus ? PlateSense.Point.B_PLUS : PlateSense.Point.PLATE,
-                cathode ? PlateSense.Reference.CATHODE : PlateSense.Reference.GROUND, half);
+        return new PlateSense(
+                bPlus ? PlateSense.Point.B_PLUS : PlateSense.Point.PLATE,
+                cathode ? PlateSense.Reference.CATHODE : PlateSense.Reference.GROUND,
+                half);
     }
 
     private ScreenSense.Way way() {
@@ -120,7 +153,8 @@ final class IdleRequestReader {
 
     private OptionalDouble screenMilliamps(ScreenSense.Way way) {
         if (way == ScreenSense.Way.MEASURED) {
-            return OptionalDouble.of(Unit.MILLIAMP.toSi(fields.required("screenMilliamps", 0, 1000, "screen current, since screenWay is measured")));
+            return OptionalDouble.of(Unit.MILLIAMP.toSi(
+                    fields.required("screenMilliamps", 0, 1000, "screen current, since screenWay is measured")));
         }
         fields.number("screenMilliamps", 0, 1000);
         return OptionalDouble.empty();
@@ -145,20 +179,28 @@ final class IdleRequestReader {
         assumptions.add("Rating: %s.".formatted(rating.provenance()));
         boolean ground = problem.plate().reference() == PlateSense.Reference.GROUND;
         CurrentMethod method = problem.sense().method();
-        if (ground && problem.cathodeVolts().isEmpty() && method != CurrentMethod.CATHODE_RESISTOR && !bias.equals("fixed")) {
-            assumptions.add("Plate voltage to ground and no cathodeVolts: the cathode may stand above ground, and the figure is then too high.");
+        if (ground
+                && problem.cathodeVolts().isEmpty()
+                && method != CurrentMethod.CATHODE_RESISTOR
+                && !bias.equals("fixed")) {
+            assumptions.add("Plate voltage to ground and no cathodeVolts: the cathode may stand above ground, and the "
+                    + "figure is then too high.");
         }
         if (problem.sharedBy() > 1) {
-            assumptions.add("An average of %d tubes: it hides the mismatch between them.".formatted(problem.sharedBy()));
+            assumptions.add(
+                    "An average of %d tubes: it hides the mismatch between them.".formatted(problem.sharedBy()));
         }
         if (method == CurrentMethod.HALF_PRIMARY) {
-            double warm = problem.senseReading() / (problem.sense().ohms().getAsDouble() * (1 + 25 * IdleCalculation.COPPER)) / problem.sharedBy();
-            assumptions.add("The resistance is taken cold; with the copper at 45 instead of 20 \u00b0C it is %s plate current per tube."
+            double warm = problem.senseReading()
+                    / (problem.sense().ohms().getAsDouble() * (1 + 25 * IdleCalculation.COPPER))
+                    / problem.sharedBy();
+            assumptions.add(("The resistance is taken cold; with the copper at 45 instead of 20 \u00b0C "
+                            + "it is %s plate current per tube.")
                     .formatted(Figures.milliamps(warm)));
         }
         if (problem.way() == ScreenSense.Way.TYPICAL && type.screenShare() > 0) {
-            assumptions.add("Screen current: typical share of %s of cathode current, tubes differ by 30 %% of it.".formatted(
-                    Figures.percent(type.screenShare())));
+            assumptions.add("Screen current: typical share of %s of cathode current, tubes differ by 30 %% of it."
+                    .formatted(Figures.percent(type.screenShare())));
         }
         if (problem.way() == ScreenSense.Way.NOT_DEDUCTED && method.yields() == CurrentMethod.Yields.PLATE) {
             assumptions.add("Screen current is not known: cathode current is at least this.");

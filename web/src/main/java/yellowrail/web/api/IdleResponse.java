@@ -12,17 +12,33 @@ import yellowrail.core.idle.Judgement;
 record IdleResponse(
         @Schema(description = "Plate to cathode, V") double plateVolts,
         double cathodeMilliamps,
-        @Schema(description = "Screen current taken off, mA; 0 when not deducted") double screenMilliamps,
+
+        @Schema(description = "Screen current taken off, mA; 0 when not deducted")
+        double screenMilliamps,
+
         double plateMilliamps,
         double dissipationWatts,
-        @Schema(description = "Half width of the 95 % interval, W") double plusMinusWatts,
+
+        @Schema(description = "Half width of the 95 % interval, W")
+        double plusMinusWatts,
+
         double percentOfRating,
-        @Schema(allowableValues = {"cold", "in-window", "hot", "over-rating"}) String verdict,
+
+        @Schema(allowableValues = {"cold", "in-window", "hot", "over-rating"})
+        String verdict,
+
         List<String> notes) {
 
     static IdleResponse of(IdleFigures figures, Judgement judgement, List<String> notes) {
-        return new IdleResponse(round(figures.plateVolts().value()), milliamps(figures.cathode().value()), milliamps(figures.screen().value()),
-                milliamps(figures.plateCurrent().value()), round(figures.dissipation().value()), round(figures.dissipation().plusMinus()),
-                round(100 * judgement.ratio()), judgement.verdict().token(), notes);
+        return new IdleResponse(
+                round(figures.plateVolts().value()),
+                milliamps(figures.cathode().value()),
+                milliamps(figures.screen().value()),
+                milliamps(figures.plateCurrent().value()),
+                round(figures.dissipation().value()),
+                round(figures.dissipation().plusMinus()),
+                round(100 * judgement.ratio()),
+                judgement.verdict().token(),
+                notes);
     }
 }

@@ -15,14 +15,16 @@ import yellowrail.web.form.Faults;
 final class JsonExchange {
 
     /** As the OpenAPI document tells what a refused request is answered with. */
-    static final String FAULTS = "Every fault with its field, in one problem document (RFC 9457): errors is a list of field and message";
+    static final String FAULTS =
+            "Every fault with its field, in one problem document (RFC 9457): errors is a list of field and message";
     /** Some thousands of tubes; anything longer is a mistake. */
     private static final int LONGEST_BODY = 1 << 20;
 
-    private JsonExchange() {
-    }
+    private JsonExchange() {}
 
-    /** Reads a request and gives the computation to do if nothing was wrong with it; that may find faults of its own. */
+    /**
+     * Reads a request and gives the computation to do if nothing was wrong with it; that may find faults of its own.
+     */
     @FunctionalInterface
     interface Asking {
         Supplier<Object> read(JsonFields fields, Faults faults);
@@ -33,12 +35,19 @@ final class JsonExchange {
         return answer(body, title, MediaType.APPLICATION_JSON, asking);
     }
 
-    static ResponseEntity<Object> answer(InputStream body, String title, MediaType as, Asking asking) throws IOException {
+    static ResponseEntity<Object> answer(InputStream body, String title, MediaType as, Asking asking)
+            throws IOException {
         Faults faults = Faults.counted();
         try {
             Supplier<Object> computation = asking.read(JsonFields.parse(text(body), faults), faults);
             Object answer = faults.any() ? null : computation.get();
-            return faults.any() ? problem(title, faults, "%d field(s) cannot be used; each is listed with what to send.".formatted(faults.byField().size())) : ResponseEntity.ok().contentType(as).body(answer);
+            return faults.any()
+                    ? problem(
+                            title,
+                            faults,
+                            "%d field(s) cannot be used; each is listed with what to send."
+                                    .formatted(faults.byField().size()))
+                    : ResponseEntity.ok().contentType(as).body(answer);
         } catch (JsonFields.NotAnObjectException e) {
             return problem(title, faults, e.getMessage());
         }
@@ -56,8 +65,13 @@ final class JsonExchange {
     private static ResponseEntity<Object> problem(String title, Faults faults, String detail) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, detail);
         problem.setTitle(title);
-        problem.setProperty("errors", faults.byField().entrySet().stream()
-                .map(fault -> Map.of("field", fault.getKey(), "message", fault.getValue())).toList());
-        return ResponseEntity.badRequest().contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+        problem.setProperty(
+                "errors",
+                faults.byField().entrySet().stream()
+                        .map(fault -> Map.of("field", fault.getKey(), "message", fault.getValue()))
+                        .toList());
+        return ResponseEntity.badRequest()
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem);
     }
 }

@@ -25,8 +25,10 @@ import yellowrail.web.form.Faults;
 final class JsonFields {
 
     /** NaN and Infinity are read so that they can be refused beside their field. */
-    private static final JsonMapper MAPPER = JsonMapper.builder().enable(JsonReadFeature.ALLOW_NON_NUMERIC_NUMBERS)
-            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
+    private static final JsonMapper MAPPER = JsonMapper.builder()
+            .enable(JsonReadFeature.ALLOW_NON_NUMERIC_NUMBERS)
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build();
 
     private final JsonNode object;
     private final String path;
@@ -46,7 +48,8 @@ final class JsonFields {
                 return new JsonFields(node, "", faults);
             }
         } catch (JacksonException e) {
-            throw new NotAnObjectException("The body is not valid JSON: " + quote(e.getOriginalMessage().replaceAll("\\s+", " ")) + ".");
+            throw new NotAnObjectException("The body is not valid JSON: "
+                    + quote(e.getOriginalMessage().replaceAll("\\s+", " ")) + ".");
         }
         throw new NotAnObjectException("The body must be a JSON object, {\"field\": value, ...}.");
     }
@@ -64,7 +67,8 @@ final class JsonFields {
     }
 
     void only(Set<String> known) {
-        object.propertyNames().stream().filter(name -> !known.contains(name))
+        object.propertyNames().stream()
+                .filter(name -> !known.contains(name))
                 .forEach(name -> fault(name.length() > 40 ? name.substring(0, 40) : name, "There is no such field."));
     }
 
@@ -80,7 +84,10 @@ final class JsonFields {
         }
         double value = node.isNumber() ? node.doubleValue() : Double.NaN;
         if (!(value >= least && value <= most)) {
-            fault(field, "Expected a number from %s to %s, got %s.".formatted(Figures.plain(least), Figures.plain(most), quote(shown(node))));
+            fault(
+                    field,
+                    "Expected a number from %s to %s, got %s."
+                            .formatted(Figures.plain(least), Figures.plain(most), quote(shown(node))));
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(value);
@@ -111,7 +118,9 @@ final class JsonFields {
         try {
             return Optional.of(OffsetDateTime.parse(words(field)).toInstant());
         } catch (DateTimeParseException e) {
-            fault(field, "Expected a time such as 2026-03-01T19:05:00Z, got %s.".formatted(quote(shown(object.get(field)))));
+            fault(
+                    field,
+                    "Expected a time such as 2026-03-01T19:05:00Z, got %s.".formatted(quote(shown(object.get(field)))));
             return Optional.empty();
         }
     }
@@ -175,7 +184,16 @@ final class JsonFields {
     TubeType tubeType(String field, TubeCatalogue catalogue) {
         String name = words(field);
         return catalogue.find(name).orElseGet(() -> {
-            fault(field, "%s is not in the catalogue; known are %s.".formatted(quote(name), String.join(", ", catalogue.types().stream().map(TubeType::name).toList())));
+            fault(
+                    field,
+                    "%s is not in the catalogue; known are %s."
+                            .formatted(
+                                    quote(name),
+                                    String.join(
+                                            ", ",
+                                            catalogue.types().stream()
+                                                    .map(TubeType::name)
+                                                    .toList())));
             return catalogue.types().get(0);
         });
     }
@@ -184,7 +202,13 @@ final class JsonFields {
     List<JsonFields> objects(String field, int least, int most) {
         JsonNode node = object.get(field);
         if (node == null || !node.isArray() || node.size() < least || node.size() > most) {
-            fault(field, "Expected a list of %d to %d objects, got %s.".formatted(least, most, node == null ? "nothing" : node.isArray() ? node.size() : quote(shown(node))));
+            fault(
+                    field,
+                    "Expected a list of %d to %d objects, got %s."
+                            .formatted(
+                                    least,
+                                    most,
+                                    node == null ? "nothing" : node.isArray() ? node.size() : quote(shown(node))));
             return List.of();
         }
         List<JsonFields> objects = new ArrayList<>();
@@ -208,7 +232,9 @@ final class JsonFields {
     int whole(String field, int least, int most, String why) {
         double number = required(field, least, most, why);
         if (number != Math.rint(number)) {
-            fault(field, "Expected a whole number from %d to %d, got %s.".formatted(least, most, Figures.plain(number)));
+            fault(
+                    field,
+                    "Expected a whole number from %d to %d, got %s.".formatted(least, most, Figures.plain(number)));
         }
         return (int) number;
     }

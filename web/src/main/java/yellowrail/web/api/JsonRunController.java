@@ -27,13 +27,30 @@ class JsonRunController {
         this.words = words;
     }
 
-    @Operation(summary = "A log played again: verdicts, supply line, next move, and the lines that were asked about or refused",
-            requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(required = true, content = @Content(
-                    mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = RunRequest.class))))
-    @ApiResponse(responseCode = "200", description = "Where the amp stands", content = @Content(
-            mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = RunResponse.class)))
-    @ApiResponse(responseCode = "400", description = JsonExchange.FAULTS,
-            content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
+    @Operation(
+            summary = "A log played again: verdicts, supply line, next move, and the lines that were asked about "
+                    + "or refused",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                                            schema = @Schema(implementation = RunRequest.class))))
+    @ApiResponse(
+            responseCode = "200",
+            description = "Where the amp stands",
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                            schema = @Schema(implementation = RunResponse.class)))
+    @ApiResponse(
+            responseCode = "400",
+            description = JsonExchange.FAULTS,
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
+                            schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = "/api/run", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> run(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The log cannot be played", (fields, faults) -> {

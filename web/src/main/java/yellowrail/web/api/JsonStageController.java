@@ -41,27 +41,76 @@ class JsonStageController {
         this.words = words;
     }
 
-    @Operation(summary = "Power, harmonics, currents and dissipation of an output stage at full drive",
-            requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(required = true, content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = LoadLineRequest.class))))
-    @ApiResponse(responseCode = "200", description = "The stage at full drive", content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = LoadLineResponse.class)))
-    @ApiResponse(responseCode = "400", description = JsonExchange.FAULTS, content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
+    @Operation(
+            summary = "Power, harmonics, currents and dissipation of an output stage at full drive",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                                            schema = @Schema(implementation = LoadLineRequest.class))))
+    @ApiResponse(
+            responseCode = "200",
+            description = "The stage at full drive",
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                            schema = @Schema(implementation = LoadLineResponse.class)))
+    @ApiResponse(
+            responseCode = "400",
+            description = JsonExchange.FAULTS,
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
+                            schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = "/api/load-line", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> loadLine(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, CANNOT, (fields, faults) -> {
             LoadLineRequestReader.Asked asked = new LoadLineRequestReader(fields, tubes.catalogue()).read();
-            return () -> performance(asked, faults).map(found -> LoadLineResponse.of(found, words.say(Opinion.of(found, asked.model(), asked.type().customaryRating())), words)).orElse(null);
+            return () -> performance(asked, faults)
+                    .map(found -> LoadLineResponse.of(
+                            found,
+                            words.say(Opinion.of(
+                                    found, asked.model(), asked.type().customaryRating())),
+                            words))
+                    .orElse(null);
         });
     }
 
-    @Operation(summary = "The same stage as a SPICE netlist",
-            requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(required = true, content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = LoadLineRequest.class))))
-    @ApiResponse(responseCode = "200", description = "The netlist", content = @Content(mediaType = MediaType.TEXT_PLAIN_VALUE, schema = @Schema(implementation = String.class)))
-    @ApiResponse(responseCode = "400", description = JsonExchange.FAULTS, content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
+    @Operation(
+            summary = "The same stage as a SPICE netlist",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                                            schema = @Schema(implementation = LoadLineRequest.class))))
+    @ApiResponse(
+            responseCode = "200",
+            description = "The netlist",
+            content = @Content(mediaType = MediaType.TEXT_PLAIN_VALUE, schema = @Schema(implementation = String.class)))
+    @ApiResponse(
+            responseCode = "400",
+            description = JsonExchange.FAULTS,
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
+                            schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = "/api/load-line.cir")
     ResponseEntity<Object> netlist(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, CANNOT, MediaType.TEXT_PLAIN, (fields, faults) -> {
             LoadLineRequestReader.Asked asked = new LoadLineRequestReader(fields, tubes.catalogue()).read();
-            return () -> performance(asked, faults).map(found -> new Netlist(found, "%s %s".formatted(asked.type().name(), Code.of(asked.stage().topology()))).write()).orElse(null);
+            return () -> performance(asked, faults)
+                    .map(found -> new Netlist(
+                                    found,
+                                    "%s %s"
+                                            .formatted(
+                                                    asked.type().name(),
+                                                    Code.of(asked.stage().topology())))
+                            .write())
+                    .orElse(null);
         });
     }
 
@@ -74,10 +123,29 @@ class JsonStageController {
         }
     }
 
-    @Operation(summary = "The load the tubes see of a speaker on a tap",
-            requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(required = true, content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = ReflectedLoadRequest.class))))
-    @ApiResponse(responseCode = "200", description = "The load", content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = ReflectedLoadResponse.class)))
-    @ApiResponse(responseCode = "400", description = JsonExchange.FAULTS, content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
+    @Operation(
+            summary = "The load the tubes see of a speaker on a tap",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                                            schema = @Schema(implementation = ReflectedLoadRequest.class))))
+    @ApiResponse(
+            responseCode = "200",
+            description = "The load",
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                            schema = @Schema(implementation = ReflectedLoadResponse.class)))
+    @ApiResponse(
+            responseCode = "400",
+            description = JsonExchange.FAULTS,
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
+                            schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = "/api/reflected-load", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> reflected(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The load cannot be computed", JsonStageController::reflect);
@@ -92,7 +160,11 @@ class JsonStageController {
             double secondary = fields.required("secondaryVolts", 0.0001, 1000, "volts of the tap");
             return () -> ReflectedLoadResponse.of(Reflection.measured(primary, secondary, speaker, nominal));
         }
-        double primary = fields.required("primaryOhms", 50, 1e6, "the primary\u2019s nominal load, or primaryVolts and secondaryVolts as measured");
+        double primary = fields.required(
+                "primaryOhms",
+                50,
+                1e6,
+                "the primary\u2019s nominal load, or primaryVolts and secondaryVolts as measured");
         double tap = fields.required("tapOhms", 0.1, 1000, "the speaker the tap is meant for");
         return () -> ReflectedLoadResponse.of(Reflection.onTap(primary, tap, speaker));
     }

@@ -30,10 +30,29 @@ class JsonSwapController {
         this.words = words;
     }
 
-    @Operation(summary = "Whether one tube type can take the place of another, question by question",
-            requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(required = true, content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = SwapRequest.class))))
-    @ApiResponse(responseCode = "200", description = "The verdict and the lines", content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = SwapResponse.class)))
-    @ApiResponse(responseCode = "400", description = JsonExchange.FAULTS, content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
+    @Operation(
+            summary = "Whether one tube type can take the place of another, question by question",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                                            schema = @Schema(implementation = SwapRequest.class))))
+    @ApiResponse(
+            responseCode = "200",
+            description = "The verdict and the lines",
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                            schema = @Schema(implementation = SwapResponse.class)))
+    @ApiResponse(
+            responseCode = "400",
+            description = JsonExchange.FAULTS,
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
+                            schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = "/api/swap-check", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> check(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The swap cannot be checked", (fields, faults) -> {

@@ -29,8 +29,8 @@ import yellowrail.core.finding.Code;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.Matching;
 import yellowrail.core.match.Placing;
-import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.typed.Quantity;
 import yellowrail.web.form.Faults;
 import yellowrail.web.words.Words;
 
@@ -47,19 +47,57 @@ class JsonTubesController {
         this.words = words;
     }
 
-    @Operation(summary = "The best pairs, quads or sextets of a drawer",
-            requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(required = true, content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = MatchRequest.class))))
-    @ApiResponse(responseCode = "200", description = "The groups and the leftovers", content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = MatchResponse.class)))
-    @ApiResponse(responseCode = "400", description = JsonExchange.FAULTS, content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
+    @Operation(
+            summary = "The best pairs, quads or sextets of a drawer",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                                            schema = @Schema(implementation = MatchRequest.class))))
+    @ApiResponse(
+            responseCode = "200",
+            description = "The groups and the leftovers",
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                            schema = @Schema(implementation = MatchResponse.class)))
+    @ApiResponse(
+            responseCode = "400",
+            description = JsonExchange.FAULTS,
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
+                            schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = "/api/match", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> match(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The tubes cannot be matched", this::match);
     }
 
-    @Operation(summary = "Which tube goes into which socket",
-            requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(required = true, content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = PlacingRequest.class))))
-    @ApiResponse(responseCode = "200", description = "The seating", content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(implementation = PlacingResponse.class)))
-    @ApiResponse(responseCode = "400", description = JsonExchange.FAULTS, content = @Content(mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE, schema = @Schema(implementation = ProblemDetail.class)))
+    @Operation(
+            summary = "Which tube goes into which socket",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                                            schema = @Schema(implementation = PlacingRequest.class))))
+    @ApiResponse(
+            responseCode = "200",
+            description = "The seating",
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                            schema = @Schema(implementation = PlacingResponse.class)))
+    @ApiResponse(
+            responseCode = "400",
+            description = JsonExchange.FAULTS,
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
+                            schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = "/api/placing", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> placing(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The tubes cannot be placed", JsonTubesController::place);
@@ -70,7 +108,15 @@ class JsonTubesController {
         List<Candidate> tubes = candidates(fields, true, Matching.LEAST_GROUP, MOST_TUBES);
         int size = fields.whole("groupSize", Matching.LEAST_GROUP, Matching.MOST_GROUP, "tubes in a group");
         OptionalDouble tolerance = fields.number("toleranceMilliamps", 0, 1000);
-        return () -> MatchResponse.of(new Matching(tubes, size, tolerance.isPresent() ? OptionalDouble.of(Unit.MILLIAMP.toSi(tolerance.getAsDouble())) : tolerance).find(), words);
+        return () -> MatchResponse.of(
+                new Matching(
+                                tubes,
+                                size,
+                                tolerance.isPresent()
+                                        ? OptionalDouble.of(Unit.MILLIAMP.toSi(tolerance.getAsDouble()))
+                                        : tolerance)
+                        .find(),
+                words);
     }
 
     private static Supplier<Object> place(JsonFields fields, Faults faults) {
@@ -79,7 +125,10 @@ class JsonTubesController {
         Map<String, Channel> channels = new LinkedHashMap<>();
         List<Socket> sockets = sockets(fields, channels);
         if (!faults.any() && tubes.size() != sockets.size()) {
-            faults.add("sockets", "As many sockets as tubes are needed, got %d tubes for %d sockets.".formatted(tubes.size(), sockets.size()));
+            faults.add(
+                    "sockets",
+                    "As many sockets as tubes are needed, got %d tubes for %d sockets."
+                            .formatted(tubes.size(), sockets.size()));
         }
         return () -> PlacingResponse.of(new Placing(tubes, sockets).best(), channels);
     }
@@ -90,7 +139,9 @@ class JsonTubesController {
         for (JsonFields tube : fields.objects("tubes", least, most)) {
             tube.only(steepness ? Set.of("label", "milliamps", "transconductance") : Set.of("label", "milliamps"));
             OptionalDouble slope = steepness ? tube.number("transconductance", 0.01, 100) : OptionalDouble.empty();
-            tubes.add(new Candidate(label(tube, labels), Unit.MILLIAMP.toSi(tube.required("milliamps", 0.01, 2000, "the current at the test")),
+            tubes.add(new Candidate(
+                    label(tube, labels),
+                    Unit.MILLIAMP.toSi(tube.required("milliamps", 0.01, 2000, "the current at the test")),
                     slope.isPresent() ? OptionalDouble.of(slope.getAsDouble() / 1e3) : slope));
         }
         return tubes;
@@ -103,17 +154,25 @@ class JsonTubesController {
         for (JsonFields socket : fields.objects("sockets", 1, AmpSheet.MOST_SOCKETS)) {
             socket.only(Set.of("label", "side", "channel"));
             String label = label(socket, labels);
-            sockets.add(new Socket(label, Side.valueOf(socket.choice("side", List.of("push", "pull", "single"), false).toUpperCase(Locale.ROOT)),
-                    channel(socket, channels), label));
+            sockets.add(new Socket(
+                    label,
+                    Side.valueOf(socket.choice("side", List.of("push", "pull", "single"), false)
+                            .toUpperCase(Locale.ROOT)),
+                    channel(socket, channels),
+                    label));
         }
         return sockets;
     }
 
-    /** Channels are told apart by what they are called; the placing only needs to know which sockets belong together. */
+    /**
+     * Channels are told apart by what they are called; the placing only needs to know which sockets belong together.
+     */
     private static Channel channel(JsonFields socket, Map<String, Channel> channels) {
         String name = socket.has("channel") ? socket.words("channel").strip() : Code.of(Channel.MONO);
         if (!channels.containsKey(name) && channels.size() == Channel.values().length) {
-            socket.fault("channel", "At most %d channels, got %s besides.".formatted(Channel.values().length, Quantity.quote(name)));
+            socket.fault(
+                    "channel",
+                    "At most %d channels, got %s besides.".formatted(Channel.values().length, Quantity.quote(name)));
             return Channel.MONO;
         }
         return channels.computeIfAbsent(name, added -> Channel.values()[channels.size()]);

@@ -11,9 +11,15 @@ import yellowrail.web.words.Words;
 
 /** A stage at full drive: a sine to the edge of grid current. */
 record LoadLineResponse(
-        @Schema(description = "Of the fundamental, in the load") double powerWatts,
-        @Schema(description = "Second to ninth harmonic; an estimate") double thdPercent,
-        @Schema(description = "2nd to 9th, percent of the fundamental") List<Double> harmonicsPercent,
+        @Schema(description = "Of the fundamental, in the load")
+        double powerWatts,
+
+        @Schema(description = "Second to ninth harmonic; an estimate")
+        double thdPercent,
+
+        @Schema(description = "2nd to 9th, percent of the fundamental")
+        List<Double> harmonicsPercent,
+
         @Schema(description = "Whole stage") double idlePlateMilliamps,
         @Schema(description = "Whole stage, mean") double fullPlateMilliamps,
         @Schema(description = "Whole stage") double idleScreenMilliamps,
@@ -25,17 +31,38 @@ record LoadLineResponse(
         @Schema(description = "Grid to cathode at idle, V") double biasVolts,
         @Schema(description = "At each grid") double peakDriveVolts,
         double efficiencyPercent,
-        @Schema(description = "Power up to which both sides carry current; null single-ended, and where they do to the end") Double classAWatts,
-        @Schema(description = "What clips first, and at which power") String clipping,
+
+        @Schema(
+                description =
+                        "Power up to which both sides carry current; null single-ended, and where they do to the end")
+        Double classAWatts,
+
+        @Schema(description = "What clips first, and at which power")
+        String clipping,
+
         List<String> notes) {
 
     static LoadLineResponse of(Performance found, List<String> notes, Words words) {
         int tubes = found.stage().tubes();
         Performance.Clipping clipping = found.clipping();
-        return new LoadLineResponse(round(found.powerWatts()), round(100 * found.distortion()), found.harmonics().stream().map(ratio -> round(100 * ratio)).toList(),
-                milliamps(tubes * found.idle().plateAmps()), milliamps(found.plateAmps()), milliamps(tubes * found.idle().screenAmps()), milliamps(found.screenAmps()), round(found.plateWatts()),
-                round(found.screenWatts()), round(found.peakPlateVolts()), milliamps(found.peakPlateAmps()), round(found.idle().gridVolts()), round(found.peakDrive()), round(100 * found.efficiency()),
+        return new LoadLineResponse(
+                round(found.powerWatts()),
+                round(100 * found.distortion()),
+                found.harmonics().stream().map(ratio -> round(100 * ratio)).toList(),
+                milliamps(tubes * found.idle().plateAmps()),
+                milliamps(found.plateAmps()),
+                milliamps(tubes * found.idle().screenAmps()),
+                milliamps(found.screenAmps()),
+                round(found.plateWatts()),
+                round(found.screenWatts()),
+                round(found.peakPlateVolts()),
+                milliamps(found.peakPlateAmps()),
+                round(found.idle().gridVolts()),
+                round(found.peakDrive()),
+                round(100 * found.efficiency()),
                 found.classAWatts().isPresent() ? round(found.classAWatts().getAsDouble()) : null,
-                words.message("page.load-line.api-clips", words.name(clipping.limit()), Figures.fixed(clipping.watts(), 1)), notes);
+                words.message(
+                        "page.load-line.api-clips", words.name(clipping.limit()), Figures.fixed(clipping.watts(), 1)),
+                notes);
     }
 }

@@ -22,14 +22,15 @@ final class RunRequestReader {
     private final Instant now;
 
     /** @param sheet of an amp that was changed; null where a line was typed */
-    private record Item(Instant at, String line, boolean confirmed, AmpSheet sheet) {
-    }
+    private record Item(Instant at, String line, boolean confirmed, AmpSheet sheet) {}
 
     RunRequestReader(JsonFields fields, TubeCatalogue catalogue) {
         this.fields = fields;
         this.catalogue = catalogue;
         fields.only(KNOWN);
-        this.amp = fields.object("amp").map(each -> new AmpRequestReader(each, catalogue).read()).orElse(null);
+        this.amp = fields.object("amp")
+                .map(each -> new AmpRequestReader(each, catalogue).read())
+                .orElse(null);
         List<JsonFields> log = fields.objects("log", 0, MOST_ITEMS);
         this.items = log.stream().map(this::item).toList();
         for (int i = 1; i < items.size(); i++) {
@@ -51,7 +52,13 @@ final class RunRequestReader {
             return new Item(at, "", false, null);
         }
         if (each.has("amp")) {
-            return new Item(at, "", false, each.object("amp").map(sheet -> new AmpRequestReader(sheet, catalogue).read()).orElse(null));
+            return new Item(
+                    at,
+                    "",
+                    false,
+                    each.object("amp")
+                            .map(sheet -> new AmpRequestReader(sheet, catalogue).read())
+                            .orElse(null));
         }
         String line = each.words("line");
         if (line.length() > LONGEST_LINE) {
@@ -62,7 +69,8 @@ final class RunRequestReader {
 
     /** When the answer is wanted for; the last of the log where that is not said. */
     private Instant readNow() {
-        Instant last = items.isEmpty() ? Instant.EPOCH : items.get(items.size() - 1).at();
+        Instant last =
+                items.isEmpty() ? Instant.EPOCH : items.get(items.size() - 1).at();
         Instant asked = fields.time("now").orElse(last);
         if (asked.isBefore(last)) {
             fields.fault("now", "The log goes on after it.");

@@ -1,5 +1,4 @@
 package yellowrail.web.bench;
 
 /** An amp on the bench in one line. */
-record BenchLine(long id, String name, String what, String setting, String token, String due, String go) {
-}
+record BenchLine(long id, String name, String what, String setting, String token, String due, String go) {}

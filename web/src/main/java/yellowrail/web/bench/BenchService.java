@@ -47,18 +47,34 @@ class BenchService {
         String what = words.say(sheet.told());
         Optional<Run> newest = runs.newestOf(amp.id());
         if (newest.isEmpty()) {
-            return new BenchLine(amp.id(), sheet.name(), what, words.message("page.bench.no-readings"), Verdict.NOT_JUDGED.token(), "", words.message("page.bench.start"));
+            return new BenchLine(
+                    amp.id(),
+                    sheet.name(),
+                    what,
+                    words.message("page.bench.no-readings"),
+                    Verdict.NOT_JUDGED.token(),
+                    "",
+                    words.message("page.bench.start"));
         }
         Run run = newest.get();
         StageSummary summary = runs.summary(run);
-        return new BenchLine(amp.id(), sheet.name(), what, SummaryWords.brief(summary, words), summary.worst().judgement().verdict().token(),
-                due(run, summary), words.message(run.isOpen() ? "page.bench.go-on" : "page.bench.look"));
+        return new BenchLine(
+                amp.id(),
+                sheet.name(),
+                what,
+                SummaryWords.brief(summary, words),
+                summary.worst().judgement().verdict().token(),
+                due(run, summary),
+                words.message(run.isOpen() ? "page.bench.go-on" : "page.bench.look"));
     }
 
     private String due(Run run, StageSummary summary) {
         TubeIdle worst = summary.worst();
         Judgement judgement = worst.judgement();
-        String open = run.isOpen() ? words.message("page.bench.open-since", DAY.format(run.begunAt().atZoneSameInstant(clock.getZone()))) : "";
+        String open = run.isOpen()
+                ? words.message(
+                        "page.bench.open-since", DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())))
+                : "";
         if (summary.alarm().isPresent()) {
             return words.message(summary.alarm().get().off() ? "page.bench.find-cause" : "page.bench.switch-off");
         }

@@ -9,23 +9,33 @@ import yellowrail.core.map.Point;
 /**
  * A field of a drawing and the data it shows.
  *
- * @param width       of the drawing, px
- * @param height      of the drawing, px
- * @param left        margin, px
- * @param right       margin, px
- * @param top         margin, px
- * @param bottom      margin, px
- * @param fromX       at the left edge, data units
- * @param toX         at the right edge
- * @param fromY       at the lower edge
- * @param toY         at the upper edge
+ * @param width of the drawing, px
+ * @param height of the drawing, px
+ * @param left margin, px
+ * @param right margin, px
+ * @param top margin, px
+ * @param bottom margin, px
+ * @param fromX at the left edge, data units
+ * @param toX at the right edge
+ * @param fromY at the lower edge
+ * @param toY at the upper edge
  * @param logarithmic whether x runs in equal ratios
  */
-public record Plot(int width, int height, int left, int right, int top, int bottom, double fromX, double toX, double fromY, double toY, boolean logarithmic) {
+public record Plot(
+        int width,
+        int height,
+        int left,
+        int right,
+        int top,
+        int bottom,
+        double fromX,
+        double toX,
+        double fromY,
+        double toY,
+        boolean logarithmic) {
 
     /** A line of the scale. */
-    public record Tick(String at, String text) {
-    }
+    public record Tick(String at, String text) {}
 
     public double x(double value) {
         double part = logarithmic ? Math.log(value / fromX) / Math.log(toX / fromX) : (value - fromX) / (toX - fromX);
@@ -41,7 +51,9 @@ public record Plot(int width, int height, int left, int right, int top, int bott
     }
 
     public String line(List<Point> points) {
-        return points.stream().map(point -> px(x(point.volts())) + " " + px(y(point.amps()))).collect(Collectors.joining(" L", "M", ""));
+        return points.stream()
+                .map(point -> px(x(point.volts())) + " " + px(y(point.amps())))
+                .collect(Collectors.joining(" L", "M", ""));
     }
 
     /** To a tenth of a pixel; written without a formatter, for a page has a thousand of them. */
@@ -52,21 +64,27 @@ public record Plot(int width, int height, int left, int right, int top, int bott
     /** Round values along x; {@code in} takes data units to what is written. */
     public List<Tick> across(int about, double in) {
         List<Double> values = logarithmic ? decades(in) : steps(fromX * in, toX * in, about);
-        return values.stream().map(value -> new Tick(px(x(value / in)), written(value))).toList();
+        return values.stream()
+                .map(value -> new Tick(px(x(value / in)), written(value)))
+                .toList();
     }
 
     public List<Tick> up(int about, double in) {
-        return steps(fromY * in, toY * in, about).stream().map(value -> new Tick(px(y(value / in)), written(value))).toList();
+        return steps(fromY * in, toY * in, about).stream()
+                .map(value -> new Tick(px(y(value / in)), written(value)))
+                .toList();
     }
 
     private static String written(double value) {
-        return Math.abs(value - Math.rint(value)) < 1e-9 ? String.valueOf(Math.round(value)) : String.format(Locale.ROOT, "%.1f", value);
+        return Math.abs(value - Math.rint(value)) < 1e-9
+                ? String.valueOf(Math.round(value))
+                : String.format(Locale.ROOT, "%.1f", value);
     }
 
     private List<Double> decades(double in) {
         List<Double> values = new ArrayList<>();
         for (double decade = Math.pow(10, Math.floor(Math.log10(fromX * in))); decade <= toX * in; decade *= 10) {
-            for (double step : new double[]{1, 2, 5}) {
+            for (double step : new double[] {1, 2, 5}) {
                 if (decade * step >= fromX * in * (1 - 1e-9) && decade * step <= toX * in * (1 + 1e-9)) {
                     values.add(decade * step);
                 }
@@ -78,7 +96,8 @@ public record Plot(int width, int height, int left, int right, int top, int bott
     private static List<Double> steps(double from, double to, int about) {
         double raw = (to - from) / about;
         double magnitude = Math.pow(10, Math.floor(Math.log10(raw)));
-        double step = magnitude * (raw / magnitude < 1.5 ? 1 : raw / magnitude < 3.5 ? 2 : raw / magnitude < 7.5 ? 5 : 10);
+        double step =
+                magnitude * (raw / magnitude < 1.5 ? 1 : raw / magnitude < 3.5 ? 2 : raw / magnitude < 7.5 ? 5 : 10);
         List<Double> ticks = new ArrayList<>();
         for (double at = Math.ceil(from / step - 1e-9) * step; at <= to + 1e-9; at += step) {
             ticks.add(at);

@@ -25,20 +25,24 @@ public final class DataFolder implements AutoCloseable {
 
     /**
      * @param path the folder, made if there is none
-     * @param url  where the application that claims it will be found
+     * @param url where the application that claims it will be found
      * @throws InUseException if another application has claimed it
      */
     public static DataFolder claim(Path path, String url) {
         try {
             Files.createDirectories(path);
-            FileChannel channel = FileChannel.open(path.resolve("in-use-by"), StandardOpenOption.CREATE, StandardOpenOption.READ,
+            FileChannel channel = FileChannel.open(
+                    path.resolve("in-use-by"),
+                    StandardOpenOption.CREATE,
+                    StandardOpenOption.READ,
                     StandardOpenOption.WRITE);
             FileLock lock = channel.tryLock();
             if (lock == null) {
                 throw new InUseException(path, Files.readString(path.resolve("in-use-by")));
             }
             channel.truncate(0);
-            channel.write(StandardCharsets.UTF_8.encode(url + " (process " + ProcessHandle.current().pid() + ")"));
+            channel.write(StandardCharsets.UTF_8.encode(
+                    url + " (process " + ProcessHandle.current().pid() + ")"));
             channel.force(true);
             return new DataFolder(path, lock);
         } catch (IOException e) {

@@ -4,13 +4,16 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Writes records to jsonb columns and reads them back. Fields that a stored
- * record does not have yet come out empty; enums are stored by name, whatever they are called on the screen. */
+/**
+ * Writes records to jsonb columns and reads them back. Fields that a stored record does not have yet come out empty;
+ * enums are stored by name, whatever they are called on the screen.
+ */
 @Component
 public class JsonColumn {
 
     private final JsonMapper mapper = JsonMapper.builder()
-            .disable(EnumFeature.READ_ENUMS_USING_TO_STRING, EnumFeature.WRITE_ENUMS_USING_TO_STRING).build();
+            .disable(EnumFeature.READ_ENUMS_USING_TO_STRING, EnumFeature.WRITE_ENUMS_USING_TO_STRING)
+            .build();
 
     public String write(Object value) {
         return mapper.writeValueAsString(value);

@@ -51,8 +51,9 @@ public final class PrivatePostgres implements AutoCloseable {
      * @throws PostgresException if there is no server on the machine or it does not start; the message says what to do
      */
     public static PrivatePostgres start(Path folder) {
-        Path binaries = binaries().orElseThrow(() -> new PostgresException("No PostgreSQL server under " + DEBIAN
-                + ". Install Debian's package postgresql: apt-get install postgresql"));
+        Path binaries = binaries()
+                .orElseThrow(() -> new PostgresException("No PostgreSQL server under " + DEBIAN
+                        + ". Install Debian's package postgresql: apt-get install postgresql"));
         boolean root = System.getProperty("user.name").equals("root");
         Path cluster = folder.resolve("postgres");
         Path passwordFile = folder.resolve("postgres-password");
@@ -61,14 +62,21 @@ public final class PrivatePostgres implements AutoCloseable {
             fresh.make();
             PrivatePostgres running = fresh.alreadyRunning().orElse(fresh);
             if (running == fresh) {
-                fresh.run(Duration.ofSeconds(60), "pg_ctl", "start", "--wait", "--silent", "--pgdata=" + cluster,
-                        "--log=" + cluster.resolve("server.log"), "--options=-p " + fresh.port
-                                + " -c listen_addresses=127.0.0.1 -c unix_socket_directories=''");
+                fresh.run(
+                        Duration.ofSeconds(60),
+                        "pg_ctl",
+                        "start",
+                        "--wait",
+                        "--silent",
+                        "--pgdata=" + cluster,
+                        "--log=" + cluster.resolve("server.log"),
+                        "--options=-p " + fresh.port + " -c listen_addresses=127.0.0.1 -c unix_socket_directories=''");
             }
             running.makeDatabase();
             return running;
         } catch (IOException | SQLException e) {
-            throw new PostgresException("PostgreSQL could not be started in %s: %s".formatted(cluster, e.getMessage()), e);
+            throw new PostgresException(
+                    "PostgreSQL could not be started in %s: %s".formatted(cluster, e.getMessage()), e);
         }
     }
 
@@ -77,8 +85,10 @@ public final class PrivatePostgres implements AutoCloseable {
             return Optional.empty();
         }
         try (Stream<Path> versions = Files.list(DEBIAN)) {
-            return versions.map(version -> version.resolve("bin")).filter(bin -> Files.isExecutable(bin.resolve("initdb")))
-                    .max(Comparator.comparingInt(bin -> Integer.parseInt(bin.getParent().getFileName().toString())));
+            return versions.map(version -> version.resolve("bin"))
+                    .filter(bin -> Files.isExecutable(bin.resolve("initdb")))
+                    .max(Comparator.comparingInt(bin ->
+                            Integer.parseInt(bin.getParent().getFileName().toString())));
         } catch (IOException e) {
             return Optional.empty();
         }
@@ -105,19 +115,34 @@ public final class PrivatePostgres implements AutoCloseable {
             run(Duration.ofSeconds(10), List.of("install", "-d", "-o", "postgres", "-m", "700", cluster.toString()));
             run(Duration.ofSeconds(10), List.of("chown", "postgres", draft.toString()));
         }
-        run(Duration.ofSeconds(120), "initdb", "--pgdata=" + cluster, "--username=" + USER, "--auth=scram-sha-256",
-                "--pwfile=" + draft, "--encoding=UTF8", "--locale=C.UTF-8", "--no-instructions");
+        run(
+                Duration.ofSeconds(120),
+                "initdb",
+                "--pgdata=" + cluster,
+                "--username=" + USER,
+                "--auth=scram-sha-256",
+                "--pwfile=" + draft,
+                "--encoding=UTF8",
+                "--locale=C.UTF-8",
+                "--no-instructions");
         Files.move(draft, passwordFile);
     }
 
     /** The user postgres must be able to walk down to the folder. */
     private void requireReachable() throws IOException {
         try {
-            run(Duration.ofSeconds(10), "/usr/bin/test", "-x", cluster.getParent().toString());
+            run(
+                    Duration.ofSeconds(10),
+                    "/usr/bin/test",
+                    "-x",
+                    cluster.getParent().toString());
         } catch (PostgresException e) {
-            throw new PostgresException(("PostgreSQL runs as the user postgres when started by root, and that user cannot enter %s. "
-                    + "Choose another folder with --data, such as --data /var/lib/yellow-rail, or start as an ordinary user.")
-                    .formatted(cluster.getParent()), e);
+            throw new PostgresException(
+                    ("PostgreSQL runs as the user postgres when started by root, and that user cannot enter %s. "
+                                    + "Choose another folder with --data, such as --data /var/lib/yellow-rail, "
+                                    + "or start as an ordinary user.")
+                            .formatted(cluster.getParent()),
+                    e);
         }
     }
 
@@ -136,8 +161,9 @@ public final class PrivatePostgres implements AutoCloseable {
     }
 
     private void makeDatabase() throws SQLException, IOException {
-        try (var connection = DriverManager.getConnection("jdbc:postgresql://127.0.0.1:" + port + "/postgres", USER, password());
-             var statement = connection.createStatement()) {
+        try (var connection = DriverManager.getConnection(
+                        "jdbc:postgresql://127.0.0.1:" + port + "/postgres", USER, password());
+                var statement = connection.createStatement()) {
             try (var found = statement.executeQuery("SELECT 1 FROM pg_database WHERE datname = '" + DATABASE + "'")) {
                 if (found.next()) {
                     return;
@@ -150,8 +176,13 @@ public final class PrivatePostgres implements AutoCloseable {
     /** What Spring needs to find it. */
     public Map<String, Object> properties() {
         try {
-            return Map.of("spring.datasource.url", "jdbc:postgresql://127.0.0.1:" + port + "/" + DATABASE,
-                    "spring.datasource.username", USER, "spring.datasource.password", password());
+            return Map.of(
+                    "spring.datasource.url",
+                    "jdbc:postgresql://127.0.0.1:" + port + "/" + DATABASE,
+                    "spring.datasource.username",
+                    USER,
+                    "spring.datasource.password",
+                    password());
         } catch (IOException e) {
             throw new PostgresException("The database password in %s cannot be read".formatted(passwordFile), e);
         }
@@ -180,14 +211,20 @@ public final class PrivatePostgres implements AutoCloseable {
         try {
             Path output = Files.createTempFile("yellow-rail-postgres", ".log");
             try {
-                Process process = new ProcessBuilder(command).directory(Path.of("/").toFile())
-                        .redirectErrorStream(true).redirectOutput(output.toFile()).start();
+                Process process = new ProcessBuilder(command)
+                        .directory(Path.of("/").toFile())
+                        .redirectErrorStream(true)
+                        .redirectOutput(output.toFile())
+                        .start();
                 if (!process.waitFor(atMost.toSeconds(), TimeUnit.SECONDS)) {
                     process.destroyForcibly();
                     throw new PostgresException("%s did not end within %d s".formatted(command, atMost.toSeconds()));
                 }
                 if (process.exitValue() != 0) {
-                    throw new PostgresException("%s failed: %s".formatted(String.join(" ", command), Files.readString(output).strip()));
+                    throw new PostgresException("%s failed: %s"
+                            .formatted(
+                                    String.join(" ", command),
+                                    Files.readString(output).strip()));
                 }
             } finally {
                 Files.deleteIfExists(output);

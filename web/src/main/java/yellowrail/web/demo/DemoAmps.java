@@ -22,7 +22,8 @@ import yellowrail.core.tube.TubeCatalogue;
 /** The amps of the made-up workshop, all named after plants of the bog. */
 final class DemoAmps {
 
-    private static final PlateSense TO_CATHODE = new PlateSense(PlateSense.Point.PLATE, PlateSense.Reference.CATHODE, OptionalDouble.empty());
+    private static final PlateSense TO_CATHODE =
+            new PlateSense(PlateSense.Point.PLATE, PlateSense.Reference.CATHODE, OptionalDouble.empty());
 
     private final TubeCatalogue catalogue;
 
@@ -32,57 +33,118 @@ final class DemoAmps {
 
     AmpSheet coldPair() {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, "6L6GC", 2, false);
-        return sheet(usual, "Bogbean pair", "Rebuilt supply, new reservoir capacitors.",
-                "The jack must be in before the tubes conduct. The RANGE pot hides under the tag board.", usual.sockets(),
-                List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)), usual.current(), usual.plate())
-                .with(new Supply(Rectifier.SILICON, true, OptionalDouble.of(352), OptionalDouble.of(550), OptionalDouble.of(0.020), OptionalDouble.empty(),
-                        OptionalDouble.of(1), OptionalDouble.empty(), OptionalDouble.empty()))
+        return sheet(
+                        usual,
+                        "Bogbean pair",
+                        "Rebuilt supply, new reservoir capacitors.",
+                        "The jack must be in before the tubes conduct. The RANGE pot hides under the tag board.",
+                        usual.sockets(),
+                        List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)),
+                        usual.current(),
+                        usual.plate())
+                .with(new Supply(
+                        Rectifier.SILICON,
+                        true,
+                        OptionalDouble.of(352),
+                        OptionalDouble.of(550),
+                        OptionalDouble.of(0.020),
+                        OptionalDouble.empty(),
+                        OptionalDouble.of(1),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty()))
                 .with(DemoFittings.COLD_PAIR);
     }
 
     AmpSheet quad() {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.CATHODE_SHARED, "EL84", 4, false);
-        return sheet(usual, "Sedge quad", "One resistor for all four cathodes; measure it cold.", "", usual.sockets(), List.of(),
-                CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 62, 0.05, Unit.VOLT), TO_CATHODE)
-                .with(usual.supply().with(Rectifier.TUBE)).with(DemoFittings.QUAD)
+        return sheet(
+                        usual,
+                        "Sedge quad",
+                        "One resistor for all four cathodes; measure it cold.",
+                        "",
+                        usual.sockets(),
+                        List.of(),
+                        CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 62, 0.05, Unit.VOLT),
+                        TO_CATHODE)
+                .with(usual.supply().with(Rectifier.TUBE))
+                .with(DemoFittings.QUAD)
                 .with(new Accepted(OptionalDouble.of(320), OptionalDouble.of(320)));
     }
 
     AmpSheet stereo() {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, "EL34", 4, true);
-        List<Socket> sockets = List.of(new Socket("V1", Side.PUSH, Channel.LEFT, "L"), new Socket("V2", Side.PULL, Channel.LEFT, "L"),
-                new Socket("V3", Side.PUSH, Channel.RIGHT, "R"), new Socket("V4", Side.PULL, Channel.RIGHT, "R"));
-        return sheet(usual, "Water mint stereo", "", "The balance control on the front is for volume, not for bias.", sockets,
-                List.of(new Pot("LEFT", Pot.Action.GROUP, "V1 V2", Pot.Turn.ANTICLOCKWISE, true),
-                        new Pot("RIGHT", Pot.Action.GROUP, "V3 V4", Pot.Turn.ANTICLOCKWISE, false)),
-                CurrentSense.across(CurrentMethod.SENSE_SHARED, 12.4, 0.01, Unit.VOLT), usual.plate())
-                .with(usual.supply().with(Rectifier.TUBE)).with(DemoFittings.STEREO);
+        List<Socket> sockets = List.of(
+                new Socket("V1", Side.PUSH, Channel.LEFT, "L"),
+                new Socket("V2", Side.PULL, Channel.LEFT, "L"),
+                new Socket("V3", Side.PUSH, Channel.RIGHT, "R"),
+                new Socket("V4", Side.PULL, Channel.RIGHT, "R"));
+        return sheet(
+                        usual,
+                        "Water mint stereo",
+                        "",
+                        "The balance control on the front is for volume, not for bias.",
+                        sockets,
+                        List.of(
+                                new Pot("LEFT", Pot.Action.GROUP, "V1 V2", Pot.Turn.ANTICLOCKWISE, true),
+                                new Pot("RIGHT", Pot.Action.GROUP, "V3 V4", Pot.Turn.ANTICLOCKWISE, false)),
+                        CurrentSense.across(CurrentMethod.SENSE_SHARED, 12.4, 0.01, Unit.VOLT),
+                        usual.plate())
+                .with(usual.supply().with(Rectifier.TUBE))
+                .with(DemoFittings.STEREO);
     }
 
     AmpSheet single() {
         AmpSheet usual = usual(Topology.SINGLE_ENDED, BiasKind.CATHODE_EACH, "KT88", 1, false);
-        return sheet(usual, "Reedmace single", "First amp of the winter course.", "", usual.sockets(), List.of(),
-                CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 390, 0.05, Unit.VOLT), usual.plate())
+        return sheet(
+                        usual,
+                        "Reedmace single",
+                        "First amp of the winter course.",
+                        "",
+                        usual.sockets(),
+                        List.of(),
+                        CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 390, 0.05, Unit.VOLT),
+                        usual.plate())
                 .with(DemoFittings.SINGLE);
     }
 
     AmpSheet overRating() {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.FIXED, "6V6GT", 2, false);
-        return sheet(usual, "Sundew six", "Bias resistor on the supply board, no pot.", "The chassis stays live for a minute after switching off.",
-                usual.sockets(), List.of(), usual.current(), usual.plate())
+        return sheet(
+                        usual,
+                        "Sundew six",
+                        "Bias resistor on the supply board, no pot.",
+                        "The chassis stays live for a minute after switching off.",
+                        usual.sockets(),
+                        List.of(),
+                        usual.current(),
+                        usual.plate())
                 .with(DemoFittings.SIX)
                 .with(new Accepted(OptionalDouble.of(360), OptionalDouble.of(330)));
     }
 
     AmpSheet mismatched() {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, "6L6GC", 2, false);
-        List<Socket> sockets = List.of(new Socket("V3", Side.PUSH, Channel.MONO, "BLUE"), new Socket("V4", Side.PULL, Channel.MONO, "BROWN"));
-        CurrentSense primary = new CurrentSense(CurrentMethod.HALF_PRIMARY, OptionalDouble.of(118), 0.01, Unit.VOLT, 20,
-                OptionalDouble.of(45), OptionalDouble.empty());
-        return sheet(usual, "Cotton grass", "No resistor in the cathodes: read across the transformer, one side at a time.",
-                "BLUE and BROWN are the plate ends of the output transformer: both at full B+.", sockets,
-                List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true), new Pot("BALANCE", Pot.Action.BALANCE, "", Pot.Turn.UNKNOWN, false)),
-                primary, usual.plate());
+        List<Socket> sockets = List.of(
+                new Socket("V3", Side.PUSH, Channel.MONO, "BLUE"), new Socket("V4", Side.PULL, Channel.MONO, "BROWN"));
+        CurrentSense primary = new CurrentSense(
+                CurrentMethod.HALF_PRIMARY,
+                OptionalDouble.of(118),
+                0.01,
+                Unit.VOLT,
+                20,
+                OptionalDouble.of(45),
+                OptionalDouble.empty());
+        return sheet(
+                usual,
+                "Cotton grass",
+                "No resistor in the cathodes: read across the transformer, one side at a time.",
+                "BLUE and BROWN are the plate ends of the output transformer: both at full B+.",
+                sockets,
+                List.of(
+                        new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true),
+                        new Pot("BALANCE", Pot.Action.BALANCE, "", Pot.Turn.UNKNOWN, false)),
+                primary,
+                usual.plate());
     }
 
     AmpSheet halfDone() {
@@ -95,10 +157,32 @@ final class DemoAmps {
         return new AmpDefaults(topology, bias, catalogue.find(type).orElseThrow(), tubes, stereo).sheet();
     }
 
-    private static AmpSheet sheet(AmpSheet usual, String name, String notes, String quirks, List<Socket> sockets, List<Pot> pots,
-                                  CurrentSense current, PlateSense plate) {
-        return new AmpSheet(name, notes, quirks, usual.topology(), usual.tubeType(), usual.ratingSystem(), usual.ownPlateWatts(), sockets,
-                usual.bias(), pots, current, plate, usual.screen(), AmpDefaults.meter(current.shows()), usual.mainsVolts(),
-                usual.settleMinutes(), usual.target());
+    private static AmpSheet sheet(
+            AmpSheet usual,
+            String name,
+            String notes,
+            String quirks,
+            List<Socket> sockets,
+            List<Pot> pots,
+            CurrentSense current,
+            PlateSense plate) {
+        return new AmpSheet(
+                name,
+                notes,
+                quirks,
+                usual.topology(),
+                usual.tubeType(),
+                usual.ratingSystem(),
+                usual.ownPlateWatts(),
+                sockets,
+                usual.bias(),
+                pots,
+                current,
+                plate,
+                usual.screen(),
+                AmpDefaults.meter(current.shows()),
+                usual.mainsVolts(),
+                usual.settleMinutes(),
+                usual.target());
     }
 }

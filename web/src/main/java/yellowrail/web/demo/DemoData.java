@@ -46,8 +46,15 @@ class DemoData implements ApplicationRunner {
     private final SeatService seats;
     private final Clock clock;
 
-    DemoData(AmpService amps, RunService runs, RunEntries entries, TubeService tubes, StationService stations, DrawerService drawer, SeatService seats,
-             Clock clock) {
+    DemoData(
+            AmpService amps,
+            RunService runs,
+            RunEntries entries,
+            TubeService tubes,
+            StationService stations,
+            DrawerService drawer,
+            SeatService seats,
+            Clock clock) {
         this.stations = stations;
         this.drawer = drawer;
         this.seats = seats;
@@ -67,8 +74,25 @@ class DemoData implements ApplicationRunner {
 
     void fill() {
         DemoAmps demo = new DemoAmps(tubes.catalogue());
-        long first = play(demo.coldPair(), 14, "mark as found", "mains 119.6", "V1 24.1", "V2 22.3", "plate 463", "bias -50.2", "turn RANGE clockwise",
-                "V1 31.0", "V2 28.8", "plate 456.5", "mark after the first turn", "turn RANGE clockwise", "bias -46.8", "V1 36.4", "V2 33.9", "plate 452");
+        long first = play(
+                demo.coldPair(),
+                14,
+                "mark as found",
+                "mains 119.6",
+                "V1 24.1",
+                "V2 22.3",
+                "plate 463",
+                "bias -50.2",
+                "turn RANGE clockwise",
+                "V1 31.0",
+                "V2 28.8",
+                "plate 456.5",
+                "mark after the first turn",
+                "turn RANGE clockwise",
+                "bias -46.8",
+                "V1 36.4",
+                "V2 33.9",
+                "plate 452");
         play(demo.quad(), 12, "rk off 61.4", "mains 120.4", "vk 9.85", "plate 311");
         play(demo.stereo(), 11, "mains 120.1", "L 0.93", "plate 438", "R 0.98", "bias -36.4");
         play(demo.single(), 15, "mains 119.9", "V1 31.2", "plate 402");
@@ -83,8 +107,13 @@ class DemoData implements ApplicationRunner {
         try (InputStream tubesOfTheShelf = DemoData.class.getResourceAsStream("tubes.csv")) {
             DrawerCsv csv = DrawerCsv.parse(new String(tubesOfTheShelf.readAllBytes(), StandardCharsets.UTF_8));
             Map<String, Long> numbers = new HashMap<>();
-            csv.rows().forEach(row -> numbers.put(row.tube().label(), drawer.add(row).orElseThrow()));
-            seats.place(ampId, Map.of("V1", numbers.get("A2"), "V2", numbers.get("A3")), OffsetDateTime.now(clock).minusDays(30));
+            csv.rows()
+                    .forEach(row ->
+                            numbers.put(row.tube().label(), drawer.add(row).orElseThrow()));
+            seats.place(
+                    ampId,
+                    Map.of("V1", numbers.get("A2"), "V2", numbers.get("A3")),
+                    OffsetDateTime.now(clock).minusDays(30));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -111,7 +140,9 @@ class DemoData implements ApplicationRunner {
 
     private void makeSafe(long run, AmpSheet sheet) {
         stations.done(run, Station.PLAN);
-        stations.progress(run, sheet).items(Station.MAKE_SAFE).stream().filter(SafetyItem::gates).forEach(item -> stations.tick(run, item, true));
+        stations.progress(run, sheet).items(Station.MAKE_SAFE).stream()
+                .filter(SafetyItem::gates)
+                .forEach(item -> stations.tick(run, item, true));
         List.of(Station.MAKE_SAFE, Station.TUBES, Station.POWER_UP).forEach(station -> stations.done(run, station));
     }
 

@@ -12,7 +12,8 @@ interface DrawerMapper {
     long save(@Param("type") String type, @Param("label") String label, @Param("tube") String tube);
 
     /** @return 0 if another tube bears this name */
-    int rename(@Param("id") long id, @Param("type") String type, @Param("label") String label, @Param("tube") String tube);
+    int rename(
+            @Param("id") long id, @Param("type") String type, @Param("label") String label, @Param("tube") String tube);
 
     void addTest(@Param("tubeId") long tubeId, @Param("test") String test);
 

@@ -36,7 +36,14 @@ public class DrawerService {
     private final TubeService types;
     private final Words words;
 
-    DrawerService(DrawerMapper mapper, JsonColumn json, SeatService seats, RunService runs, AmpService amps, TubeService types, Words words) {
+    DrawerService(
+            DrawerMapper mapper,
+            JsonColumn json,
+            SeatService seats,
+            RunService runs,
+            AmpService amps,
+            TubeService types,
+            Words words) {
         this.mapper = mapper;
         this.json = json;
         this.seats = seats;
@@ -47,8 +54,7 @@ public class DrawerService {
     }
 
     /** One stay of a tube in an amp, with what its runs told. */
-    record Stay(Seat seat, String amp, Sitting sitting) {
-    }
+    record Stay(Seat seat, String amp, Sitting sitting) {}
 
     /** @param type blank for any */
     @Transactional(readOnly = true)
@@ -64,13 +70,17 @@ public class DrawerService {
     /** @throws NotFoundException if there is no such tube */
     @Transactional(readOnly = true)
     Kept tube(long id) {
-        return mapper.tube(id).map(this::kept).orElseThrow(() -> new NotFoundException("There is no tube %d in the drawer.".formatted(id)));
+        return mapper.tube(id)
+                .map(this::kept)
+                .orElseThrow(() -> new NotFoundException("There is no tube %d in the drawer.".formatted(id)));
     }
 
     /** Newest first. */
     @Transactional(readOnly = true)
     List<TubeTest> tests(long id) {
-        return mapper.tests(id).stream().map(test -> json.read(test, TubeTest.class)).toList();
+        return mapper.tests(id).stream()
+                .map(test -> json.read(test, TubeTest.class))
+                .toList();
     }
 
     /** The type as the catalogue has it, if it has. */
@@ -98,7 +108,10 @@ public class DrawerService {
         mapper.addTest(tube(id).id(), json.write(test));
     }
 
-    /** Takes rows of a file: a tube that is in the drawer already is told anew, a test that is there already comes in once. */
+    /**
+     * Takes rows of a file: a tube that is in the drawer already is told anew, a test that is there already comes in
+     * once.
+     */
     @Transactional
     public void keep(List<DrawerRow> rows) {
         rows.forEach(this::keep);
@@ -113,12 +126,24 @@ public class DrawerService {
 
     /** Under the number that the catalogue calls it by, so that 6CA7 and EL34 lie together. */
     private DrawerTube named(DrawerTube tube) {
-        return type(tube.type()).map(type -> new DrawerTube(type.name(), tube.label(), tube.maker(), tube.markings(), tube.bought(), tube.state(), tube.notes())).orElse(tube);
+        return type(tube.type())
+                .map(type -> new DrawerTube(
+                        type.name(),
+                        tube.label(),
+                        tube.maker(),
+                        tube.markings(),
+                        tube.bought(),
+                        tube.state(),
+                        tube.notes()))
+                .orElse(tube);
     }
 
     @Transactional(readOnly = true)
     public String csv() {
-        return DrawerCsv.write(mapper.everyTest().stream().map(this::kept).map(kept -> new DrawerRow(kept.tube(), kept.test(), Map.of())).toList());
+        return DrawerCsv.write(mapper.everyTest().stream()
+                .map(this::kept)
+                .map(kept -> new DrawerRow(kept.tube(), kept.test(), Map.of()))
+                .toList());
     }
 
     /** Where a tube sat and what its runs told of it, newest first. */
@@ -128,7 +153,11 @@ public class DrawerService {
         for (Seat seat : seats.ofTube(tubeId)) {
             String amp = amps.newest(seat.ampId()).sheet().name();
             for (Run run : runs.ofAmp(seat.ampId())) {
-                Sitting.of(runs.timeline(run), seat.socket(), at -> isDuring(seat, at.atOffset(seat.since().getOffset()))).ifPresent(sitting -> stays.add(0, new Stay(seat, amp, sitting)));
+                Sitting.of(
+                                runs.timeline(run),
+                                seat.socket(),
+                                at -> isDuring(seat, at.atOffset(seat.since().getOffset())))
+                        .ifPresent(sitting -> stays.add(0, new Stay(seat, amp, sitting)));
             }
         }
         return stays;
@@ -142,13 +171,22 @@ public class DrawerService {
     @Transactional(readOnly = true)
     Map<Long, String> suspects() {
         Map<Long, String> suspects = new LinkedHashMap<>();
-        seats.all().stream().map(Seat::tubeId).distinct().forEach(tube -> stays(tube).stream()
-                .flatMap(stay -> stay.sitting().findings().stream().map(finding -> words.message("page.drawer.suspect", stay.seat().socket(), stay.amp(), words.say(finding))))
-                .findFirst().ifPresent(finding -> suspects.put(tube, finding)));
+        seats.all().stream()
+                .map(Seat::tubeId)
+                .distinct()
+                .forEach(tube -> stays(tube).stream()
+                        .flatMap(stay -> stay.sitting().findings().stream()
+                                .map(finding -> words.message(
+                                        "page.drawer.suspect", stay.seat().socket(), stay.amp(), words.say(finding))))
+                        .findFirst()
+                        .ifPresent(finding -> suspects.put(tube, finding)));
         return suspects;
     }
 
     private Kept kept(TubeRecord row) {
-        return new Kept(row.id(), json.read(row.tube(), DrawerTube.class), Optional.ofNullable(row.test()).map(test -> json.read(test, TubeTest.class)));
+        return new Kept(
+                row.id(),
+                json.read(row.tube(), DrawerTube.class),
+                Optional.ofNullable(row.test()).map(test -> json.read(test, TubeTest.class)));
     }
 }

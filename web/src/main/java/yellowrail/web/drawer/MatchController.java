@@ -43,55 +43,105 @@ class MatchController {
     }
 
     /**
-     * @param tubes     ticked ones; all that the filter shows if there are none
+     * @param tubes ticked ones; all that the filter shows if there are none
      * @param tolerance greatest spread of current within a group, mA; blank for any
-     * @param ampId     the amp to foretell; 0 for none
+     * @param ampId the amp to foretell; 0 for none
      */
     @PostMapping("/drawer/match")
-    ModelAndView match(@RequestParam(name = "tube", defaultValue = "") List<Long> tubes, @RequestParam(defaultValue = "") String type, @RequestParam(defaultValue = "") String q,
-                       @RequestParam(defaultValue = "2") int size, @RequestParam(defaultValue = "") String tolerance, @RequestParam(name = "amp", defaultValue = "0") long ampId) {
+    ModelAndView match(
+            @RequestParam(name = "tube", defaultValue = "") List<Long> tubes,
+            @RequestParam(defaultValue = "") String type,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "2") int size,
+            @RequestParam(defaultValue = "") String tolerance,
+            @RequestParam(name = "amp", defaultValue = "0") long ampId) {
         Faults faults = new Faults(words);
         OptionalDouble apart = new FieldReader(faults).number("tolerance", tolerance, Unit.MILLIAMP, 0, 1000);
         if (size < Matching.LEAST_GROUP || size > Matching.MOST_GROUP) {
-            faults.add("size", words.message("page.match.size", String.valueOf(Matching.LEAST_GROUP), String.valueOf(Matching.MOST_GROUP)));
+            faults.add(
+                    "size",
+                    words.message(
+                            "page.match.size",
+                            String.valueOf(Matching.LEAST_GROUP),
+                            String.valueOf(Matching.MOST_GROUP)));
         }
         List<Kept> selected = selected(tubes, type, q);
         Map<Long, String> suspects = drawer.suspects();
         String name = commonest(selected);
         Optional<TubeType> known = drawer.type(name);
         if (known.isEmpty()) {
-            faults.add("type", selected.isEmpty() ? words.message("page.match.nothing-selected") : words.message("page.match.type-not-listed", name));
+            faults.add(
+                    "type",
+                    selected.isEmpty()
+                            ? words.message("page.match.nothing-selected")
+                            : words.message("page.match.type-not-listed", name));
         }
-        ModelAndView page = new ModelAndView("drawer/match").addObject("rail", Rail.plain(words.message("page.match.title"))).addObject("faults", faults)
-                .addObject("type", type).addObject("q", q).addObject("size", size).addObject("tolerance", tolerance).addObject("tubes", tubes).addObject("amps", amps.all()).addObject("ampId", ampId);
+        ModelAndView page = new ModelAndView("drawer/match")
+                .addObject("rail", Rail.plain(words.message("page.match.title")))
+                .addObject("faults", faults)
+                .addObject("type", type)
+                .addObject("q", q)
+                .addObject("size", size)
+                .addObject("tolerance", tolerance)
+                .addObject("tubes", tubes)
+                .addObject("amps", amps.all())
+                .addObject("ampId", ampId);
         if (faults.any()) {
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return page;
         }
-        List<Kept> alike = selected.stream().filter(kept -> kept.tube().type().equals(name)).toList();
-        Comparison comparison = Comparison.of(known.get(), alike.stream().map(Kept::tested).toList());
+        List<Kept> alike = selected.stream()
+                .filter(kept -> kept.tube().type().equals(name))
+                .toList();
+        Comparison comparison =
+                Comparison.of(known.get(), alike.stream().map(Kept::tested).toList());
         Matching.Result result = new Matching(comparison.candidates(), size, apart).find();
         Optional<Amp> amp = ampId == 0 ? Optional.empty() : Optional.of(amps.newest(ampId));
         Map<String, String> doubts = new HashMap<>();
         comparison.remarks().forEach((label, remarks) -> doubts.put(label, String.join("; ", words.say(remarks))));
-        alike.stream().filter(kept -> suspects.containsKey(kept.id())).forEach(kept -> doubts.merge(kept.tube().label(), suspects.get(kept.id()), "%s; %s"::formatted));
-        return page.addObject("view", MatchView.of(known.get(), comparison, doubts, words, result, amp, amp.flatMap(this::outlook),
-                alike.stream().collect(Collectors.toMap(kept -> kept.tube().label(), Kept::id)), selected.size() - alike.size()));
+        alike.stream()
+                .filter(kept -> suspects.containsKey(kept.id()))
+                .forEach(kept -> doubts.merge(kept.tube().label(), suspects.get(kept.id()), "%s; %s"::formatted));
+        return page.addObject(
+                "view",
+                MatchView.of(
+                        known.get(),
+                        comparison,
+                        doubts,
+                        words,
+                        result,
+                        amp,
+                        amp.flatMap(this::outlook),
+                        alike.stream()
+                                .collect(Collectors.toMap(kept -> kept.tube().label(), Kept::id)),
+                        selected.size() - alike.size()));
     }
 
     private List<Kept> selected(List<Long> tubes, String type, String q) {
         String wanted = q.strip().toLowerCase(Locale.ROOT);
-        return drawer.all(type).stream().filter(kept -> tubes.isEmpty() ? (kept.tube().label() + " " + kept.tube().maker() + " " + words.name(kept.tube().state())).toLowerCase(Locale.ROOT).contains(wanted)
-                : tubes.contains(kept.id())).toList();
+        return drawer.all(type).stream()
+                .filter(kept -> tubes.isEmpty()
+                        ? (kept.tube().label() + " " + kept.tube().maker() + " "
+                                        + words.name(kept.tube().state()))
+                                .toLowerCase(Locale.ROOT)
+                                .contains(wanted)
+                        : tubes.contains(kept.id()))
+                .toList();
     }
 
     private static String commonest(List<Kept> selected) {
-        Map<String, Long> counts = selected.stream().collect(Collectors.groupingBy(kept -> kept.tube().type(), Collectors.counting()));
-        return counts.entrySet().stream().max(Comparator.comparingLong(Map.Entry::getValue)).map(Map.Entry::getKey).orElse("");
+        Map<String, Long> counts = selected.stream()
+                .collect(Collectors.groupingBy(kept -> kept.tube().type(), Collectors.counting()));
+        return counts.entrySet().stream()
+                .max(Comparator.comparingLong(Map.Entry::getValue))
+                .map(Map.Entry::getKey)
+                .orElse("");
     }
 
     /** By what was read in the amp last. */
     private Optional<AmpOutlook> outlook(Amp amp) {
-        return runs.newestOf(amp.id()).flatMap(run -> AmpOutlook.of(runs.presentStage(amp), runs.timeline(run).present()));
+        return runs.newestOf(amp.id())
+                .flatMap(run ->
+                        AmpOutlook.of(runs.presentStage(amp), runs.timeline(run).present()));
     }
 }

@@ -23,10 +23,10 @@ import yellowrail.web.words.Words;
 /**
  * The groups as they are shown.
  *
- * @param summary   how many, and how they were found
- * @param basis     the common condition
- * @param outlook   where the amp would have them idle, blank without one
- * @param groups    least difference first
+ * @param summary how many, and how they were found
+ * @param basis the common condition
+ * @param outlook where the amp would have them idle, blank without one
+ * @param groups least difference first
  * @param leftovers tubes that found no group, and those that could not be compared, with the reason
  */
 record MatchView(String summary, String basis, String outlook, List<Line> groups, boolean more, List<Left> leftovers) {
@@ -34,63 +34,141 @@ record MatchView(String summary, String basis, String outlook, List<Line> groups
     private static final int MOST_SHOWN = 150;
 
     /** A tube in its group. */
-    record Member(long id, String label, String figure, String steepness, String remark) {
-    }
+    record Member(long id, String label, String figure, String steepness, String remark) {}
 
     /** One group; {@code tubes} are its numbers for the placing page, blank where it does not fill the amp. */
-    record Line(List<Member> members, String spread, String forecast, String balance, String tubes) {
-    }
+    record Line(List<Member> members, String spread, String forecast, String balance, String tubes) {}
 
     /** A tube without a group. */
-    record Left(String label, String why) {
-    }
+    record Left(String label, String why) {}
 
-    static MatchView of(TubeType type, Comparison comparison, Map<String, String> doubts, Words words, Matching.Result result, Optional<Amp> amp, Optional<AmpOutlook> outlook,
-                        Map<String, Long> ids, int otherTypes) {
+    static MatchView of(
+            TubeType type,
+            Comparison comparison,
+            Map<String, String> doubts,
+            Words words,
+            Matching.Result result,
+            Optional<Amp> amp,
+            Optional<AmpOutlook> outlook,
+            Map<String, Long> ids,
+            int otherTypes) {
         List<Left> left = new ArrayList<>();
-        result.leftovers().forEach(tube -> left.add(new Left(tube.label(), words.message("page.match.no-group-left", Figures.milliamps(tube.amps())))));
+        result.leftovers()
+                .forEach(tube -> left.add(new Left(
+                        tube.label(), words.message("page.match.no-group-left", Figures.milliamps(tube.amps())))));
         comparison.leftOut().forEach((label, why) -> left.add(new Left(label, words.say(why))));
         if (otherTypes > 0) {
-            left.add(new Left(words.message("page.match.of-another-type", String.valueOf(otherTypes)), words.message("page.match.not-mixed")));
+            left.add(new Left(
+                    words.message("page.match.of-another-type", String.valueOf(otherTypes)),
+                    words.message("page.match.not-mixed")));
         }
-        return new MatchView(summary(type, result, words), basis(comparison, result, words), amp.map(found -> outlook(found, outlook, words)).orElse(""),
-                result.groups().stream().limit(MOST_SHOWN).map(group -> line(group, type, comparison, doubts, words, amp, outlook, ids)).toList(), result.groups().size() > MOST_SHOWN, left);
+        return new MatchView(
+                summary(type, result, words),
+                basis(comparison, result, words),
+                amp.map(found -> outlook(found, outlook, words)).orElse(""),
+                result.groups().stream()
+                        .limit(MOST_SHOWN)
+                        .map(group -> line(group, type, comparison, doubts, words, amp, outlook, ids))
+                        .toList(),
+                result.groups().size() > MOST_SHOWN,
+                left);
     }
 
     private static String summary(TubeType type, Matching.Result result, Words words) {
-        return words.message((result.byBoth() ? "page.match.summary-by-both" : "page.match.summary") + (result.groups().size() == 1 ? "-one" : ""), String.valueOf(result.groups().size()), type.name(),
-                Figures.milliamps(result.difference()), words.say(result.method()));
+        return words.message(
+                (result.byBoth() ? "page.match.summary-by-both" : "page.match.summary")
+                        + (result.groups().size() == 1 ? "-one" : ""),
+                String.valueOf(result.groups().size()),
+                type.name(),
+                Figures.milliamps(result.difference()),
+                words.say(result.method()));
     }
 
     private static String basis(Comparison comparison, Matching.Result result, Words words) {
-        return comparison.condition().map(condition -> words.message(result.byBoth() ? "page.match.basis-by-both" : "page.match.basis", words.name(comparison.current()),
-                words.say(condition.told()))).orElse("");
+        return comparison
+                .condition()
+                .map(condition -> words.message(
+                        result.byBoth() ? "page.match.basis-by-both" : "page.match.basis",
+                        words.name(comparison.current()),
+                        words.say(condition.told())))
+                .orElse("");
     }
 
     private static String outlook(Amp amp, Optional<AmpOutlook> outlook, Words words) {
-        return outlook.map(at -> words.message("page.match.outlook", amp.sheet().name(), Figures.volts(at.plate()), Figures.milliamps(at.mean())))
-                .orElseGet(() -> words.message("page.match.no-outlook", amp.sheet().name()));
+        return outlook.map(at -> words.message(
+                        "page.match.outlook",
+                        amp.sheet().name(),
+                        Figures.volts(at.plate()),
+                        Figures.milliamps(at.mean())))
+                .orElseGet(
+                        () -> words.message("page.match.no-outlook", amp.sheet().name()));
     }
 
-    private static Line line(Group group, TubeType type, Comparison comparison, Map<String, String> doubts, Words words, Optional<Amp> amp, Optional<AmpOutlook> outlook, Map<String, Long> ids) {
-        List<Member> members = group.tubes().stream().map(tube -> new Member(ids.get(tube.label()), tube.label(), Figures.milliamps(tube.amps()),
-                tube.transconductance().isPresent() ? DrawerLine.steepness(tube.transconductance().getAsDouble()) : "", doubts.getOrDefault(tube.label(), ""))).toList();
+    private static Line line(
+            Group group,
+            TubeType type,
+            Comparison comparison,
+            Map<String, String> doubts,
+            Words words,
+            Optional<Amp> amp,
+            Optional<AmpOutlook> outlook,
+            Map<String, Long> ids) {
+        List<Member> members = group.tubes().stream()
+                .map(tube -> new Member(
+                        ids.get(tube.label()),
+                        tube.label(),
+                        Figures.milliamps(tube.amps()),
+                        tube.transconductance().isPresent()
+                                ? DrawerLine.steepness(tube.transconductance().getAsDouble())
+                                : "",
+                        doubts.getOrDefault(tube.label(), "")))
+                .toList();
         List<Socket> sockets = amp.map(found -> found.sheet().sockets()).orElse(List.of());
-        boolean fills = sockets.size() == members.size() && amp.get().sheet().tubeType().equals(type.name());
-        Optional<GroupForecast> forecast = outlook.map(at -> GroupForecast.of(type, comparison.condition().orElseThrow(), comparison.current(), group.tubes(), at.plate(), at.screen(), at.mean()));
-        return new Line(members, Figures.milliamps(group.spread()), forecast.map(found -> told(found, words)).orElse(""), fills ? forecast.map(found -> balance(found, group, sockets, words)).orElse("") : "",
-                fills ? members.stream().map(member -> String.valueOf(member.id())).collect(Collectors.joining(",")) : "");
+        boolean fills =
+                sockets.size() == members.size() && amp.get().sheet().tubeType().equals(type.name());
+        Optional<GroupForecast> forecast = outlook.map(at -> GroupForecast.of(
+                type,
+                comparison.condition().orElseThrow(),
+                comparison.current(),
+                group.tubes(),
+                at.plate(),
+                at.screen(),
+                at.mean()));
+        return new Line(
+                members,
+                Figures.milliamps(group.spread()),
+                forecast.map(found -> told(found, words)).orElse(""),
+                fills
+                        ? forecast.map(found -> balance(found, group, sockets, words))
+                                .orElse("")
+                        : "",
+                fills
+                        ? members.stream()
+                                .map(member -> String.valueOf(member.id()))
+                                .collect(Collectors.joining(","))
+                        : "");
     }
 
     private static String told(GroupForecast forecast, Words words) {
         String amps = forecast.amps().stream().map(Figures::milliamps).collect(Collectors.joining(", "));
-        return forecast.grid().isEmpty() ? words.message("page.match.in-proportion", amps) : words.message("page.match.forecast", amps,
-                Figures.plusMinus(forecast.plusMinus().orElseThrow(), Unit.MILLIAMP), Figures.volts(forecast.grid().getAsDouble()));
+        return forecast.grid().isEmpty()
+                ? words.message("page.match.in-proportion", amps)
+                : words.message(
+                        "page.match.forecast",
+                        amps,
+                        Figures.plusMinus(forecast.plusMinus().orElseThrow(), Unit.MILLIAMP),
+                        Figures.volts(forecast.grid().getAsDouble()));
     }
 
     private static String balance(GroupForecast forecast, Group group, List<Socket> sockets, Words words) {
-        List<Candidate> there = IntStream.range(0, group.tubes().size()).mapToObj(i -> Candidate.of(group.tubes().get(i).label(), forecast.amps().get(i))).toList();
-        double imbalance = new Placing(there, sockets).best().imbalance().values().stream().mapToDouble(Double::doubleValue).sum();
+        List<Candidate> there = IntStream.range(0, group.tubes().size())
+                .mapToObj(i -> Candidate.of(
+                        group.tubes().get(i).label(), forecast.amps().get(i)))
+                .toList();
+        double imbalance = new Placing(there, sockets)
+                .best().imbalance().values().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .sum();
         return words.message("page.match.sides-apart", Figures.milliamps(imbalance));
     }
 }

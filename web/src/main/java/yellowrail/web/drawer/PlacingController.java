@@ -33,22 +33,34 @@ class PlacingController {
     }
 
     @PostMapping("/amps/{id}/placing")
-    ModelAndView place(@PathVariable long id, @RequestParam(defaultValue = "") String tubes, @RequestParam(defaultValue = "") String by) {
+    ModelAndView place(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String tubes,
+            @RequestParam(defaultValue = "") String by) {
         PlacingService.Outcome outcome = placing.place(id, numbers(tubes), by);
-        return outcome.fault().isEmpty() ? new ModelAndView("redirect:/runs/%d?at=%s".formatted(outcome.run(), Station.TUBES.token()))
+        return outcome.fault().isEmpty()
+                ? new ModelAndView("redirect:/runs/%d?at=%s".formatted(outcome.run(), Station.TUBES.token()))
                 : page(id, tubes, outcome.fault(), HttpStatus.CONFLICT);
     }
 
     private ModelAndView page(long id, String tubes, String fault, HttpStatus status) {
         Amp amp = placing.amp(id);
         PlacingService.Proposal proposal = placing.propose(amp, numbers(tubes));
-        ModelAndView page = new ModelAndView("drawer/placing").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES, words)).addObject("id", id).addObject("tubes", tubes)
-                .addObject("fault", fault).addObject("view", PlacingView.of(amp, proposal, words));
+        ModelAndView page = new ModelAndView("drawer/placing")
+                .addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES, words))
+                .addObject("id", id)
+                .addObject("tubes", tubes)
+                .addObject("fault", fault)
+                .addObject("view", PlacingView.of(amp, proposal, words));
         page.setStatus(status);
         return page;
     }
 
     private static List<Long> numbers(String tubes) {
-        return Arrays.stream(tubes.split(",")).filter(number -> number.matches("\\d{1,18}")).map(Long::valueOf).distinct().toList();
+        return Arrays.stream(tubes.split(","))
+                .filter(number -> number.matches("\\d{1,18}"))
+                .map(Long::valueOf)
+                .distinct()
+                .toList();
     }
 }

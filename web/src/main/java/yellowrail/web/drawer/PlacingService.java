@@ -44,7 +44,14 @@ class PlacingService {
     private final Words words;
     private final Clock clock;
 
-    PlacingService(DrawerService drawer, SeatService seats, AmpService amps, RunService runs, RunEntries entries, Words words, Clock clock) {
+    PlacingService(
+            DrawerService drawer,
+            SeatService seats,
+            AmpService amps,
+            RunService runs,
+            RunEntries entries,
+            Words words,
+            Clock clock) {
         this.drawer = drawer;
         this.seats = seats;
         this.amps = amps;
@@ -58,12 +65,17 @@ class PlacingService {
      * What is proposed.
      *
      * @param placing empty where it cannot be computed; {@code basis} says why then
-     * @param basis   what the currents are
-     * @param known   the drawer's number of each tube by its label; none for tubes that are not of the drawer
+     * @param basis what the currents are
+     * @param known the drawer's number of each tube by its label; none for tubes that are not of the drawer
      * @param unnamed the socket of each that is not, by its label
-     * @param isNew   whether these tubes are not yet in the amp
+     * @param isNew whether these tubes are not yet in the amp
      */
-    record Proposal(Optional<Placing> placing, String basis, Map<String, Kept> known, Map<String, String> unnamed, boolean isNew) {
+    record Proposal(
+            Optional<Placing> placing,
+            String basis,
+            Map<String, Kept> known,
+            Map<String, String> unnamed,
+            boolean isNew) {
 
         static Proposal none(String why) {
             return new Proposal(Optional.empty(), why, Map.of(), Map.of(), false);
@@ -71,8 +83,7 @@ class PlacingService {
     }
 
     /** What came of it: the run it was logged on, or why it was not done. */
-    record Outcome(long run, String fault) {
-    }
+    record Outcome(long run, String fault) {}
 
     Amp amp(long id) {
         return amps.newest(id);
@@ -87,9 +98,12 @@ class PlacingService {
     /** The tubes in the amp, by what was read in it; where the drawer knows them they have their names. */
     private Proposal present(Amp amp) {
         AmpSheet sheet = amp.sheet();
-        List<TubeIdle> idles = runs.present(amp.id()).map(now -> StageIdle.of(now).at(now)).orElse(List.of());
+        List<TubeIdle> idles =
+                runs.present(amp.id()).map(now -> StageIdle.of(now).at(now)).orElse(List.of());
         boolean each = sheet.testPoints().size() == sheet.sockets().size();
-        if (!each || idles.isEmpty() || idles.stream().anyMatch(tube -> tube.figures().isEmpty())) {
+        if (!each
+                || idles.isEmpty()
+                || idles.stream().anyMatch(tube -> tube.figures().isEmpty())) {
             return Proposal.none(words.message(each ? "page.placing.read-each" : "page.placing.shared-point"));
         }
         Map<String, Seat> seated = new LinkedHashMap<>();
@@ -99,36 +113,68 @@ class PlacingService {
         Map<String, String> unnamed = new LinkedHashMap<>();
         for (TubeIdle idle : idles) {
             Seat seat = seated.get(idle.socket().label());
-            String label = seat == null ? words.message("page.placing.tube-of", idle.socket().label()) : seat.label();
-            candidates.add(Candidate.of(label, idle.figures().orElseThrow().plateCurrent().value()));
+            String label = seat == null
+                    ? words.message("page.placing.tube-of", idle.socket().label())
+                    : seat.label();
+            candidates.add(Candidate.of(
+                    label, idle.figures().orElseThrow().plateCurrent().value()));
             if (seat == null) {
                 unnamed.put(label, idle.socket().label());
             } else {
                 known.put(label, drawer.tube(seat.tubeId()));
             }
         }
-        return new Proposal(Optional.of(new Placing(candidates, sheet.sockets())), words.message("page.placing.as-read-last"), known, unnamed, false);
+        return new Proposal(
+                Optional.of(new Placing(candidates, sheet.sockets())),
+                words.message("page.placing.as-read-last"),
+                known,
+                unnamed,
+                false);
     }
 
     private Proposal fromDrawer(Amp amp, List<Long> tubes) {
         List<Kept> kept = tubes.stream().map(drawer::tube).toList();
         AmpSheet sheet = amp.sheet();
         if (kept.size() != sheet.sockets().size()) {
-            return Proposal.none(words.message("page.placing.as-many", String.valueOf(kept.size()), String.valueOf(sheet.sockets().size())));
+            return Proposal.none(words.message(
+                    "page.placing.as-many",
+                    String.valueOf(kept.size()),
+                    String.valueOf(sheet.sockets().size())));
         }
         Optional<TubeType> type = drawer.type(kept.get(0).tube().type());
-        if (type.isEmpty() || kept.stream().anyMatch(tube -> !tube.tube().type().equals(type.get().name()))) {
+        if (type.isEmpty()
+                || kept.stream()
+                        .anyMatch(tube -> !tube.tube().type().equals(type.get().name()))) {
             return Proposal.none(words.message("page.placing.other-types"));
         }
-        Comparison comparison = Comparison.of(type.get(), kept.stream().map(Kept::tested).toList());
+        Comparison comparison =
+                Comparison.of(type.get(), kept.stream().map(Kept::tested).toList());
         if (!comparison.leftOut().isEmpty()) {
-            return Proposal.none(words.message("page.placing.not-comparable", comparison.leftOut().entrySet().stream().map(left -> left.getKey() + " " + words.say(left.getValue())).collect(Collectors.joining("; "))));
+            return Proposal.none(words.message(
+                    "page.placing.not-comparable",
+                    comparison.leftOut().entrySet().stream()
+                            .map(left -> left.getKey() + " " + words.say(left.getValue()))
+                            .collect(Collectors.joining("; "))));
         }
         Map<String, Kept> known = new LinkedHashMap<>();
         kept.forEach(tube -> known.put(tube.tube().label(), tube));
-        String other = type.get().name().equals(sheet.tubeType()) ? "" : " " + words.message("page.placing.swap-first", sheet.tubeType(), type.get().name());
-        return new Proposal(Optional.of(new Placing(comparison.candidates(), sheet.sockets())), words.message("page.placing.by-test", words.name(comparison.current()),
-                words.say(comparison.condition().orElseThrow().told())) + other, known, Map.of(), true);
+        String other = type.get().name().equals(sheet.tubeType())
+                ? ""
+                : " "
+                        + words.message(
+                                "page.placing.swap-first",
+                                sheet.tubeType(),
+                                type.get().name());
+        return new Proposal(
+                Optional.of(new Placing(comparison.candidates(), sheet.sockets())),
+                words.message(
+                                "page.placing.by-test",
+                                words.name(comparison.current()),
+                                words.say(comparison.condition().orElseThrow().told()))
+                        + other,
+                known,
+                Map.of(),
+                true);
     }
 
     /** Seats the tubes as proposed and logs every move on the run. */
@@ -151,8 +197,18 @@ class PlacingService {
             Candidate tube = best.tubes().get(best.sockets().indexOf(socket));
             Optional<Kept> kept = Optional.ofNullable(proposal.known().get(tube.label()));
             kept.ifPresent(known -> seating.put(socket.label(), known.id()));
-            Entry entry = kept.map(known -> Entry.said(ReadingKind.TUBE, socket.label(), "%s %s%s".formatted(known.tube().type(), known.tube().label(), known.tube().state() == TubeState.NEW ? " new" : "")))
-                    .orElseGet(() -> Entry.said(ReadingKind.NOTE, "", words.message("page.placing.now-holds", socket.label(), tube.label())));
+            Entry entry = kept.map(known -> Entry.said(
+                            ReadingKind.TUBE,
+                            socket.label(),
+                            "%s %s%s"
+                                    .formatted(
+                                            known.tube().type(),
+                                            known.tube().label(),
+                                            known.tube().state() == TubeState.NEW ? " new" : "")))
+                    .orElseGet(() -> Entry.said(
+                            ReadingKind.NOTE,
+                            "",
+                            words.message("page.placing.now-holds", socket.label(), tube.label())));
             EntryOutcome outcome = entries.enter(run.id(), List.of(entry), by);
             if (outcome instanceof EntryOutcome.Refused refused) {
                 throw new IllegalStateException(refused.message());

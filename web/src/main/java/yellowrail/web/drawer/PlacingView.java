@@ -17,15 +17,14 @@ import yellowrail.web.words.Words;
  * The present and the proposed seating as they are shown.
  *
  * @param sentence what to do
- * @param basis    what the currents are, or why there is no proposal
- * @param plans    the seatings, the present one first; for tubes that are not in the amp yet only the proposed one
- * @param doable   whether there is something to do
+ * @param basis what the currents are, or why there is no proposal
+ * @param plans the seatings, the present one first; for tubes that are not in the amp yet only the proposed one
+ * @param doable whether there is something to do
  */
 record PlacingView(String sentence, String basis, StageDrawing drawing, List<Plan> plans, boolean doable) {
 
     /** A seating: what stands at each socket, line by line, and how the sides compare. */
-    record Plan(String name, List<List<String>> occupants, List<String> balance) {
-    }
+    record Plan(String name, List<List<String>> occupants, List<String> balance) {}
 
     static PlacingView of(Amp amp, PlacingService.Proposal proposal, Words words) {
         StageDrawing drawing = StageDrawing.of(amp.sheet(), words);
@@ -35,19 +34,46 @@ record PlacingView(String sentence, String basis, StageDrawing drawing, List<Pla
         Placing placing = proposal.placing().get();
         Placing.Seating best = placing.best();
         List<Socket> moved = proposal.isNew() ? best.sockets() : placing.moved(best);
-        String moves = moved.stream().map(socket -> words.message("page.placing.into", best.tubes().get(best.sockets().indexOf(socket)).label(), socket.label()))
+        String moves = moved.stream()
+                .map(socket -> words.message(
+                        "page.placing.into",
+                        best.tubes().get(best.sockets().indexOf(socket)).label(),
+                        socket.label()))
                 .collect(Collectors.joining(", "));
         if (proposal.isNew()) {
-            return new PlacingView(words.message("page.placing.put", moves), proposal.basis(), drawing, List.of(plan("proposed", best, proposal, words)), true);
+            return new PlacingView(
+                    words.message("page.placing.put", moves),
+                    proposal.basis(),
+                    drawing,
+                    List.of(plan("proposed", best, proposal, words)),
+                    true);
         }
-        return moved.isEmpty() ? new PlacingView(words.message("page.placing.best-already"), proposal.basis(), drawing, List.of(plan("present-best", best, proposal, words)), false)
-                : new PlacingView(words.message("page.placing.move", moves), proposal.basis(), drawing,
-                        List.of(plan("present", placing.present(), proposal, words), plan("proposed", best, proposal, words)), true);
+        return moved.isEmpty()
+                ? new PlacingView(
+                        words.message("page.placing.best-already"),
+                        proposal.basis(),
+                        drawing,
+                        List.of(plan("present-best", best, proposal, words)),
+                        false)
+                : new PlacingView(
+                        words.message("page.placing.move", moves),
+                        proposal.basis(),
+                        drawing,
+                        List.of(
+                                plan("present", placing.present(), proposal, words),
+                                plan("proposed", best, proposal, words)),
+                        true);
     }
 
     private static Plan plan(String name, Placing.Seating seating, PlacingService.Proposal proposal, Words words) {
-        return new Plan(words.message("page.placing." + name), seating.tubes().stream().map(tube -> List.of(occupant(tube, proposal, words), Figures.milliamps(tube.amps()))).toList(),
-                seating.imbalance().entrySet().stream().map(channel -> balance(seating, channel, words)).toList());
+        return new Plan(
+                words.message("page.placing." + name),
+                seating.tubes().stream()
+                        .map(tube -> List.of(occupant(tube, proposal, words), Figures.milliamps(tube.amps())))
+                        .toList(),
+                seating.imbalance().entrySet().stream()
+                        .map(channel -> balance(seating, channel, words))
+                        .toList());
     }
 
     private static String occupant(Candidate tube, PlacingService.Proposal proposal, Words words) {
@@ -61,7 +87,11 @@ record PlacingView(String sentence, String basis, StageDrawing drawing, List<Pla
         if (push + pull == 0) {
             return words.message("page.placing.no-sides");
         }
-        String sides = words.message("page.placing.sides", Figures.milliamps(push), Figures.milliamps(pull), Figures.milliamps(channel.getValue()),
+        String sides = words.message(
+                "page.placing.sides",
+                Figures.milliamps(push),
+                Figures.milliamps(pull),
+                Figures.milliamps(channel.getValue()),
                 Figures.percent(2 * channel.getValue() / (push + pull)));
         return channel.getKey() == Channel.MONO ? sides : words.name(channel.getKey()) + ": " + sides;
     }

@@ -17,22 +17,33 @@ final class TubePage {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
-    private TubePage() {
-    }
+    private TubePage() {}
 
     /** One test as it is shown. */
-    record TestLine(String day, String tester, String condition, String figure, String warmUp, String steepness, String remarks) {
-    }
+    record TestLine(
+            String day,
+            String tester,
+            String condition,
+            String figure,
+            String warmUp,
+            String steepness,
+            String remarks) {}
 
     /** A stay in an amp. */
-    record StayLine(String where, String from, String to, String hours, List<String> findings) {
-    }
+    record StayLine(String where, String from, String to, String hours, List<String> findings) {}
 
     static ModelAndView of(Kept kept, List<TubeTest> tests, List<DrawerService.Stay> stays, Words words) {
         Duration on = stays.stream().map(stay -> stay.sitting().on()).reduce(Duration.ZERO, Duration::plus);
-        return new ModelAndView("drawer/tube").addObject("kept", kept).addObject("state", words.name(kept.tube().state())).addObject("tests", tests.stream().map(test -> line(test, words)).toList())
-                .addObject("stays", stays.stream().map(stay -> line(stay, words)).toList()).addObject("hours", hours(on, words))
-                .addObject("bought", kept.tube().bought().map(DAY::format).orElse(words.message("page.drawer.not-noted")));
+        return new ModelAndView("drawer/tube")
+                .addObject("kept", kept)
+                .addObject("state", words.name(kept.tube().state()))
+                .addObject(
+                        "tests", tests.stream().map(test -> line(test, words)).toList())
+                .addObject(
+                        "stays", stays.stream().map(stay -> line(stay, words)).toList())
+                .addObject("hours", hours(on, words))
+                .addObject(
+                        "bought", kept.tube().bought().map(DAY::format).orElse(words.message("page.drawer.not-noted")));
     }
 
     private static TestLine line(TubeTest test, Words words) {
@@ -46,9 +57,16 @@ final class TubePage {
         if (!test.gas().isBlank()) {
             remarks.add(test.gas());
         }
-        return new TestLine(test.tested().map((LocalDate day) -> DAY.format(day)).orElse(words.message("page.drawer.no-date")), test.tester(),
-                words.say(test.condition().told()), words.message("page.drawer.figure", Figures.milliamps(test.amps()), words.name(test.current())), warmUp(test, words),
-                test.transconductance().isPresent() ? DrawerLine.steepness(test.transconductance().getAsDouble()) : "", String.join("; ", remarks));
+        return new TestLine(
+                test.tested().map((LocalDate day) -> DAY.format(day)).orElse(words.message("page.drawer.no-date")),
+                test.tester(),
+                words.say(test.condition().told()),
+                words.message("page.drawer.figure", Figures.milliamps(test.amps()), words.name(test.current())),
+                warmUp(test, words),
+                test.transconductance().isPresent()
+                        ? DrawerLine.steepness(test.transconductance().getAsDouble())
+                        : "",
+                String.join("; ", remarks));
     }
 
     private static String warmUp(TubeTest test, Words words) {
@@ -58,17 +76,31 @@ final class TubePage {
         String before = Figures.milliamps(test.before().getAsDouble());
         double rise = test.rise().orElseThrow();
         String change = (rise < 0 ? "" : "+") + Figures.percent(rise);
-        return test.warmMinutes().isPresent() ? words.message("page.drawer.rise-in", before, change, Figures.plain(test.warmMinutes().getAsDouble()))
+        return test.warmMinutes().isPresent()
+                ? words.message(
+                        "page.drawer.rise-in",
+                        before,
+                        change,
+                        Figures.plain(test.warmMinutes().getAsDouble()))
                 : words.message("page.drawer.rise", before, change);
     }
 
     private static StayLine line(DrawerService.Stay stay, Words words) {
-        return new StayLine(words.message("page.drawer.socket-of", stay.seat().socket(), stay.amp()), DAY.format(stay.seat().since()),
-                stay.seat().until() == null ? words.message("page.drawer.now") : DAY.format(stay.seat().until()), hours(stay.sitting().on(), words),
+        return new StayLine(
+                words.message("page.drawer.socket-of", stay.seat().socket(), stay.amp()),
+                DAY.format(stay.seat().since()),
+                stay.seat().until() == null
+                        ? words.message("page.drawer.now")
+                        : DAY.format(stay.seat().until()),
+                hours(stay.sitting().on(), words),
                 words.say(stay.sitting().findings()));
     }
 
     private static String hours(Duration on, Words words) {
-        return on.isZero() ? words.message("page.drawer.no-time") : on.toMinutes() < 60 ? on.toMinutes() + " min" : Figures.plain(Math.round(on.toMinutes() / 6.0) / 10.0) + " h";
+        return on.isZero()
+                ? words.message("page.drawer.no-time")
+                : on.toMinutes() < 60
+                        ? on.toMinutes() + " min"
+                        : Figures.plain(Math.round(on.toMinutes() / 6.0) / 10.0) + " h";
     }
 }

@@ -1,5 +1,4 @@
 package yellowrail.web.form;
 
 /** One line of a list to choose from. */
-public record Choice(String value, String text) {
-}
+public record Choice(String value, String text) {}

@@ -61,7 +61,8 @@ public final class Faults {
 
     /** Whether any of the fields that begin so has a fault. */
     public boolean under(String... prefixes) {
-        return byField.keySet().stream().anyMatch(field -> Arrays.stream(prefixes).anyMatch(field::startsWith));
+        return byField.keySet().stream()
+                .anyMatch(field -> Arrays.stream(prefixes).anyMatch(field::startsWith));
     }
 
     public Map<String, String> byField() {

@@ -4,9 +4,9 @@ import static yellowrail.core.typed.Quantity.quote;
 
 import java.util.Arrays;
 import java.util.OptionalDouble;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.typed.BadQuantityException;
 import yellowrail.core.typed.Quantity;
-import yellowrail.core.quantity.Unit;
 
 /**
  * Turns the text of fields into values. Where a field is at fault it is noted and a harmless value returned, so that
@@ -84,9 +84,16 @@ public final class FieldReader {
 
     public <E extends Enum<E>> E choice(String field, String text, Class<E> type) {
         E[] values = type.getEnumConstants();
-        return Arrays.stream(values).filter(value -> value.name().equals(text)).findFirst().orElseGet(() -> {
-            faults.add(field, new FormFault.NoSuchChoice(quote(text == null ? "" : text), Arrays.stream(values).map(Enum::name).toList()));
-            return values[0];
-        });
+        return Arrays.stream(values)
+                .filter(value -> value.name().equals(text))
+                .findFirst()
+                .orElseGet(() -> {
+                    faults.add(
+                            field,
+                            new FormFault.NoSuchChoice(
+                                    quote(text == null ? "" : text),
+                                    Arrays.stream(values).map(Enum::name).toList()));
+                    return values[0];
+                });
     }
 }

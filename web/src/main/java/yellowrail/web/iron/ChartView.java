@@ -19,12 +19,28 @@ import yellowrail.web.words.Words;
  * Plate curves, rating, load line and the tube\u2019s path in SVG coordinates.
  *
  * @param speakers the load lines of a speaker beside its nominal one
- * @param perTube  what a drag of the load line needs: ohms of the load per ohm of its slope
- * @param supply   where the load line stands on the volts at the current {@code rest}, V
- * @param rest     A
+ * @param perTube what a drag of the load line needs: ohms of the load per ohm of its slope
+ * @param supply where the load line stands on the volts at the current {@code rest}, V
+ * @param rest A
  */
-record ChartView(List<Curve> curves, String rating, String beyond, String load, String path, Place idle, Place handle, Place classAEnd, List<SpeakerLine> speakers, List<Tick> across, List<Tick> up, double volts,
-                 double milliamps, double perTube, double supply, double rest, String told) {
+record ChartView(
+        List<Curve> curves,
+        String rating,
+        String beyond,
+        String load,
+        String path,
+        Place idle,
+        Place handle,
+        Place classAEnd,
+        List<SpeakerLine> speakers,
+        List<Tick> across,
+        List<Tick> up,
+        double volts,
+        double milliamps,
+        double perTube,
+        double supply,
+        double rest,
+        String told) {
 
     static final Plot FRAME = new Plot(760, 500, 60, 16, 14, 46, 0, 1, 0, 1, false);
 
@@ -32,27 +48,61 @@ record ChartView(List<Curve> curves, String rating, String beyond, String load, 
     private static final double LABEL = 15;
 
     /** A plate curve with the grid volts at its end. */
-    record Curve(String path, String label, String x, String y) {
-    }
+    record Curve(String path, String label, String x, String y) {}
 
     /** A place on the picture. */
-    record Place(String x, String y) {
-    }
+    record Place(String x, String y) {}
 
     /** The load line of a speaker at one frequency. */
-    record SpeakerLine(String path, String label, String x, String y) {
-    }
+    record SpeakerLine(String path, String label, String x, String y) {}
 
-    static ChartView of(Performance found, double ratedWatts, List<Impedance> speakers, double nominalOhms, PlateChart.Frame frame, Words words) {
+    static ChartView of(
+            Performance found,
+            double ratedWatts,
+            List<Impedance> speakers,
+            double nominalOhms,
+            PlateChart.Frame frame,
+            Words words) {
         PlateChart chart = PlateChart.of(found, ratedWatts, frame);
         OutputStage stage = found.stage();
-        Plot plot = new Plot(FRAME.width(), FRAME.height(), FRAME.left(), FRAME.right(), FRAME.top(), FRAME.bottom(), 0, chart.volts(), 0, chart.amps(), false);
+        Plot plot = new Plot(
+                FRAME.width(),
+                FRAME.height(),
+                FRAME.left(),
+                FRAME.right(),
+                FRAME.top(),
+                FRAME.bottom(),
+                0,
+                chart.volts(),
+                0,
+                chart.amps(),
+                false);
         double factor = stage.isPushPull() ? 4.0 / stage.tubesPerSide() : 1.0 / stage.tubesPerSide();
         String rating = plot.line(chart.rating());
-        return new ChartView(curves(chart, plot), rating, rating + " L%s %s L%s %s Z".formatted(px(plot.x(chart.volts())), px(plot.y(chart.amps())), px(plot.x(chart.rating().get(0).volts())), px(plot.y(chart.amps()))),
-                plot.line(chart.load()), plot.line(chart.path()), place(plot, chart.idle()), place(plot, chart.path().get(chart.path().size() - 1)), chart.classAEnd().map(end -> place(plot, end)).orElse(null),
-                speakerLines(found, chart, plot, speakers, nominalOhms), plot.across(8, 1), plot.up(7, 1e3), chart.volts(), 1e3 * chart.amps(), factor, found.supplyVolts(),
-                stage.isPushPull() ? 0 : found.plateAmps() / stage.tubes(), told(found, words));
+        return new ChartView(
+                curves(chart, plot),
+                rating,
+                rating
+                        + " L%s %s L%s %s Z"
+                                .formatted(
+                                        px(plot.x(chart.volts())),
+                                        px(plot.y(chart.amps())),
+                                        px(plot.x(chart.rating().get(0).volts())),
+                                        px(plot.y(chart.amps()))),
+                plot.line(chart.load()),
+                plot.line(chart.path()),
+                place(plot, chart.idle()),
+                place(plot, chart.path().get(chart.path().size() - 1)),
+                chart.classAEnd().map(end -> place(plot, end)).orElse(null),
+                speakerLines(found, chart, plot, speakers, nominalOhms),
+                plot.across(8, 1),
+                plot.up(7, 1e3),
+                chart.volts(),
+                1e3 * chart.amps(),
+                factor,
+                found.supplyVolts(),
+                stage.isPushPull() ? 0 : found.plateAmps() / stage.tubes(),
+                told(found, words));
     }
 
     private static Place place(Plot plot, Point point) {
@@ -63,21 +113,31 @@ record ChartView(List<Curve> curves, String rating, String beyond, String load, 
         List<Curve> curves = new ArrayList<>();
         double above = Double.NEGATIVE_INFINITY;
         for (PlateChart.Curve curve : chart.curves()) {
-            List<Point> shown = curve.points().stream().filter(point -> point.amps() <= chart.amps()).toList();
+            List<Point> shown = curve.points().stream()
+                    .filter(point -> point.amps() <= chart.amps())
+                    .toList();
             if (shown.size() > 1) {
                 Point last = shown.get(shown.size() - 1);
                 boolean out = last.volts() < chart.volts();
                 double y = plot.y(last.amps());
                 boolean room = out ? plot.x(last.volts()) > plot.left() + 2 * LABEL : y - above > LABEL;
                 above = out || !room ? above : y;
-                curves.add(new Curve(plot.line(curve.points()), room ? Figures.plain(curve.gridVolts()) + " V" : "", px(plot.x(last.volts()) - (out ? 0 : 4)), px(y - (out ? -12 : 5))));
+                curves.add(new Curve(
+                        plot.line(curve.points()),
+                        room ? Figures.plain(curve.gridVolts()) + " V" : "",
+                        px(plot.x(last.volts()) - (out ? 0 : 4)),
+                        px(y - (out ? -12 : 5))));
             }
         }
         return curves;
     }
 
-    /** A speaker\u2019s own lines through the same rest: the ellipse of its phase, as far as the nominal line carries current. */
-    private static List<SpeakerLine> speakerLines(Performance found, PlateChart chart, Plot plot, List<Impedance> speakers, double nominalOhms) {
+    /**
+     * A speaker\u2019s own lines through the same rest: the ellipse of its phase, as far as the nominal line carries
+     * current.
+     */
+    private static List<SpeakerLine> speakerLines(
+            Performance found, PlateChart chart, Plot plot, List<Impedance> speakers, double nominalOhms) {
         List<SpeakerLine> lines = new ArrayList<>();
         OutputStage stage = found.stage();
         double nominal = stage.loadOhms() * stage.tubesPerSide() / (stage.isPushPull() ? 4 : 1);
@@ -89,15 +149,25 @@ record ChartView(List<Curve> curves, String rating, String beyond, String load, 
             List<Point> points = new ArrayList<>();
             for (int j = 0; j <= 72; j++) {
                 double at = Math.toRadians(5 * j);
-                points.add(new Point(found.supplyVolts() - amps * ohms * Math.cos(at + Math.toRadians(speaker.degrees())), rest + amps * Math.cos(at)));
+                points.add(new Point(
+                        found.supplyVolts() - amps * ohms * Math.cos(at + Math.toRadians(speaker.degrees())),
+                        rest + amps * Math.cos(at)));
             }
-            lines.add(new SpeakerLine(plot.line(points), String.format(Locale.ROOT, "%.0f Hz, %.1f ohm", speaker.hertz(), speaker.ohms()), px(plot.x(points.get(0).volts())), px(plot.y(points.get(0).amps()) - 6)));
+            lines.add(new SpeakerLine(
+                    plot.line(points),
+                    String.format(Locale.ROOT, "%.0f Hz, %.1f ohm", speaker.hertz(), speaker.ohms()),
+                    px(plot.x(points.get(0).volts())),
+                    px(plot.y(points.get(0).amps()) - 6)));
         }
         return lines;
     }
 
     private static String told(Performance found, Words words) {
-        return words.message("page.load-line.told", Figures.fixed(found.stage().plateVolts(), 0), Figures.fixed(1e3 * found.idle().plateAmps(), 1),
-                Figures.fixed(found.stage().loadOhms() / 1000, 1), Figures.fixed(found.powerWatts(), 1));
+        return words.message(
+                "page.load-line.told",
+                Figures.fixed(found.stage().plateVolts(), 0),
+                Figures.fixed(1e3 * found.idle().plateAmps(), 1),
+                Figures.fixed(found.stage().loadOhms() / 1000, 1),
+                Figures.fixed(found.powerWatts(), 1));
     }
 }

@@ -45,38 +45,64 @@ class IronController {
     ModelAndView page(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Faults faults = new Faults(words);
         Optional<RatioTest> test = new RatioForm(typed).read(faults);
-        return page(id, typed, faults).addObject("ratio", test.map(found -> RatioView.of(found, words)).orElse(null));
+        return page(id, typed, faults)
+                .addObject(
+                        "ratio", test.map(found -> RatioView.of(found, words)).orElse(null));
     }
 
     private ModelAndView page(long id, Map<String, String> typed, Faults faults) {
         IronService.AmpWithStage amp = iron.amp(id);
         AmpSheet sheet = amp.amp().sheet();
         Rating rating = amp.other() ? amp.type().customaryRating() : sheet.rating(amp.type());
-        ModelAndView page = new ModelAndView("iron/page").addObject("rail", Rail.ofAmp(id, sheet.name(), null, words)).addObject("id", id).addObject("title", words.say(sheet.told())).addObject("typed", typed)
-                .addObject("faults", faults).addObject("taps", TapsView.of(sheet, amp.own().stage(), rating, words)).addObject("assumed", words.say(amp.own().assumed())).addObject("unusable", amp.unusable(words)).addObject("other", amp.other() ? sheet.tubeType() : "")
-                .addObject("tapRows", RatioForm.TAPS).addObject("feeds", List.of(new Choice("secondary", words.message("page.iron.fed-secondary")), new Choice("primary", words.message("page.iron.fed-primary"))));
+        ModelAndView page = new ModelAndView("iron/page")
+                .addObject("rail", Rail.ofAmp(id, sheet.name(), null, words))
+                .addObject("id", id)
+                .addObject("title", words.say(sheet.told()))
+                .addObject("typed", typed)
+                .addObject("faults", faults)
+                .addObject("taps", TapsView.of(sheet, amp.own().stage(), rating, words))
+                .addObject("assumed", words.say(amp.own().assumed()))
+                .addObject("unusable", amp.unusable(words))
+                .addObject("other", amp.other() ? sheet.tubeType() : "")
+                .addObject("tapRows", RatioForm.TAPS)
+                .addObject(
+                        "feeds",
+                        List.of(
+                                new Choice("secondary", words.message("page.iron.fed-secondary")),
+                                new Choice("primary", words.message("page.iron.fed-primary"))));
         page.setStatus(faults.any() ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
         return page;
     }
 
     /** Writes what the ratio bench found on the sheet. */
     @PostMapping("/amps/{id}/iron/sheet")
-    ModelAndView write(@PathVariable long id, @RequestParam(defaultValue = "") String load, @RequestParam(defaultValue = "") String taps) {
+    ModelAndView write(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String load,
+            @RequestParam(defaultValue = "") String taps) {
         Faults faults = new Faults(words);
-        double ohms = new FieldReader(faults).required("load", load, Unit.OHM, LoadLineForm.LEAST_LOAD, LoadLineForm.MOST_LOAD);
+        double ohms = new FieldReader(faults)
+                .required("load", load, Unit.OHM, LoadLineForm.LEAST_LOAD, LoadLineForm.MOST_LOAD);
         if (!taps.matches("([1-9]\\d? ?){1,4}")) {
             faults.add("load", words.message("page.iron.taps-as-speakers"));
         }
         if (faults.any()) {
             return page(id, Map.of(), faults);
         }
-        iron.write(id, ohms, Arrays.stream(taps.strip().split(" ")).map(Double::valueOf).toList());
+        iron.write(
+                id,
+                ohms,
+                Arrays.stream(taps.strip().split(" ")).map(Double::valueOf).toList());
         return new ModelAndView("redirect:/amps/%d/iron#taps".formatted(id));
     }
 
     /** A speaker by its parameters or by a measured file. */
     @PostMapping("/amps/{id}/iron/speaker")
-    ModelAndView speaker(@PathVariable long id, @RequestParam Map<String, String> sent, @RequestParam(name = "file", required = false) MultipartFile file) throws IOException {
+    ModelAndView speaker(
+            @PathVariable long id,
+            @RequestParam Map<String, String> sent,
+            @RequestParam(name = "file", required = false) MultipartFile file)
+            throws IOException {
         Map<String, String> typed = new HashMap<>(sent);
         Faults faults = new Faults(words);
         FieldReader read = new FieldReader(faults);
@@ -85,8 +111,11 @@ class IronController {
         double primary = iron.amp(id).own().stage().loadOhms();
         if (file != null && !file.isEmpty()) {
             ImpedanceFile measured = ImpedanceFile.parse(new String(file.getBytes(), StandardCharsets.UTF_8));
-            measured.faults().forEach(fault -> faults.add("file" + faults.byField().size(), words.say(fault)));
-            view = measured.speaker().filter(found -> !faults.any()).map(found -> SpeakerView.of(found, nominal, primary, words.say(measured.remarks()), words));
+            measured.faults()
+                    .forEach(fault -> faults.add("file" + faults.byField().size(), words.say(fault)));
+            view = measured.speaker()
+                    .filter(found -> !faults.any())
+                    .map(found -> SpeakerView.of(found, nominal, primary, words.say(measured.remarks()), words));
         } else {
             double re = read.required("re", typed.get("re"), Unit.OHM, 0.5, 100);
             double fs = read.count("fs", typed.get("fs"), 10, 2000);
@@ -95,7 +124,12 @@ class IronController {
             double le = read.count("le", typed.get("le"), 0, 50);
             double exponent = read.count("exponent", typed.get("exponent"), 0.3, 1);
             if (!faults.any()) {
-                view = Optional.of(SpeakerView.of(new SmallSignalSpeaker(re, fs, qms, qes, le * MILLIHENRY, exponent), nominal, primary, List.of(), words));
+                view = Optional.of(SpeakerView.of(
+                        new SmallSignalSpeaker(re, fs, qms, qes, le * MILLIHENRY, exponent),
+                        nominal,
+                        primary,
+                        List.of(),
+                        words));
             }
         }
         return page(id, typed, faults).addObject("speaker", view.orElse(null));

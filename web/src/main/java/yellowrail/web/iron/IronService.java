@@ -11,9 +11,9 @@ import yellowrail.core.amp.Iron;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Figures;
-import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.Idle;
+import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -48,9 +48,9 @@ class IronService {
     /**
      * An amp and its output stage as read last.
      *
-     * @param type  whose model stands for the amp\u2019s tubes
-     * @param read  what was read last
-     * @param own   its stage
+     * @param type whose model stands for the amp\u2019s tubes
+     * @param read what was read last
+     * @param own its stage
      * @param other whether that is another type than the amp\u2019s, which has no model
      */
     record AmpWithStage(Amp amp, TubeType type, KnownModel model, LastRead read, AmpStage own, boolean other) {
@@ -63,14 +63,19 @@ class IronService {
         /** Where the model puts the grids for the idle that was read, if that is not where they were read. */
         String grids(Words words) {
             double wanted = Idle.of(own.stage()).gridVolts();
-            return read.biasVolts().isEmpty() || read.plateAmps().isEmpty() || Math.abs(wanted - read.biasVolts().getAsDouble()) < SAME_GRIDS ? ""
-                    : words.message("page.load-line.grids-differ", Figures.volts(read.biasVolts().getAsDouble()), Figures.volts(wanted));
+            return read.biasVolts().isEmpty()
+                            || read.plateAmps().isEmpty()
+                            || Math.abs(wanted - read.biasVolts().getAsDouble()) < SAME_GRIDS
+                    ? ""
+                    : words.message(
+                            "page.load-line.grids-differ",
+                            Figures.volts(read.biasVolts().getAsDouble()),
+                            Figures.volts(wanted));
         }
     }
 
     /** A kept setting. */
-    record Kept(long id, Map<String, String> fields) {
-    }
+    record Kept(long id, Map<String, String> fields) {}
 
     /** As read last. */
     @Transactional(readOnly = true)
@@ -90,8 +95,15 @@ class IronService {
         TubeType type = type(sheet.tubeType());
         Optional<KnownModel> model = TubeModels.published().of(type);
         KnownModel known = model.orElse(TubeModels.published().all().get(0));
-        LastRead read = LastRead.of(now.filter(at -> at.sheet().equals(sheet)).map(StageIdle::of).orElseGet(() -> runs.stage(sheet)), now);
-        return new AmpWithStage(amp, model.isPresent() ? type : type(known.type()), known, read, AmpStage.of(sheet, read, type, known.model()), model.isEmpty());
+        LastRead read = LastRead.of(
+                now.filter(at -> at.sheet().equals(sheet)).map(StageIdle::of).orElseGet(() -> runs.stage(sheet)), now);
+        return new AmpWithStage(
+                amp,
+                model.isPresent() ? type : type(known.type()),
+                known,
+                read,
+                AmpStage.of(sheet, read, type, known.model()),
+                model.isEmpty());
     }
 
     TubeType type(String name) {
@@ -101,7 +113,9 @@ class IronService {
     @Transactional(readOnly = true)
     @SuppressWarnings("unchecked")
     List<Kept> kept(long ampId) {
-        return mapper.ofAmp(ampId).stream().map(row -> new Kept(row.id(), json.read(row.fields(), Map.class))).toList();
+        return mapper.ofAmp(ampId).stream()
+                .map(row -> new Kept(row.id(), json.read(row.fields(), Map.class)))
+                .toList();
     }
 
     @Transactional
@@ -124,6 +138,12 @@ class IronService {
     void write(long ampId, double loadOhms, List<Double> taps) {
         Amp amp = amps.newest(ampId);
         Iron iron = amp.sheet().fittings().iron();
-        amps.save(ampId, amp.version(), amp.sheet().with(amp.sheet().fittings().with(OptionalDouble.of(loadOhms), new Iron(taps, iron.copperOhms(), iron.hookups()))));
+        amps.save(
+                ampId,
+                amp.version(),
+                amp.sheet()
+                        .with(amp.sheet()
+                                .fittings()
+                                .with(OptionalDouble.of(loadOhms), new Iron(taps, iron.copperOhms(), iron.hookups()))));
     }
 }

@@ -10,7 +10,19 @@ import yellowrail.web.form.Faults;
 import yellowrail.web.words.Words;
 
 /** A kept setting beside the others. */
-record KeptLine(long id, String query, String what, String load, String idle, String grid, String power, String distortion, String second, String third, String plates, String peak) {
+record KeptLine(
+        long id,
+        String query,
+        String what,
+        String load,
+        String idle,
+        String grid,
+        String power,
+        String distortion,
+        String second,
+        String third,
+        String plates,
+        String peak) {
 
     private static final int STEPS = 64;
 
@@ -20,11 +32,33 @@ record KeptLine(long id, String query, String what, String load, String idle, St
         Optional<OutputStage> stage = form.stage(amp, Faults.counted());
         Optional<Performance> computed = stage.flatMap(KeptLine::compute);
         if (computed.isEmpty()) {
-            return new KeptLine(kept.id(), form.query(), what, form.of("load") + " k", form.of("idle") + " mA", "", words.message("page.load-line.not-computed"), "", "", "", "", "");
+            return new KeptLine(
+                    kept.id(),
+                    form.query(),
+                    what,
+                    form.of("load") + " k",
+                    form.of("idle") + " mA",
+                    "",
+                    words.message("page.load-line.not-computed"),
+                    "",
+                    "",
+                    "",
+                    "",
+                    "");
         }
         Performance found = computed.get();
-        return new KeptLine(kept.id(), form.query(), what, Figures.fixed(stage.get().loadOhms() / 1000, 1) + " k", Figures.fixed(1e3 * found.idle().plateAmps(), 1) + " mA", Figures.volts(found.idle().gridVolts()),
-                Figures.fixed(found.powerWatts(), 1) + " W", percent(found.distortion()), percent(found.harmonics().get(0)), percent(found.harmonics().get(1)), Figures.watts(found.plateWatts()),
+        return new KeptLine(
+                kept.id(),
+                form.query(),
+                what,
+                Figures.fixed(stage.get().loadOhms() / 1000, 1) + " k",
+                Figures.fixed(1e3 * found.idle().plateAmps(), 1) + " mA",
+                Figures.volts(found.idle().gridVolts()),
+                Figures.fixed(found.powerWatts(), 1) + " W",
+                percent(found.distortion()),
+                percent(found.harmonics().get(0)),
+                percent(found.harmonics().get(1)),
+                Figures.watts(found.plateWatts()),
                 Figures.fixed(found.peakPlateVolts(), 0) + " V");
     }
 

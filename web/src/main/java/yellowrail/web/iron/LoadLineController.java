@@ -68,15 +68,26 @@ class LoadLineController {
 
     private Rating rating(Asked asked) {
         String type = asked.form().of("type");
-        return type.equals(asked.amp().type().name()) && !asked.amp().other() ? asked.sheet().rating(asked.amp().type()) : iron.type(type).customaryRating();
+        return type.equals(asked.amp().type().name()) && !asked.amp().other()
+                ? asked.sheet().rating(asked.amp().type())
+                : iron.type(type).customaryRating();
     }
 
     @GetMapping("/amps/{id}/load-line")
     ModelAndView page(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Asked asked = asked(id, typed);
-        ModelAndView page = drawn("iron/loadline", asked, typed).addObject("rail", Rail.ofAmp(id, asked.sheet().name(), null, words)).addObject("title", words.say(asked.sheet().told()))
-                .addObject("types", TubeModels.published().all().stream().map(known -> new Choice(known.type(), known.type())).toList())
-                .addObject("assumed", words.say(asked.amp().own().assumed())).addObject("unusable", asked.amp().unusable(words)).addObject("grids", asked.amp().grids(words)).addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
+        ModelAndView page = drawn("iron/loadline", asked, typed)
+                .addObject("rail", Rail.ofAmp(id, asked.sheet().name(), null, words))
+                .addObject("title", words.say(asked.sheet().told()))
+                .addObject(
+                        "types",
+                        TubeModels.published().all().stream()
+                                .map(known -> new Choice(known.type(), known.type()))
+                                .toList())
+                .addObject("assumed", words.say(asked.amp().own().assumed()))
+                .addObject("unusable", asked.amp().unusable(words))
+                .addObject("grids", asked.amp().grids(words))
+                .addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
         return page;
     }
 
@@ -87,8 +98,13 @@ class LoadLineController {
     }
 
     private ModelAndView drawn(String view, Asked asked, Map<String, String> typed) {
-        ModelAndView page = new ModelAndView(view).addObject("id", asked.amp().amp().id()).addObject("form", asked.form()).addObject("faults", asked.faults()).addObject("query", asked.form().query())
-                .addObject("lines", typed.getOrDefault("lines", "")).addObject("nominal", typed.getOrDefault("nominal", ""));
+        ModelAndView page = new ModelAndView(view)
+                .addObject("id", asked.amp().amp().id())
+                .addObject("form", asked.form())
+                .addObject("faults", asked.faults())
+                .addObject("query", asked.form().query())
+                .addObject("lines", typed.getOrDefault("lines", ""))
+                .addObject("nominal", typed.getOrDefault("nominal", ""));
         if (asked.stage().isEmpty()) {
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return page;
@@ -106,19 +122,39 @@ class LoadLineController {
         KnownModel model = asked.form().model().orElseThrow();
         Performance found = new FullDrive(stage).compute();
         Rating rating = rating(asked);
-        LoadLineView view = LoadLineView.of(found, rating, words.say(Opinion.of(found, model, rating)), words, SpeakerLines.read(typed.getOrDefault("lines", "")), SpeakerLines.nominal(typed.getOrDefault("nominal", "")), frame(typed, found));
+        LoadLineView view = LoadLineView.of(
+                found,
+                rating,
+                words.say(Opinion.of(found, model, rating)),
+                words,
+                SpeakerLines.read(typed.getOrDefault("lines", "")),
+                SpeakerLines.nominal(typed.getOrDefault("nominal", "")),
+                frame(typed, found));
         if (!typed.containsKey("quick")) {
-            page.addObject("sweeps", List.of(SweepView.loads(stage, own(asked.sheet(), stage), words), SweepView.idles(stage, found.idle().plateAmps(), rating.plateWatts(), words)))
-                    .addObject("kept", iron.kept(asked.amp().amp().id()).stream().map(kept -> KeptLine.of(kept, asked.amp().own().stage(), words)).toList());
+            page.addObject(
+                            "sweeps",
+                            List.of(
+                                    SweepView.loads(stage, own(asked.sheet(), stage), words),
+                                    SweepView.idles(stage, found.idle().plateAmps(), rating.plateWatts(), words)))
+                    .addObject(
+                            "kept",
+                            iron.kept(asked.amp().amp().id()).stream()
+                                    .map(kept ->
+                                            KeptLine.of(kept, asked.amp().own().stage(), words))
+                                    .toList());
         }
         page.addObject("view", view);
     }
 
     /** The frame of the chart that is being dragged, else one that fits. */
     private static PlateChart.Frame frame(Map<String, String> typed, Performance found) {
-        OptionalDouble volts = new FieldReader(Faults.counted()).number("volts", typed.get("toVolts"), Unit.VOLT, 50, 10_000);
-        OptionalDouble amps = new FieldReader(Faults.counted()).number("milliamps", typed.get("toMilliamps"), Unit.MILLIAMP, 1, 10_000);
-        return volts.isPresent() && amps.isPresent() ? new PlateChart.Frame(volts.getAsDouble(), amps.getAsDouble()) : PlateChart.Frame.around(found);
+        OptionalDouble volts =
+                new FieldReader(Faults.counted()).number("volts", typed.get("toVolts"), Unit.VOLT, 50, 10_000);
+        OptionalDouble amps = new FieldReader(Faults.counted())
+                .number("milliamps", typed.get("toMilliamps"), Unit.MILLIAMP, 1, 10_000);
+        return volts.isPresent() && amps.isPresent()
+                ? new PlateChart.Frame(volts.getAsDouble(), amps.getAsDouble())
+                : PlateChart.Frame.around(found);
     }
 
     /** The builder\u2019s own speakers as loads on the tubes. */
@@ -128,7 +164,9 @@ class LoadLineController {
         double tap = sheet.fittings().iron().taps().stream().findFirst().orElse(8.0);
         for (String written : sheet.fittings().iron().hookups()) {
             Hookup hookup = Hookup.parse(written);
-            own.add(new SweepView.Named(written.replace("||", " || "), hookup.reflected(nominal, sheet.fittings().iron().taps().contains(8.0) ? 8.0 : tap)));
+            own.add(new SweepView.Named(
+                    written.replace("||", " || "),
+                    hookup.reflected(nominal, sheet.fittings().iron().taps().contains(8.0) ? 8.0 : tap)));
         }
         return own;
     }
@@ -137,26 +175,39 @@ class LoadLineController {
     ModelAndView keep(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Asked asked = asked(id, typed);
         if (asked.stage().isPresent() && !iron.keep(id, asked.form())) {
-            asked.faults().add("kept", words.message("page.load-line.kept-full", String.valueOf(IronService.MOST_KEPT)));
+            asked.faults()
+                    .add("kept", words.message("page.load-line.kept-full", String.valueOf(IronService.MOST_KEPT)));
         }
         if (asked.faults().any()) {
             ModelAndView page = page(id, typed).addObject("faults", asked.faults());
             page.setStatus(HttpStatus.CONFLICT);
             return page;
         }
-        return new ModelAndView("redirect:/amps/%d/load-line?%s#kept".formatted(id, asked.form().query()));
+        return new ModelAndView(
+                "redirect:/amps/%d/load-line?%s#kept".formatted(id, asked.form().query()));
     }
 
     @PostMapping("/amps/{id}/load-line/kept/{kept}/drop")
     ModelAndView drop(@PathVariable long id, @PathVariable long kept, @RequestParam Map<String, String> typed) {
         iron.drop(id, kept);
-        return new ModelAndView("redirect:/amps/%d/load-line?%s#kept".formatted(id, asked(id, typed).form().query()));
+        return new ModelAndView("redirect:/amps/%d/load-line?%s#kept"
+                .formatted(id, asked(id, typed).form().query()));
     }
 
     @GetMapping("/amps/{id}/load-line.cir")
     ResponseEntity<String> netlist(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Asked asked = asked(id, typed);
-        return file(asked, "stage.cir", "text/plain", () -> new Netlist(performance(asked), "%s, %s".formatted(asked.sheet().name(), asked.form().of("type"))).write());
+        return file(
+                asked,
+                "stage.cir",
+                "text/plain",
+                () -> new Netlist(
+                                performance(asked),
+                                "%s, %s"
+                                        .formatted(
+                                                asked.sheet().name(),
+                                                asked.form().of("type")))
+                        .write());
     }
 
     @GetMapping("/amps/{id}/plate-curves.csv")
@@ -164,8 +215,14 @@ class LoadLineController {
         Asked asked = asked(id, typed);
         return file(asked, "plate-curves.csv", "text/csv", () -> {
             StringBuilder text = new StringBuilder("grid_v,plate_v,plate_ma\r\n");
-            curves(asked).forEach(curve -> curve.points().forEach(point -> text.append(String.format(Locale.ROOT, "%s,%.2f,%.4f\r\n",
-                    curve.gridVolts() + 0.0, point.volts(), 1e3 * point.amps()))));
+            curves(asked)
+                    .forEach(curve -> curve.points()
+                            .forEach(point -> text.append(String.format(
+                                    Locale.ROOT,
+                                    "%s,%.2f,%.4f\r\n",
+                                    curve.gridVolts() + 0.0,
+                                    point.volts(),
+                                    1e3 * point.amps()))));
             return text.toString();
         });
     }
@@ -173,21 +230,35 @@ class LoadLineController {
     @GetMapping("/amps/{id}/load-sweep.csv")
     ResponseEntity<String> loads(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Asked asked = asked(id, typed);
-        return file(asked, "load-sweep.csv", "text/csv", () -> SweepView.csv(Sweep.loads(asked.stage().orElseThrow(), asked.stage().orElseThrow().loadOhms() / 4, asked.stage().orElseThrow().loadOhms() * 4, SWEPT), "load_ohm", 1));
+        return file(
+                asked,
+                "load-sweep.csv",
+                "text/csv",
+                () -> SweepView.csv(
+                        Sweep.loads(
+                                asked.stage().orElseThrow(),
+                                asked.stage().orElseThrow().loadOhms() / 4,
+                                asked.stage().orElseThrow().loadOhms() * 4,
+                                SWEPT),
+                        "load_ohm",
+                        1));
     }
 
     @GetMapping("/amps/{id}/idle-sweep.csv")
     ResponseEntity<String> idles(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Asked asked = asked(id, typed);
         return file(asked, "idle-sweep.csv", "text/csv", () -> {
-            double most = rating(asked).plateWatts() / asked.stage().orElseThrow().plateVolts();
-            return SweepView.csv(Sweep.idles(asked.stage().orElseThrow(), 0.1 * most, most, SWEPT), "idle_plate_ma", 1e3);
+            double most =
+                    rating(asked).plateWatts() / asked.stage().orElseThrow().plateVolts();
+            return SweepView.csv(
+                    Sweep.idles(asked.stage().orElseThrow(), 0.1 * most, most, SWEPT), "idle_plate_ma", 1e3);
         });
     }
 
     private List<PlateChart.Curve> curves(Asked asked) {
         Performance found = performance(asked);
-        return PlateChart.of(found, rating(asked).plateWatts(), PlateChart.Frame.around(found)).curves();
+        return PlateChart.of(found, rating(asked).plateWatts(), PlateChart.Frame.around(found))
+                .curves();
     }
 
     private static Performance performance(Asked asked) {
@@ -202,8 +273,17 @@ class LoadLineController {
             asked.faults().add("load", words.say(e.finding()));
         }
         if (written.isEmpty()) {
-            return ResponseEntity.unprocessableContent().contentType(MediaType.TEXT_PLAIN).body(String.join("\n", asked.faults().byField().entrySet().stream().map(fault -> fault.getKey() + ": " + fault.getValue()).toList()));
+            return ResponseEntity.unprocessableContent()
+                    .contentType(MediaType.TEXT_PLAIN)
+                    .body(String.join(
+                            "\n",
+                            asked.faults().byField().entrySet().stream()
+                                    .map(fault -> fault.getKey() + ": " + fault.getValue())
+                                    .toList()));
         }
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, type + ";charset=UTF-8").header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"").body(written.get());
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_TYPE, type + ";charset=UTF-8")
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
+                .body(written.get());
     }
 }

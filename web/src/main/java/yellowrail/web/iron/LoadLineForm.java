@@ -18,7 +18,9 @@ import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FieldReader;
 
-/** A stage as it is asked for in the address of the load line: what the amp has, and over it what was typed or dragged. */
+/**
+ * A stage as it is asked for in the address of the load line: what the amp has, and over it what was typed or dragged.
+ */
 record LoadLineForm(Map<String, String> fields) {
 
     static final double LEAST_LOAD = 200;
@@ -60,11 +62,16 @@ record LoadLineForm(Map<String, String> fields) {
 
     /** What was asked for as the end of an address. */
     String query() {
-        return fields.entrySet().stream().sorted(Map.Entry.comparingByKey()).map(field -> field.getKey() + "=" + URLEncoder.encode(field.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining("&"));
+        return fields.entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .map(field -> field.getKey() + "=" + URLEncoder.encode(field.getValue(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
     }
 
     Optional<KnownModel> model() {
-        return TubeModels.published().all().stream().filter(known -> known.type().equals(of("type"))).findFirst();
+        return TubeModels.published().all().stream()
+                .filter(known -> known.type().equals(of("type")))
+                .findFirst();
     }
 
     /** The stage, with the topology of the amp; empty if there are faults. */
@@ -77,8 +84,12 @@ record LoadLineForm(Map<String, String> fields) {
         int perSide = (int) read.count("perSide", of("perSide"), 1, OutputStage.MOST_PER_SIDE);
         double plates = read.required("plates", of("plates"), Unit.VOLT, 20, 2000);
         Connection connection = read.choice("connection", of("connection"), Connection.class);
-        double screens = connection == Connection.PENTODE ? read.required("screens", of("screens"), Unit.VOLT, 20, 2000) : plates;
-        double tap = connection == Connection.ULTRALINEAR ? read.required("tap", of("tap"), Unit.PERCENT, 1, 99) : OutputStage.USUAL_TAP;
+        double screens = connection == Connection.PENTODE
+                ? read.required("screens", of("screens"), Unit.VOLT, 20, 2000)
+                : plates;
+        double tap = connection == Connection.ULTRALINEAR
+                ? read.required("tap", of("tap"), Unit.PERCENT, 1, 99)
+                : OutputStage.USUAL_TAP;
         double idle = read.required("idle", of("idle"), Unit.MILLIAMP, 0.1, 2000);
         double load = read.required("load", of("load"), Unit.KILOHM, LEAST_LOAD / KILO, MOST_LOAD / KILO);
         double copper = read.required("copper", of("copper"), Unit.OHM, 0, 5000);
@@ -87,7 +98,20 @@ record LoadLineForm(Map<String, String> fields) {
         if (faults.any()) {
             return Optional.empty();
         }
-        OutputStage fixed = new OutputStage(model.get().model(), amp.topology(), perSide, plates, screens, connection, tap, OutputStage.Bias.fixed(0), load, copper, 0, sag, screenSag);
+        OutputStage fixed = new OutputStage(
+                model.get().model(),
+                amp.topology(),
+                perSide,
+                plates,
+                screens,
+                connection,
+                tap,
+                OutputStage.Bias.fixed(0),
+                load,
+                copper,
+                0,
+                sag,
+                screenSag);
         double most = model.get().model().plateCurrent(plates, fixed.screenVolts(), 0);
         if (idle >= most) {
             faults.say("idle", "page.form.idle-beyond", plain(most, MILLI));

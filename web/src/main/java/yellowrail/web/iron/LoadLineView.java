@@ -14,48 +14,99 @@ import yellowrail.web.words.Words;
 /**
  * A load line as it is shown.
  *
- * @param watts     the power, large
- * @param sentence  power and distortion in words
- * @param facts     the other figures
+ * @param watts the power, large
+ * @param sentence power and distortion in words
+ * @param facts the other figures
  * @param harmonics the second to the ninth
- * @param notes     what a careful colleague would say
+ * @param notes what a careful colleague would say
  */
-record LoadLineView(String watts, String sentence, List<Fact> facts, List<Harmonic> harmonics, List<String> notes, ChartView chart) {
+record LoadLineView(
+        String watts,
+        String sentence,
+        List<Fact> facts,
+        List<Harmonic> harmonics,
+        List<String> notes,
+        ChartView chart) {
 
     /** Full drive is clean while it first clips at no less than this part of its power. */
     private static final double CLEAN = 0.9;
 
     /** A figure; {@code over} if it passes its limit. */
-    record Fact(String name, String value, boolean over) {
-    }
+    record Fact(String name, String value, boolean over) {}
 
     /** A harmonic as a bar; {@code size} in percent of the fundamental, {@code bar} of the widest. */
-    record Harmonic(int number, String size, int bar) {
-    }
+    record Harmonic(int number, String size, int bar) {}
 
-    static LoadLineView of(Performance found, Rating rating, List<String> notes, Words words, List<Impedance> speakers, double nominalOhms, PlateChart.Frame frame) {
+    static LoadLineView of(
+            Performance found,
+            Rating rating,
+            List<String> notes,
+            Words words,
+            List<Impedance> speakers,
+            double nominalOhms,
+            PlateChart.Frame frame) {
         List<Fact> facts = new ArrayList<>();
-        facts.add(new Fact(said(words, "plates"), said(words, "of", Figures.watts(found.plateWatts()), Figures.watts(rating.plateWatts())), found.plateWatts() > rating.plateWatts()));
-        rating.screenWatts().ifPresentOrElse(most -> facts.add(new Fact(said(words, "screens"), said(words, "of", Figures.watts(found.screenWatts()), Figures.watts(most)), found.screenWatts() > most)),
-                () -> facts.add(new Fact(said(words, "screens"), Figures.watts(found.screenWatts()), false)));
+        facts.add(new Fact(
+                said(words, "plates"),
+                said(words, "of", Figures.watts(found.plateWatts()), Figures.watts(rating.plateWatts())),
+                found.plateWatts() > rating.plateWatts()));
+        rating.screenWatts()
+                .ifPresentOrElse(
+                        most -> facts.add(new Fact(
+                                said(words, "screens"),
+                                said(words, "of", Figures.watts(found.screenWatts()), Figures.watts(most)),
+                                found.screenWatts() > most)),
+                        () -> facts.add(new Fact(said(words, "screens"), Figures.watts(found.screenWatts()), false)));
         int tubes = found.stage().tubes();
-        facts.add(new Fact(said(words, "plate-current"), said(words, "from-to", milliamps(tubes * found.idle().plateAmps()), milliamps(found.plateAmps())), false));
-        facts.add(new Fact(said(words, "screen-current"), said(words, "from-to", milliamps(tubes * found.idle().screenAmps()), milliamps(found.screenAmps())), false));
-        facts.add(new Fact(said(words, "peak"), "%s, %s".formatted(milliamps(found.peakPlateAmps()), Figures.fixed(found.peakPlateVolts(), 0) + " V"), false));
+        facts.add(new Fact(
+                said(words, "plate-current"),
+                said(words, "from-to", milliamps(tubes * found.idle().plateAmps()), milliamps(found.plateAmps())),
+                false));
+        facts.add(new Fact(
+                said(words, "screen-current"),
+                said(words, "from-to", milliamps(tubes * found.idle().screenAmps()), milliamps(found.screenAmps())),
+                false));
+        facts.add(new Fact(
+                said(words, "peak"),
+                "%s, %s".formatted(milliamps(found.peakPlateAmps()), Figures.fixed(found.peakPlateVolts(), 0) + " V"),
+                false));
         boolean cathode = found.stage().bias().isCathode();
         String grids = Figures.volts(found.idle().gridVolts());
-        facts.add(new Fact(said(words, "grids"), said(words, "drive", cathode ? said(words, "from-to", grids, Figures.volts(found.gridVolts())) : grids, Figures.volts(found.peakDrive())), false));
+        facts.add(new Fact(
+                said(words, "grids"),
+                said(
+                        words,
+                        "drive",
+                        cathode ? said(words, "from-to", grids, Figures.volts(found.gridVolts())) : grids,
+                        Figures.volts(found.peakDrive())),
+                false));
         if (cathode) {
-            facts.add(new Fact(said(words, "cathode-resistor"), said(words, "common-to", Figures.ohms(Math.rint(found.stage().bias().ohms().getAsDouble())), String.valueOf(tubes)), false));
+            facts.add(new Fact(
+                    said(words, "cathode-resistor"),
+                    said(
+                            words,
+                            "common-to",
+                            Figures.ohms(Math.rint(found.stage().bias().ohms().getAsDouble())),
+                            String.valueOf(tubes)),
+                    false));
         }
         facts.add(new Fact(said(words, "efficiency"), Figures.fixed(100 * found.efficiency(), 0) + " %", false));
-        found.classAWatts().ifPresent(watts -> facts.add(new Fact(said(words, "class-a"), Figures.fixed(watts, 1) + " W", false)));
+        found.classAWatts()
+                .ifPresent(watts -> facts.add(new Fact(said(words, "class-a"), Figures.fixed(watts, 1) + " W", false)));
         Performance.Clipping clipping = found.clipping();
         String limit = words.name(clipping.limit());
-        facts.add(new Fact(said(words, "clips-first"), said(words, "clips-at", limit, Figures.fixed(clipping.watts(), 1)), false));
-        String sentence = said(words, "sentence", Figures.fixed(100 * Opinion.POWER, 0), words.say(Opinion.distortion(found)));
-        return new LoadLineView(Figures.fixed(found.powerWatts(), 1) + " W", clipping.watts() < CLEAN * found.powerWatts()
-                ? sentence + " " + said(words, "clips-from", Figures.fixed(clipping.watts(), 1), limit) : sentence, facts, harmonics(found), notes,
+        facts.add(new Fact(
+                said(words, "clips-first"), said(words, "clips-at", limit, Figures.fixed(clipping.watts(), 1)), false));
+        String sentence =
+                said(words, "sentence", Figures.fixed(100 * Opinion.POWER, 0), words.say(Opinion.distortion(found)));
+        return new LoadLineView(
+                Figures.fixed(found.powerWatts(), 1) + " W",
+                clipping.watts() < CLEAN * found.powerWatts()
+                        ? sentence + " " + said(words, "clips-from", Figures.fixed(clipping.watts(), 1), limit)
+                        : sentence,
+                facts,
+                harmonics(found),
+                notes,
                 ChartView.of(found, rating.plateWatts(), speakers, nominalOhms, frame, words));
     }
 
@@ -69,10 +120,17 @@ record LoadLineView(String watts, String sentence, List<Fact> facts, List<Harmon
 
     private static List<Harmonic> harmonics(Performance found) {
         List<Harmonic> harmonics = new ArrayList<>();
-        double widest = Math.max(0.01, found.harmonics().stream().mapToDouble(Double::doubleValue).max().orElse(1));
+        double widest = Math.max(
+                0.01,
+                found.harmonics().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .max()
+                        .orElse(1));
         for (int i = 0; i < found.harmonics().size(); i++) {
             double ratio = found.harmonics().get(i);
-            harmonics.add(new Harmonic(i + 2, String.format(Locale.ROOT, ratio < 0.001 ? "0" : "%.1f %%", 100 * ratio), (int) Math.round(100 * ratio / widest)));
+            harmonics.add(
+                    new Harmonic(i + 2, String.format(Locale.ROOT, ratio < 0.001 ? "0" : "%.1f %%", 100 * ratio), (int)
+                            Math.round(100 * ratio / widest)));
         }
         return harmonics;
     }

@@ -22,15 +22,19 @@ record RatioForm(Map<String, String> typed) {
     }
 
     boolean isBlank() {
-        return volts().allMatch(field -> of(field).isEmpty()) && ohms().allMatch(field -> of(field).isEmpty());
+        return volts().allMatch(field -> of(field).isEmpty())
+                && ohms().allMatch(field -> of(field).isEmpty());
     }
 
     private static Stream<String> volts() {
-        return Stream.concat(Stream.of("primary", "half", "otherHalf", "screenTap", "source"), TAPS.stream().map(tap -> "tap" + tap));
+        return Stream.concat(
+                Stream.of("primary", "half", "otherHalf", "screenTap", "source"),
+                TAPS.stream().map(tap -> "tap" + tap));
     }
 
     private static Stream<String> ohms() {
-        return Stream.concat(Stream.of("primaryOhms", "sourceOhms"), TAPS.stream().map(tap -> "tapOhms" + tap));
+        return Stream.concat(
+                Stream.of("primaryOhms", "sourceOhms"), TAPS.stream().map(tap -> "tapOhms" + tap));
     }
 
     /** @return empty if there are faults, or nothing was typed */
@@ -49,7 +53,8 @@ record RatioForm(Map<String, String> typed) {
             OptionalDouble volts = read.number("tap" + tap, of("tap" + tap), Unit.VOLT, 0.0001, 1000);
             OptionalDouble ohms = read.number("tapOhms" + tap, of("tapOhms" + tap), Unit.OHM, 0.001, 100);
             String label = read.words("tapLabel" + tap, of("tapLabel" + tap), LONGEST);
-            volts.ifPresent(value -> taps.add(new RatioTest.Tap(label.isEmpty() ? faults.worded("page.ratio.tap", tap) : label, value, ohms)));
+            volts.ifPresent(value -> taps.add(
+                    new RatioTest.Tap(label.isEmpty() ? faults.worded("page.ratio.tap", tap) : label, value, ohms)));
         }
         if (taps.isEmpty()) {
             faults.say("tap1", "page.form.one-tap-at-least");
@@ -61,6 +66,9 @@ record RatioForm(Map<String, String> typed) {
         OptionalDouble sourceOhms = read.number("sourceOhms", of("sourceOhms"), Unit.OHM, 0.01, 100_000);
         OptionalDouble copper = read.number("primaryOhms", of("primaryOhms"), Unit.OHM, 0.1, 5000);
         boolean fedSecondary = !of("fed").equals("primary");
-        return faults.any() ? Optional.empty() : Optional.of(new RatioTest(fedSecondary, primary, taps, half, other, screen, source, sourceOhms, copper));
+        return faults.any()
+                ? Optional.empty()
+                : Optional.of(
+                        new RatioTest(fedSecondary, primary, taps, half, other, screen, source, sourceOhms, copper));
     }
 }

@@ -12,11 +12,12 @@ final class SpeakerLines {
     private static final int MOST = 4;
     private static final double USUAL = 8;
 
-    private SpeakerLines() {
-    }
+    private SpeakerLines() {}
 
     static String write(List<Impedance> speaker) {
-        return speaker.stream().map(each -> String.format(Locale.ROOT, "%.0f:%.2f:%.0f", each.hertz(), each.ohms(), each.degrees())).collect(Collectors.joining(","));
+        return speaker.stream()
+                .map(each -> String.format(Locale.ROOT, "%.0f:%.2f:%.0f", each.hertz(), each.ohms(), each.degrees()))
+                .collect(Collectors.joining(","));
     }
 
     static List<Impedance> read(String text) {
@@ -24,7 +25,8 @@ final class SpeakerLines {
         for (String part : text.split(",")) {
             if (part.matches("\\d{1,6}:\\d{1,5}(\\.\\d{1,3})?:-?\\d{1,3}") && speaker.size() < MOST) {
                 String[] figures = part.split(":");
-                Impedance read = new Impedance(Double.parseDouble(figures[0]), Double.parseDouble(figures[1]), Double.parseDouble(figures[2]));
+                Impedance read = new Impedance(
+                        Double.parseDouble(figures[0]), Double.parseDouble(figures[1]), Double.parseDouble(figures[2]));
                 if (read.ohms() > 0 && Math.abs(read.degrees()) <= 180) {
                     speaker.add(read);
                 }

@@ -11,14 +11,22 @@ import yellowrail.web.chart.Plot.Tick;
 import yellowrail.web.words.Words;
 
 /** A speaker over frequency in SVG coordinates, with the loads it makes on its tap. */
-record SpeakerView(String ohms, String phase, List<Tick> across, List<Tick> up, List<Mark> marks, List<String> says, List<String> remarks, String lines, String nominal) {
+record SpeakerView(
+        String ohms,
+        String phase,
+        List<Tick> across,
+        List<Tick> up,
+        List<Mark> marks,
+        List<String> says,
+        List<String> remarks,
+        String lines,
+        String nominal) {
 
     private static final int POINTS = 240;
     private static final double FULL_PHASE = 90;
 
     /** A frequency that matters. */
-    record Mark(String x, String y, String label) {
-    }
+    record Mark(String x, String y, String label) {}
 
     static SpeakerView of(Speaker speaker, double nominalOhms, double primaryOhms, List<String> remarks, Words words) {
         List<Impedance> curve = speaker.curve(POINTS);
@@ -26,10 +34,35 @@ record SpeakerView(String ohms, String phase, List<Tick> across, List<Tick> up, 
         Plot size = new Plot(600, 300, 50, 50, 14, 46, Speaker.LOWEST, Speaker.HIGHEST, 0, most, true);
         Plot angle = new Plot(600, 300, 50, 50, 14, 46, Speaker.LOWEST, Speaker.HIGHEST, -FULL_PHASE, FULL_PHASE, true);
         List<Impedance> telling = List.of(speaker.resonance(), speaker.least(), speaker.at(Speaker.TREBLE));
-        List<String> names = Stream.of("resonance", "least", "treble").map(name -> words.message("page.speaker." + name)).toList();
-        return new SpeakerView(size.line(curve.stream().map(each -> new Point(each.hertz(), each.ohms())).toList()), angle.line(curve.stream().map(each -> new Point(each.hertz(), each.degrees())).toList()),
-                size.across(0, 1), size.up(5, 1), telling.stream().map(each -> new Mark(Plot.px(size.x(each.hertz())), Plot.px(size.y(each.ohms())), names.get(telling.indexOf(each)))).toList(),
-                telling.stream().map(each -> words.message("page.speaker.tells", names.get(telling.indexOf(each)), Figures.fixed(each.hertz(), 0), Figures.fixed(each.ohms(), 1),
-                        (each.degrees() < 0 ? "" : "+") + Figures.fixed(each.degrees(), 0), Figures.fixed(primaryOhms * each.ohms() / nominalOhms / 1000, 1))).toList(), remarks, SpeakerLines.write(telling), Figures.plain(nominalOhms));
+        List<String> names = Stream.of("resonance", "least", "treble")
+                .map(name -> words.message("page.speaker." + name))
+                .toList();
+        return new SpeakerView(
+                size.line(curve.stream()
+                        .map(each -> new Point(each.hertz(), each.ohms()))
+                        .toList()),
+                angle.line(curve.stream()
+                        .map(each -> new Point(each.hertz(), each.degrees()))
+                        .toList()),
+                size.across(0, 1),
+                size.up(5, 1),
+                telling.stream()
+                        .map(each -> new Mark(
+                                Plot.px(size.x(each.hertz())),
+                                Plot.px(size.y(each.ohms())),
+                                names.get(telling.indexOf(each))))
+                        .toList(),
+                telling.stream()
+                        .map(each -> words.message(
+                                "page.speaker.tells",
+                                names.get(telling.indexOf(each)),
+                                Figures.fixed(each.hertz(), 0),
+                                Figures.fixed(each.ohms(), 1),
+                                (each.degrees() < 0 ? "" : "+") + Figures.fixed(each.degrees(), 0),
+                                Figures.fixed(primaryOhms * each.ohms() / nominalOhms / 1000, 1)))
+                        .toList(),
+                remarks,
+                SpeakerLines.write(telling),
+                Figures.plain(nominalOhms));
     }
 }

@@ -17,49 +17,116 @@ import yellowrail.web.words.Words;
 /**
  * A sweep in SVG coordinates: power up from the left, distortion and its second and third harmonic from the right.
  *
- * @param here  where the stage stands now
+ * @param here where the stage stands now
  * @param marks the builder\u2019s own loads
- * @param says  what to read off it
+ * @param says what to read off it
  */
-record SweepView(String title, String unit, String power, String distortion, String second, String third, List<Tick> across, List<Tick> watts, List<Tick> percent, String here, List<Mark> marks, String says) {
+record SweepView(
+        String title,
+        String unit,
+        String power,
+        String distortion,
+        String second,
+        String third,
+        List<Tick> across,
+        List<Tick> watts,
+        List<Tick> percent,
+        String here,
+        List<Mark> marks,
+        String says) {
 
     private static final int COUNT = 60;
     private static final double FLAT = 0.10;
 
     /** A load of the builder\u2019s on the sweep. */
-    record Mark(String x, String label, String y) {
-    }
+    record Mark(String x, String label, String y) {}
 
     /** A load by its name. */
-    record Named(String label, double ohms) {
-    }
+    record Named(String label, double ohms) {}
 
     /** Over loads from a third to three times the present one, wide enough for the builder\u2019s own. */
     static SweepView loads(OutputStage stage, List<Named> own, Words words) {
-        double from = Math.max(LoadLineForm.LEAST_LOAD, Math.min(stage.loadOhms() / 4, own.stream().mapToDouble(Named::ohms).min().orElse(stage.loadOhms()) / 1.3));
-        double to = Math.min(LoadLineForm.MOST_LOAD, Math.max(stage.loadOhms() * 4, own.stream().mapToDouble(Named::ohms).filter(Double::isFinite).max().orElse(stage.loadOhms()) * 1.3));
+        double from = Math.max(
+                LoadLineForm.LEAST_LOAD,
+                Math.min(
+                        stage.loadOhms() / 4,
+                        own.stream().mapToDouble(Named::ohms).min().orElse(stage.loadOhms()) / 1.3));
+        double to = Math.min(
+                LoadLineForm.MOST_LOAD,
+                Math.max(
+                        stage.loadOhms() * 4,
+                        own.stream()
+                                        .mapToDouble(Named::ohms)
+                                        .filter(Double::isFinite)
+                                        .max()
+                                        .orElse(stage.loadOhms())
+                                * 1.3));
         Sweep sweep = Sweep.loads(stage, from, to, COUNT);
         double[] flat = sweep.within(FLAT);
-        String says = words.message(stage.isPushPull() ? "page.sweep.loads-says-push-pull" : "page.sweep.loads-says", Figures.fixed(100 * FLAT, 0),
-                Figures.fixed(flat[0] / 1000, 1), Figures.fixed(flat[1] / 1000, 1));
-        return of(words.message("page.sweep.loads"), words.message("page.sweep.loads-unit"), sweep, true, 1e-3, stage.loadOhms(), own, says);
+        String says = words.message(
+                stage.isPushPull() ? "page.sweep.loads-says-push-pull" : "page.sweep.loads-says",
+                Figures.fixed(100 * FLAT, 0),
+                Figures.fixed(flat[0] / 1000, 1),
+                Figures.fixed(flat[1] / 1000, 1));
+        return of(
+                words.message("page.sweep.loads"),
+                words.message("page.sweep.loads-unit"),
+                sweep,
+                true,
+                1e-3,
+                stage.loadOhms(),
+                own,
+                says);
     }
 
     /** Over idles from cold to the rating. */
     static SweepView idles(OutputStage stage, double idleAmps, double ratedWatts, Words words) {
-        double most = Math.min(1.05 * ratedWatts / stage.plateVolts(), 0.95 * stage.model().plateCurrent(stage.plateVolts(), stage.screenVolts(), 0));
-        Sweep sweep = Sweep.idles(stage, 0.1 * most, Math.max(most, 1.2 * idleAmps > 0.95 * stage.model().plateCurrent(stage.plateVolts(), stage.screenVolts(), 0) ? most : 1.2 * idleAmps), COUNT);
+        double most = Math.min(
+                1.05 * ratedWatts / stage.plateVolts(),
+                0.95 * stage.model().plateCurrent(stage.plateVolts(), stage.screenVolts(), 0));
+        Sweep sweep = Sweep.idles(
+                stage,
+                0.1 * most,
+                Math.max(
+                        most,
+                        1.2 * idleAmps > 0.95 * stage.model().plateCurrent(stage.plateVolts(), stage.screenVolts(), 0)
+                                ? most
+                                : 1.2 * idleAmps),
+                COUNT);
         double atRating = ratedWatts / stage.plateVolts();
-        return of(words.message("page.sweep.idles"), words.message("page.sweep.idles-unit"), sweep, false, 1e3, idleAmps, List.of(new Named(words.message("page.sweep.rating"), atRating)),
+        return of(
+                words.message("page.sweep.idles"),
+                words.message("page.sweep.idles-unit"),
+                sweep,
+                false,
+                1e3,
+                idleAmps,
+                List.of(new Named(words.message("page.sweep.rating"), atRating)),
                 words.message("page.sweep.idles-says", Figures.milliamps(atRating)));
     }
 
-    private static SweepView of(String title, String unit, Sweep sweep, boolean logarithmic, double in, double here, List<Named> marks, String says) {
+    private static SweepView of(
+            String title,
+            String unit,
+            Sweep sweep,
+            boolean logarithmic,
+            double in,
+            double here,
+            List<Named> marks,
+            String says) {
         List<Sweep.Point> points = sweep.points();
         double from = points.get(0).at();
         double to = points.get(points.size() - 1).at();
         double most = 1.12 * Math.max(0.1, sweep.best().watts());
-        double percent = Math.max(5, Math.min(40, 110 * points.stream().mapToDouble(Sweep.Point::distortion).max().orElse(0.05)));
+        double percent = Math.max(
+                5,
+                Math.min(
+                        40,
+                        110
+                                * points.stream()
+                                        .mapToDouble(Sweep.Point::distortion)
+                                        .max()
+                                        .orElse(0.05)));
         Plot power = new Plot(600, 330, 50, 50, 14, 46, from, to, 0, most, logarithmic);
         Plot ratio = new Plot(600, 330, 50, 50, 14, 46, from, to, 0, percent / 100, logarithmic);
         List<Mark> shown = new ArrayList<>();
@@ -69,19 +136,46 @@ record SweepView(String title, String unit, String power, String distortion, Str
                 shown.add(new Mark(px(power.x(mark.ohms())), mark.label(), px(30 + 15 * (i % 4))));
             }
         }
-        return new SweepView(title, unit, line(power, points, Sweep.Point::watts), line(ratio, points, Sweep.Point::distortion), line(ratio, points, Sweep.Point::second), line(ratio, points, Sweep.Point::third),
-                power.across(6, in), power.up(5, 1), ratio.up(5, 100), px(power.x(here)), shown, says);
+        return new SweepView(
+                title,
+                unit,
+                line(power, points, Sweep.Point::watts),
+                line(ratio, points, Sweep.Point::distortion),
+                line(ratio, points, Sweep.Point::second),
+                line(ratio, points, Sweep.Point::third),
+                power.across(6, in),
+                power.up(5, 1),
+                ratio.up(5, 100),
+                px(power.x(here)),
+                shown,
+                says);
     }
 
     private static String line(Plot plot, List<Sweep.Point> points, ToDoubleFunction<Sweep.Point> quantity) {
-        return plot.line(points.stream().map(point -> new Point(point.at(), quantity.applyAsDouble(point))).toList());
+        return plot.line(points.stream()
+                .map(point -> new Point(point.at(), quantity.applyAsDouble(point)))
+                .toList());
     }
 
     /** The sweep as CSV. */
     static String csv(Sweep sweep, String first, double in) {
-        StringBuilder text = new StringBuilder(first + ",power_w,thd_percent,second_percent,third_percent,plate_dissipation_w,screen_dissipation_w,peak_plate_v,idle_plate_ma,grid_v\r\n");
-        sweep.points().forEach(point -> text.append(String.format(Locale.ROOT, "%.5g,%.4g,%.4g,%.4g,%.4g,%.4g,%.4g,%.5g,%.4g,%.4g\r\n", point.at() * in, point.watts(), 100 * point.distortion(), 100 * point.second(),
-                100 * point.third(), point.plateWatts(), point.screenWatts(), point.peakPlateVolts(), 1e3 * point.idleAmps(), point.gridVolts())));
+        StringBuilder text = new StringBuilder(first
+                + ",power_w,thd_percent,second_percent,third_percent,plate_dissipation_w,"
+                + "screen_dissipation_w,peak_plate_v,idle_plate_ma,grid_v\r\n");
+        sweep.points()
+                .forEach(point -> text.append(String.format(
+                        Locale.ROOT,
+                        "%.5g,%.4g,%.4g,%.4g,%.4g,%.4g,%.4g,%.5g,%.4g,%.4g\r\n",
+                        point.at() * in,
+                        point.watts(),
+                        100 * point.distortion(),
+                        100 * point.second(),
+                        100 * point.third(),
+                        point.plateWatts(),
+                        point.screenWatts(),
+                        point.peakPlateVolts(),
+                        1e3 * point.idleAmps(),
+                        point.gridVolts())));
         return text.toString();
     }
 }

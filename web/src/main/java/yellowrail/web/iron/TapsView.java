@@ -21,7 +21,7 @@ import yellowrail.web.words.Words;
  * Every tap against every hook-up: the load the tubes see, and what it means in this amp.
  *
  * @param nominal the primary\u2019s load in words
- * @param pulled  what a pulled pair of tubes does; blank where there is no pair to pull
+ * @param pulled what a pulled pair of tubes does; blank where there is no pair to pull
  */
 record TapsView(String nominal, List<String> taps, List<Row> rows, String pulled) {
 
@@ -30,16 +30,25 @@ record TapsView(String nominal, List<String> taps, List<Row> rows, String pulled
     private static final int STEPS = 64;
 
     /** A hook-up on each tap. */
-    record Row(String hookup, boolean own, List<Cell> cells) {
-    }
+    record Row(String hookup, boolean own, List<Cell> cells) {}
 
     /** A load and its consequences; {@code span} columns wide. */
-    record Cell(int span, String load, String verdict, String token, String power, String plates, String screens, String peaks, String query) {
-    }
+    record Cell(
+            int span,
+            String load,
+            String verdict,
+            String token,
+            String power,
+            String plates,
+            String screens,
+            String peaks,
+            String query) {}
 
     static TapsView of(AmpSheet sheet, OutputStage stage, Rating rating, Words words) {
         double nominal = sheet.fittings().loadOhms().orElse(stage.loadOhms());
-        List<Double> taps = sheet.fittings().iron().taps().isEmpty() ? USUAL_TAPS : sheet.fittings().iron().taps();
+        List<Double> taps = sheet.fittings().iron().taps().isEmpty()
+                ? USUAL_TAPS
+                : sheet.fittings().iron().taps();
         Set<String> written = new LinkedHashSet<>(sheet.fittings().iron().hookups());
         written.addAll(USUAL);
         List<Row> rows = new ArrayList<>();
@@ -49,18 +58,31 @@ record TapsView(String nominal, List<String> taps, List<Row> rows, String pulled
             boolean open = hookup.parts().stream().allMatch(part -> Double.isInfinite(part.ohms()));
             List<Double> columns = named || open ? taps.subList(0, 1) : taps;
             int span = named || open ? taps.size() : 1;
-            rows.add(new Row(String.join(", ", words.say(hookup.told())), sheet.fittings().iron().hookups().contains(typed), columns.stream().map(tap -> cell(hookup.reflected(nominal, tap), nominal, span, stage, rating, words)).toList()));
+            rows.add(new Row(
+                    String.join(", ", words.say(hookup.told())),
+                    sheet.fittings().iron().hookups().contains(typed),
+                    columns.stream()
+                            .map(tap -> cell(hookup.reflected(nominal, tap), nominal, span, stage, rating, words))
+                            .toList()));
         }
         String load = kilohms(nominal, 2);
-        return new TapsView(sheet.fittings().loadOhms().isPresent() ? load : words.message("page.taps.load-taken", load),
-                taps.stream().map(Figures::plain).toList(), rows, pulled(sheet, nominal, taps, words));
+        return new TapsView(
+                sheet.fittings().loadOhms().isPresent() ? load : words.message("page.taps.load-taken", load),
+                taps.stream().map(Figures::plain).toList(),
+                rows,
+                pulled(sheet, nominal, taps, words));
     }
 
     private static Cell cell(double load, double nominal, int span, OutputStage stage, Rating rating, Words words) {
         LoadVerdict verdict = LoadVerdict.of(load / nominal);
         String shown = Double.isInfinite(load) ? "" : kilohms(load, 1);
         if (verdict.isStop() || load < LoadLineForm.LEAST_LOAD || load > LoadLineForm.MOST_LOAD) {
-            return untold(span, shown, verdict, verdict == LoadVerdict.OPEN ? "open" : verdict.isStop() ? "shorted" : "beyond", words);
+            return untold(
+                    span,
+                    shown,
+                    verdict,
+                    verdict == LoadVerdict.OPEN ? "open" : verdict.isStop() ? "shorted" : "beyond",
+                    words);
         }
         Performance found;
         try {
@@ -69,14 +91,29 @@ record TapsView(String nominal, List<String> taps, List<Row> rows, String pulled
             return untold(span, shown, verdict, "beyond", words);
         }
         double most = rating.screenWatts().orElse(Double.POSITIVE_INFINITY);
-        return new Cell(span, shown, words.name(verdict), Code.of(verdict), words.message("page.taps.power", Figures.fixed(found.powerWatts(), 0), words.say(Opinion.distortion(found))),
-                words.message(found.plateWatts() > rating.plateWatts() ? "page.taps.plates-over" : "page.taps.plates", Figures.fixed(found.plateWatts(), 1)),
-                words.message(found.screenWatts() > most ? "page.taps.screens-over" : "page.taps.screens", Figures.fixed(found.screenWatts(), 1)),
-                words.message("page.taps.peaks", Figures.fixed(found.peakPlateVolts(), 0), Figures.fixed(1e3 * found.peakPlateAmps(), 0)), "load=" + Figures.plain(load / 1000));
+        return new Cell(
+                span,
+                shown,
+                words.name(verdict),
+                Code.of(verdict),
+                words.message(
+                        "page.taps.power", Figures.fixed(found.powerWatts(), 0), words.say(Opinion.distortion(found))),
+                words.message(
+                        found.plateWatts() > rating.plateWatts() ? "page.taps.plates-over" : "page.taps.plates",
+                        Figures.fixed(found.plateWatts(), 1)),
+                words.message(
+                        found.screenWatts() > most ? "page.taps.screens-over" : "page.taps.screens",
+                        Figures.fixed(found.screenWatts(), 1)),
+                words.message(
+                        "page.taps.peaks",
+                        Figures.fixed(found.peakPlateVolts(), 0),
+                        Figures.fixed(1e3 * found.peakPlateAmps(), 0)),
+                "load=" + Figures.plain(load / 1000));
     }
 
     private static Cell untold(int span, String load, LoadVerdict verdict, String why, Words words) {
-        return new Cell(span, load, words.name(verdict), Code.of(verdict), words.message("page.taps." + why), "", "", "", "");
+        return new Cell(
+                span, load, words.name(verdict), Code.of(verdict), words.message("page.taps." + why), "", "", "", "");
     }
 
     private static String kilohms(double ohms, int decimals) {
@@ -90,8 +127,17 @@ record TapsView(String nominal, List<String> taps, List<Row> rows, String pulled
             return "";
         }
         double wanted = nominal * perSide / (perSide - 1);
-        double best = taps.stream().min((one, other) -> Double.compare(Math.abs(Math.log(nominal * 8 / one / wanted)), Math.abs(Math.log(nominal * 8 / other / wanted)))).orElseThrow();
-        return words.message(perSide == 2 ? "page.taps.pulled-to-one" : "page.taps.pulled", String.valueOf(perSide - 1), kilohms(wanted, 1), kilohms(nominal, 1),
-                kilohms(nominal * 8 / best, 1), Figures.plain(best));
+        double best = taps.stream()
+                .min((one, other) -> Double.compare(
+                        Math.abs(Math.log(nominal * 8 / one / wanted)),
+                        Math.abs(Math.log(nominal * 8 / other / wanted))))
+                .orElseThrow();
+        return words.message(
+                perSide == 2 ? "page.taps.pulled-to-one" : "page.taps.pulled",
+                String.valueOf(perSide - 1),
+                kilohms(wanted, 1),
+                kilohms(nominal, 1),
+                kilohms(nominal * 8 / best, 1),
+                Figures.plain(best));
     }
 }

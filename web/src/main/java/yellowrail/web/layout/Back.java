@@ -9,8 +9,7 @@ final class Back {
 
     private static final int LONGEST = 2000;
 
-    private Back() {
-    }
+    private Back() {}
 
     /** @param to an address of ours; anywhere else leads to the bench */
     static ResponseEntity.BodyBuilder to(String to) {

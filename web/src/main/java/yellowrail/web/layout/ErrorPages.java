@@ -20,7 +20,14 @@ class ErrorPages implements ErrorViewResolver {
 
     @Override
     public ModelAndView resolveErrorView(HttpServletRequest request, HttpStatus status, Map<String, Object> model) {
-        return new ModelAndView("error", Map.of("status", status.value(),
-                "rail", Rail.plain(words.message(status == HttpStatus.NOT_FOUND ? "page.error.not-here" : "page.error.did-not-work"))), status);
+        return new ModelAndView(
+                "error",
+                Map.of(
+                        "status",
+                        status.value(),
+                        "rail",
+                        Rail.plain(words.message(
+                                status == HttpStatus.NOT_FOUND ? "page.error.not-here" : "page.error.did-not-work"))),
+                status);
     }
 }

@@ -15,10 +15,15 @@ class ThemeController {
     static final String COOKIE = "theme";
 
     @PostMapping("/theme")
-    ResponseEntity<Void> choose(@RequestParam(defaultValue = "") String theme, @RequestParam(defaultValue = "/") String back) {
+    ResponseEntity<Void> choose(
+            @RequestParam(defaultValue = "") String theme, @RequestParam(defaultValue = "/") String back) {
         boolean known = theme.equals("light") || theme.equals("dim");
-        ResponseCookie cookie = ResponseCookie.from(COOKIE, known ? theme : "").path("/").httpOnly(true).sameSite("Lax")
-                .maxAge(known ? Duration.ofDays(3650) : Duration.ZERO).build();
+        ResponseCookie cookie = ResponseCookie.from(COOKIE, known ? theme : "")
+                .path("/")
+                .httpOnly(true)
+                .sameSite("Lax")
+                .maxAge(known ? Duration.ofDays(3650) : Duration.ZERO)
+                .build();
         return Back.to(back).header(HttpHeaders.SET_COOKIE, cookie.toString()).build();
     }
 }

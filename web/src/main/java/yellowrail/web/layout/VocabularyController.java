@@ -24,8 +24,11 @@ class VocabularyController {
 
     /** @param words the tag of a vocabulary; anything else goes by the browser again */
     @PostMapping("/words")
-    ResponseEntity<Void> choose(@RequestParam(defaultValue = "") String words, @RequestParam(defaultValue = "/") String back, HttpServletRequest request,
-                                HttpServletResponse response) {
+    ResponseEntity<Void> choose(
+            @RequestParam(defaultValue = "") String words,
+            @RequestParam(defaultValue = "/") String back,
+            HttpServletRequest request,
+            HttpServletResponse response) {
         Locale chosen = Locale.forLanguageTag(words);
         locales.setLocale(request, response, vocabularies.all().contains(chosen) ? chosen : null);
         return Back.to(back).build();

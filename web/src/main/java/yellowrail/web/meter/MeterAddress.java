@@ -11,8 +11,7 @@ public final class MeterAddress {
     private static final int UNIQUE_LOCAL = 0xfc;
     private static final int UNIQUE_LOCAL_MASK = 0xfe;
 
-    private MeterAddress() {
-    }
+    private MeterAddress() {}
 
     /**
      * @return the address behind a link
@@ -34,7 +33,8 @@ public final class MeterAddress {
     }
 
     private static boolean isNear(InetAddress address) {
-        boolean uniqueLocal = address instanceof Inet6Address && (address.getAddress()[0] & UNIQUE_LOCAL_MASK) == UNIQUE_LOCAL;
+        boolean uniqueLocal =
+                address instanceof Inet6Address && (address.getAddress()[0] & UNIQUE_LOCAL_MASK) == UNIQUE_LOCAL;
         return address.isLoopbackAddress() || address.isSiteLocalAddress() || uniqueLocal;
     }
 }

@@ -10,8 +10,8 @@ import org.springframework.stereotype.Component;
 import yellowrail.core.amp.MeterLink;
 
 /**
- * Asks a meter for a reading over a plain TCP socket, in SCPI: one line out, one line back. A meter that is not there, that
- * is slow or that answers nonsense is said to be so.
+ * Asks a meter for a reading over a plain TCP socket, in SCPI: one line out, one line back. A meter that is not there,
+ * that is slow or that answers nonsense is said to be so.
  */
 @Component
 public class ScpiMeter {
@@ -21,11 +21,14 @@ public class ScpiMeter {
     private static final int LONGEST_ANSWER = 80;
     /** What a meter answers when it is beyond its range. */
     private static final double OVERLOAD = 9e36;
+
     private static final double MOST = 1e5;
 
     /** What can be asked. */
     public enum Asks {
-        DC_VOLTS("MEAS:VOLT:DC?"), AC_VOLTS("MEAS:VOLT:AC?"), DC_AMPS("MEAS:CURR:DC?");
+        DC_VOLTS("MEAS:VOLT:DC?"),
+        AC_VOLTS("MEAS:VOLT:AC?"),
+        DC_AMPS("MEAS:CURR:DC?");
 
         private final String command;
 
@@ -44,7 +47,8 @@ public class ScpiMeter {
         try {
             value = Double.parseDouble(answer.strip());
         } catch (NumberFormatException e) {
-            throw new MeterException(new MeterFault.NoNumber(link.toString(), answer.replaceAll("[^ -~]", "?"), asks.command));
+            throw new MeterException(
+                    new MeterFault.NoNumber(link.toString(), answer.replaceAll("[^ -~]", "?"), asks.command));
         }
         if (Math.abs(value) > OVERLOAD) {
             throw new MeterException(new MeterFault.Overload(link.toString()));

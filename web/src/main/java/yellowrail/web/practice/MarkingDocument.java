@@ -8,10 +8,13 @@ import yellowrail.web.words.Words;
 record MarkingDocument(boolean passed, List<Line> lines) {
 
     /** One thing looked at. */
-    record Line(String what, String result, boolean good) {
-    }
+    record Line(String what, String result, boolean good) {}
 
     static MarkingDocument of(Marking marking, Words words) {
-        return new MarkingDocument(marking.passed(), marking.lines().stream().map(line -> new Line(words.say(line.what()), words.say(line.result()), line.good())).toList());
+        return new MarkingDocument(
+                marking.passed(),
+                marking.lines().stream()
+                        .map(line -> new Line(words.say(line.what()), words.say(line.result()), line.good()))
+                        .toList());
     }
 }

@@ -38,34 +38,55 @@ class PracticeController {
     }
 
     /** A try, for the list of them; {@code result} is blank until it is marked. */
-    record Try(long runId, String name, String begun, String result) {
-    }
+    record Try(long runId, String name, String begun, String result) {}
 
     /** @param seed which amps to begin with; blank for ones by chance */
     @GetMapping("/practice")
     ModelAndView page(@RequestParam(defaultValue = "") String seed) {
-        List<Try> tries = practice.tries().stream().map(row -> new Try(row.runId(), name(Exercise.valueOf(row.exercise())),
-                DAY.format(row.lookedAt().atZoneSameInstant(clock.getZone())),
-                row.marking() == null ? "" : words.message(practice.json().read(row.marking(), MarkingDocument.class).passed() ? "page.practice.passed" : "page.practice.not-passed"))).toList();
-        return new ModelAndView("practice/page").addObject("rail", Rail.plain(words.message("page.practice.title"))).addObject("tries", tries)
-                .addObject("exercises", Stream.of(Exercise.values()).filter(exercise -> exercise != Exercise.NOTHING_WRONG).map(Exercise::ordinal).toList())
-                .addObject("seed", seed.matches("\\d{1,9}") ? seed : "").addObject("scpi", meter.address());
+        List<Try> tries = practice.tries().stream()
+                .map(row -> new Try(
+                        row.runId(),
+                        name(Exercise.valueOf(row.exercise())),
+                        DAY.format(row.lookedAt().atZoneSameInstant(clock.getZone())),
+                        row.marking() == null
+                                ? ""
+                                : words.message(
+                                        practice.json()
+                                                        .read(row.marking(), MarkingDocument.class)
+                                                        .passed()
+                                                ? "page.practice.passed"
+                                                : "page.practice.not-passed")))
+                .toList();
+        return new ModelAndView("practice/page")
+                .addObject("rail", Rail.plain(words.message("page.practice.title")))
+                .addObject("tries", tries)
+                .addObject(
+                        "exercises",
+                        Stream.of(Exercise.values())
+                                .filter(exercise -> exercise != Exercise.NOTHING_WRONG)
+                                .map(Exercise::ordinal)
+                                .toList())
+                .addObject("seed", seed.matches("\\d{1,9}") ? seed : "")
+                .addObject("scpi", meter.address());
     }
 
     private String name(Exercise exercise) {
-        return exercise == Exercise.NOTHING_WRONG ? words.message("page.practice.healthy") : words.message("page.practice.exercise-numbered", exercise.ordinal());
+        return exercise == Exercise.NOTHING_WRONG
+                ? words.message("page.practice.healthy")
+                : words.message("page.practice.exercise-numbered", exercise.ordinal());
     }
 
     /**
      * @param exercise its number; 0 is the healthy amp
-     * @param seed     which amp; blank for one by chance
+     * @param seed which amp; blank for one by chance
      */
     @PostMapping("/practice")
     ModelAndView start(@RequestParam(defaultValue = "0") int exercise, @RequestParam(defaultValue = "") String seed) {
         if (exercise < 0 || exercise >= Exercise.values().length) {
             throw new NotFoundException("There is no exercise " + exercise + ".");
         }
-        OptionalDouble chosen = seed.matches("\\d{1,9}") ? OptionalDouble.of(Double.parseDouble(seed)) : OptionalDouble.empty();
+        OptionalDouble chosen =
+                seed.matches("\\d{1,9}") ? OptionalDouble.of(Double.parseDouble(seed)) : OptionalDouble.empty();
         return new ModelAndView("redirect:/runs/" + practice.start(Exercise.values()[exercise], chosen));
     }
 
@@ -81,42 +102,64 @@ class PracticeController {
     }
 
     @PostMapping("/runs/{id}/practice/power")
-    ModelAndView power(@PathVariable long id, HttpServletResponse response, @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    ModelAndView power(
+            @PathVariable long id,
+            HttpServletResponse response,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         return answer(practice.power(id), response, htmx);
     }
 
     @PostMapping("/runs/{id}/practice/turn")
-    ModelAndView turn(@PathVariable long id, @RequestParam int pot, @RequestParam double position, HttpServletResponse response,
-                      @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    ModelAndView turn(
+            @PathVariable long id,
+            @RequestParam int pot,
+            @RequestParam double position,
+            HttpServletResponse response,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         return answer(practice.turn(id, pot, position / 100), response, htmx);
     }
 
     @PostMapping("/runs/{id}/practice/probe")
-    ModelAndView place(@PathVariable long id, @RequestParam(defaultValue = "") String probe, HttpServletResponse response,
-                       @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    ModelAndView place(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String probe,
+            HttpServletResponse response,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         return answer(practice.place(id, probe), response, htmx);
     }
 
     @PostMapping("/runs/{id}/practice/wait")
-    ModelAndView pass(@PathVariable long id, @RequestParam(defaultValue = "1") int minutes, HttpServletResponse response,
-                      @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    ModelAndView pass(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "1") int minutes,
+            HttpServletResponse response,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         return answer(practice.pass(id, Math.max(1, Math.min(30, minutes))), response, htmx);
     }
 
     @PostMapping("/runs/{id}/practice/swap")
-    ModelAndView swap(@PathVariable long id, HttpServletResponse response, @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    ModelAndView swap(
+            @PathVariable long id,
+            HttpServletResponse response,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         return answer(practice.swap(id), response, htmx);
     }
 
     @PostMapping("/runs/{id}/practice/mark")
-    ModelAndView mark(@PathVariable long id, @RequestParam(defaultValue = "") String said, HttpServletResponse response,
-                      @RequestHeader(name = "HX-Request", required = false) String htmx) {
-        Exercise exercise = Exercise.of(said).orElseThrow(() -> new NotFoundException("That is none of the diagnoses."));
+    ModelAndView mark(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String said,
+            HttpServletResponse response,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        Exercise exercise =
+                Exercise.of(said).orElseThrow(() -> new NotFoundException("That is none of the diagnoses."));
         return answer(practice.mark(id, exercise), response, htmx);
     }
 
     private ModelAndView answer(PracticeService.Done done, HttpServletResponse response, String htmx) {
-        return htmx == null ? new ModelAndView("redirect:/runs/" + done.row().runId()) : panel(done, "practice/bench :: bench", response);
+        return htmx == null
+                ? new ModelAndView("redirect:/runs/" + done.row().runId())
+                : panel(done, "practice/bench :: bench", response);
     }
 
     /** Tells the rest of the page when the run below it has changed. */
@@ -124,6 +167,9 @@ class PracticeController {
         if (done.changed() && response != null) {
             response.setHeader("HX-Trigger", "bench-changed");
         }
-        return new ModelAndView(view).addObject("bench", PracticeView.of(done, done.marking(practice.json()).orElse(null), words));
+        return new ModelAndView(view)
+                .addObject(
+                        "bench",
+                        PracticeView.of(done, done.marking(practice.json()).orElse(null), words));
     }
 }

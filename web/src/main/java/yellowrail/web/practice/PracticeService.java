@@ -10,7 +10,6 @@ import java.util.concurrent.ThreadLocalRandom;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.practice.Bench;
@@ -32,8 +31,8 @@ import yellowrail.web.run.RunService;
 import yellowrail.web.words.Words;
 
 /**
- * Keeps practice benches: each request brings the bench up to now, does what was asked, and puts what the meter shows on
- * the run. Time on the bench goes by while somebody looks, or when it is told to.
+ * Keeps practice benches: each request brings the bench up to now, does what was asked, and puts what the meter shows
+ * on the run. Time on the bench goes by while somebody looks, or when it is told to.
  */
 @Service
 class PracticeService {
@@ -42,6 +41,7 @@ class PracticeService {
     private static final Duration LOOKED_AWAY = Duration.ofSeconds(5);
     /** What it takes to place a lead or turn a pot and read, s. */
     private static final double HANDS = 2;
+
     private static final String WHO = "practice meter";
 
     private final PracticeMapper mapper;
@@ -52,7 +52,14 @@ class PracticeService {
     private final Words words;
     private final Clock clock;
 
-    PracticeService(PracticeMapper mapper, AmpService amps, RunService runs, RunEntries entries, JsonColumn json, Clock clock, Words words) {
+    PracticeService(
+            PracticeMapper mapper,
+            AmpService amps,
+            RunService runs,
+            RunEntries entries,
+            JsonColumn json,
+            Clock clock,
+            Words words) {
         this.mapper = mapper;
         this.amps = amps;
         this.runs = runs;
@@ -75,11 +82,15 @@ class PracticeService {
     long start(Exercise exercise, OptionalDouble seed) {
         long chosen = (long) seed.orElseGet(() -> ThreadLocalRandom.current().nextInt(1, 1_000_000));
         Workshop workshop = new Workshop(exercise, chosen);
-        long amp = amps.createPractice(workshop.sheet(exercise == Exercise.NOTHING_WRONG ? words.message("page.practice.amp")
-                : words.message("page.practice.amp-of-exercise", String.valueOf(exercise.ordinal())), words.message("page.practice.notes-of-the-amp")));
+        long amp = amps.createPractice(workshop.sheet(
+                exercise == Exercise.NOTHING_WRONG
+                        ? words.message("page.practice.amp")
+                        : words.message("page.practice.amp-of-exercise", String.valueOf(exercise.ordinal())),
+                words.message("page.practice.notes-of-the-amp")));
         Run run = runs.begin(amp);
         OffsetDateTime now = OffsetDateTime.now(clock);
-        mapper.add(new PracticeRow(run.id(), exercise.name(), chosen, json.write(workshop.bench().state()), now, "", null));
+        mapper.add(new PracticeRow(
+                run.id(), exercise.name(), chosen, json.write(workshop.bench().state()), now, "", null));
         workshop.platesAsFound().ifPresent(volts -> {
             entries.enterAsFound(run.id(), words.message("page.practice.note-of-the-notebook"), now);
             entries.enterAsFound(run.id(), "plate " + Figures.fixed(volts, 1), now);
@@ -96,7 +107,8 @@ class PracticeService {
     private record Standing(PracticeRow row, Run run, Bench bench) {
 
         OffsetDateTime time() {
-            return run.begunAt().plus(Duration.ofMillis(Math.round(1000 * bench.state().seconds())));
+            return run.begunAt()
+                    .plus(Duration.ofMillis(Math.round(1000 * bench.state().seconds())));
         }
 
         Done refused(String says) {
@@ -112,7 +124,7 @@ class PracticeService {
     /** Looks at the bench: time goes by. */
     @Transactional
     Done look(long runId) {
-        return act(standing(runId), bench -> { }, false, false);
+        return act(standing(runId), bench -> {}, false, false);
     }
 
     @Transactional
@@ -120,8 +132,11 @@ class PracticeService {
         Standing standing = standing(runId);
         boolean on = !standing.bench().isOn();
         if (on && standing.run().isOpen()) {
-            EntryOutcome outcome = entries.enter(runId, Entry.said(ReadingKind.POWER_ON, "", ""), WHO, false, standing.time());
-            return outcome instanceof EntryOutcome.Accepted ? act(standing, bench -> bench.power(true), false, true) : standing.refused(says(outcome));
+            EntryOutcome outcome =
+                    entries.enter(runId, Entry.said(ReadingKind.POWER_ON, "", ""), WHO, false, standing.time());
+            return outcome instanceof EntryOutcome.Accepted
+                    ? act(standing, bench -> bench.power(true), false, true)
+                    : standing.refused(says(outcome));
         }
         Done done = act(standing, bench -> bench.power(false), false, true);
         entries.enter(runId, Entry.said(ReadingKind.POWER_OFF, "", ""), WHO, true, standing.time());
@@ -137,7 +152,7 @@ class PracticeService {
         }
         double from = standing.bench().state().pots().get(pot);
         if (from == position) {
-            return act(standing, bench -> { }, false, false);
+            return act(standing, bench -> {}, false, false);
         }
         Pot.Turn way = position > from ? Pot.Turn.CLOCKWISE : Pot.Turn.ANTICLOCKWISE;
         entries.enter(runId, Entry.turned(pots.get(pot).name(), way), WHO, true, standing.time());
@@ -168,7 +183,15 @@ class PracticeService {
         Done done = act(standing, bench -> bench.swap(0, 1), false, true);
         List<Socket> sockets = standing.bench().sheet().sockets();
         List<String> labels = sockets.subList(0, 2).stream().map(Socket::label).toList();
-        labels.forEach(label -> entries.enter(runId, Entry.said(ReadingKind.TUBE, label, standing.bench().sheet().tubeType() + " of " + labels.get(1 - labels.indexOf(label))), WHO, true, standing.time()));
+        labels.forEach(label -> entries.enter(
+                runId,
+                Entry.said(
+                        ReadingKind.TUBE,
+                        label,
+                        standing.bench().sheet().tubeType() + " of " + labels.get(1 - labels.indexOf(label))),
+                WHO,
+                true,
+                standing.time()));
         return done;
     }
 
@@ -178,10 +201,24 @@ class PracticeService {
         Standing standing = standing(runId);
         if (standing.row().marking() == null) {
             double ratio = runs.summary(standing.run()).worst().judgement().ratio();
-            Marking marking = Marking.of(Exercise.valueOf(standing.row().exercise()), standing.bench(), said,
-                    runs.unread(standing.run()), Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
+            Marking marking = Marking.of(
+                    Exercise.valueOf(standing.row().exercise()),
+                    standing.bench(),
+                    said,
+                    runs.unread(standing.run()),
+                    Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
             mapper.mark(runId, said.name(), json.write(MarkingDocument.of(marking, words)));
-            entries.enter(runId, Entry.said(ReadingKind.NOTE, "", words.message(marking.passed() ? "page.practice.note-passed" : "page.practice.note-not-passed", words.say(marking.lines().get(0).result()))), WHO, true, standing.time());
+            entries.enter(
+                    runId,
+                    Entry.said(
+                            ReadingKind.NOTE,
+                            "",
+                            words.message(
+                                    marking.passed() ? "page.practice.note-passed" : "page.practice.note-not-passed",
+                                    words.say(marking.lines().get(0).result()))),
+                    WHO,
+                    true,
+                    standing.time());
         }
         return new Done(standing.bench(), row(runId), "", true);
     }
@@ -189,11 +226,14 @@ class PracticeService {
     /** What the meter of the bench looked at last shows now; nothing without a bench, a placed lead or power. */
     @Transactional(readOnly = true)
     Optional<Entry> shown() {
-        return mapper.lastLookedAt().map(this::bench).filter(bench -> !bench.state().probe().isBlank()).map(bench -> bench.read(bench.state().probe()));
+        return mapper.lastLookedAt()
+                .map(this::bench)
+                .filter(bench -> !bench.state().probe().isBlank())
+                .map(bench -> bench.read(bench.state().probe()));
     }
 
     /**
-     * @param reads   whether the meter is read afterwards
+     * @param reads whether the meter is read afterwards
      * @param changes whether the run has changed already
      */
     private Done act(Standing standing, Consumer<Bench> what, boolean reads, boolean changes) {
@@ -207,13 +247,15 @@ class PracticeService {
         boolean changed = changes;
         if (reads && standing.run().isOpen()) {
             bench.advance(HANDS);
-            if (!bench.state().probe().isBlank() && (bench.isOn() || bench.state().probe().equals("mains"))) {
+            if (!bench.state().probe().isBlank()
+                    && (bench.isOn() || bench.state().probe().equals("mains"))) {
                 says = log(standing);
             }
             changed = true;
         }
         for (PracticeFinding event : bench.events()) {
-            entries.enter(runId, Entry.said(ReadingKind.NOTE, "", words.say(event)), "practice bench", true, standing.time());
+            entries.enter(
+                    runId, Entry.said(ReadingKind.NOTE, "", words.say(event)), "practice bench", true, standing.time());
             changed = true;
         }
         mapper.save(runId, json.write(bench.state()), wall);
@@ -240,15 +282,24 @@ class PracticeService {
         if (outcome instanceof EntryOutcome.Held held) {
             return entries.heldInWords(held.items());
         }
-        return outcome instanceof EntryOutcome.Asked asked ? asked.choices().isEmpty() ? asked.says() : words.message("page.practice.asked", asked.says(), asked.choices().get(0).line()) : "";
+        return outcome instanceof EntryOutcome.Asked asked
+                ? asked.choices().isEmpty()
+                        ? asked.says()
+                        : words.message(
+                                "page.practice.asked",
+                                asked.says(),
+                                asked.choices().get(0).line())
+                : "";
     }
 
     private PracticeRow row(long runId) {
-        return mapper.locked(runId).orElseThrow(() -> new NotFoundException("Run %d is not on a practice amp.".formatted(runId)));
+        return mapper.locked(runId)
+                .orElseThrow(() -> new NotFoundException("Run %d is not on a practice amp.".formatted(runId)));
     }
 
     private Bench bench(PracticeRow row) {
-        return new Workshop(Exercise.valueOf(row.exercise()), row.seed()).bench(json.read(row.state(), BenchState.class));
+        return new Workshop(Exercise.valueOf(row.exercise()), row.seed())
+                .bench(json.read(row.state(), BenchState.class));
     }
 
     JsonColumn json() {

@@ -15,25 +15,35 @@ import yellowrail.core.reading.ReadingKind;
 import yellowrail.web.words.Words;
 
 /** The practice bench as it is shown. */
-record PracticeView(long runId, boolean on, String reading, String where, String clock, List<Probe> probes, List<Knob> knobs, List<String> plates, String says,
-                    List<Diagnosis> diagnoses, MarkingDocument marking) {
+record PracticeView(
+        long runId,
+        boolean on,
+        String reading,
+        String where,
+        String clock,
+        List<Probe> probes,
+        List<Knob> knobs,
+        List<String> plates,
+        String says,
+        List<Diagnosis> diagnoses,
+        MarkingDocument marking) {
 
     /** A place for the lead; {@code placed} where it is now. */
-    record Probe(String name, boolean placed) {
-    }
+    record Probe(String name, boolean placed) {}
 
     /** A pot with its position, 0 to 100 clockwise. */
-    record Knob(int number, String name, int position) {
-    }
+    record Knob(int number, String name, int position) {}
 
     /** What may be said to be wrong. */
-    record Diagnosis(String value, String text) {
-    }
+    record Diagnosis(String value, String text) {}
 
     static PracticeView of(PracticeService.Done done, MarkingDocument marking, Words words) {
         Bench bench = done.bench();
         BenchState state = bench.state();
-        List<Knob> knobs = IntStream.range(0, state.pots().size()).mapToObj(i -> new Knob(i, bench.sheet().pots().get(i).name(), (int) Math.round(100 * state.pots().get(i)))).toList();
+        List<Knob> knobs = IntStream.range(0, state.pots().size())
+                .mapToObj(i -> new Knob(i, bench.sheet().pots().get(i).name(), (int)
+                        Math.round(100 * state.pots().get(i))))
+                .toList();
         List<String> plates = new ArrayList<>();
         for (int i = 0; i < state.heat().size(); i++) {
             String label = bench.sheet().sockets().get(i).label();
@@ -43,10 +53,22 @@ record PracticeView(long runId, boolean on, String reading, String where, String
                 plates.add(words.message("page.practice.glows", label));
             }
         }
-        return new PracticeView(done.row().runId(), bench.isOn(), state.probe().isBlank() ? "\u2013" : shown(bench.read(state.probe())), state.probe(),
+        return new PracticeView(
+                done.row().runId(),
+                bench.isOn(),
+                state.probe().isBlank() ? "\u2013" : shown(bench.read(state.probe())),
+                state.probe(),
                 String.format(Locale.ROOT, "%d:%02d", (long) state.seconds() / 60, (long) state.seconds() % 60),
-                bench.probes().stream().map(probe -> new Probe(probe, probe.equals(state.probe()))).toList(), knobs, plates, done.says(),
-                Stream.of(Exercise.values()).map(exercise -> new Diagnosis(exercise.name(), words.name(exercise))).sorted((one, other) -> one.text().compareTo(other.text())).toList(),
+                bench.probes().stream()
+                        .map(probe -> new Probe(probe, probe.equals(state.probe())))
+                        .toList(),
+                knobs,
+                plates,
+                done.says(),
+                Stream.of(Exercise.values())
+                        .map(exercise -> new Diagnosis(exercise.name(), words.name(exercise)))
+                        .sorted((one, other) -> one.text().compareTo(other.text()))
+                        .toList(),
                 marking);
     }
 
@@ -54,6 +76,8 @@ record PracticeView(long runId, boolean on, String reading, String where, String
         if (entry.kind() == ReadingKind.SENSE_VOLTS) {
             return Figures.toTurnTo(Unit.MILLIVOLT, entry.value());
         }
-        return entry.kind() == ReadingKind.HEATER ? Figures.fixed(entry.value(), 2) + " V" : Figures.volts(entry.value());
+        return entry.kind() == ReadingKind.HEATER
+                ? Figures.fixed(entry.value(), 2) + " V"
+                : Figures.volts(entry.value());
     }
 }

@@ -18,8 +18,8 @@ import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.ReadingKind;
 
 /**
- * The simulated meter as a meter on the network: a TCP socket on loopback that speaks SCPI, for runs to be tried with. It
- * shows what the lead of the practice bench looked at last is on.
+ * The simulated meter as a meter on the network: a TCP socket on loopback that speaks SCPI, for runs to be tried with.
+ * It shows what the lead of the practice bench looked at last is on.
  *
  * <pre>*IDN?   MEAS:VOLT:DC?   MEAS:VOLT:AC?   MEAS:CURR:DC?   SYST:ERR?</pre>
  */
@@ -74,7 +74,9 @@ class SimulatedScpiMeter implements SmartLifecycle {
     }
 
     private void serve(Socket visitor) {
-        try (visitor; var in = new BufferedReader(new InputStreamReader(visitor.getInputStream(), StandardCharsets.US_ASCII))) {
+        try (visitor;
+                var in = new BufferedReader(
+                        new InputStreamReader(visitor.getInputStream(), StandardCharsets.US_ASCII))) {
             visitor.setSoTimeout(IDLE);
             boolean fault = false;
             for (String line = in.readLine(); line != null; line = in.readLine()) {
@@ -102,11 +104,16 @@ class SimulatedScpiMeter implements SmartLifecycle {
         };
     }
 
-    /** Alternating and direct volts are not mistaken for one another; a current is read where a resistor of one ohm stands. */
+    /**
+     * Alternating and direct volts are not mistaken for one another; a current is read where a resistor of one ohm
+     * stands.
+     */
     private String value(boolean alternating, boolean current) {
-        return practice.shown().filter(entry -> isAlternating(entry) == alternating)
+        return practice.shown()
+                .filter(entry -> isAlternating(entry) == alternating)
                 .filter(entry -> !current || entry.kind() == ReadingKind.SENSE_VOLTS)
-                .map(entry -> String.format(Locale.ROOT, "%+.8E", entry.value())).orElse(NO_READING);
+                .map(entry -> String.format(Locale.ROOT, "%+.8E", entry.value()))
+                .orElse(NO_READING);
     }
 
     private static boolean isAlternating(Entry entry) {

@@ -20,23 +20,20 @@ import yellowrail.web.words.Words;
 record CompareView(long runId, long before, long after, List<Choice> choices, List<Row> rows, List<Line> lines) {
 
     /** A moment to choose: when a reading had been entered. */
-    record Choice(long id, String text) {
-    }
+    record Choice(long id, String text) {}
 
     /** A tube before and after. */
-    record Row(TubeCard before, TubeCard after, String milliamps, String watts) {
-    }
+    record Row(TubeCard before, TubeCard after, String milliamps, String watts) {}
 
     /** Something else that was so before and is so after. */
-    record Line(String what, String before, String after) {
-    }
+    record Line(String what, String before, String after) {}
 
     /** What of a run stands in notes about hum, newest first of each moment. */
     private static final String HUM = "hum";
 
     /**
      * @param before the row after which to look first; 0 for the first at which every tube could be judged
-     * @param after  the row after which to look second; 0 for the last
+     * @param after the row after which to look second; 0 for the last
      */
     static Optional<CompareView> of(long runId, RunLog log, long before, long after, Words words, Clock clock) {
         List<ReadingRow> rows = log.rows().stream().filter(row -> !row.struck()).toList();
@@ -44,29 +41,56 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
             return Optional.empty();
         }
         long first = rows.stream().anyMatch(row -> row.id() == before) ? before : firstJudged(log, rows);
-        long last = rows.stream().anyMatch(row -> row.id() == after) ? after : rows.get(rows.size() - 1).id();
+        long last = rows.stream().anyMatch(row -> row.id() == after)
+                ? after
+                : rows.get(rows.size() - 1).id();
         Snapshot one = log.log().upTo(first).timeline().present();
-        Snapshot other = last == rows.get(rows.size() - 1).id() ? log.timeline().present() : log.log().upTo(last).timeline().present();
+        Snapshot other = last == rows.get(rows.size() - 1).id()
+                ? log.timeline().present()
+                : log.log().upTo(last).timeline().present();
         List<TubeIdle> tubesBefore = StageIdle.of(one).at(one);
         List<TubeIdle> tubesAfter = StageIdle.of(other).at(other);
         List<Row> pairs = new ArrayList<>();
         for (int i = 0; i < Math.min(tubesBefore.size(), tubesAfter.size()); i++) {
-            pairs.add(row(tubesBefore.get(i), tubesAfter.get(i), other.sheet().current().shows(), words));
+            pairs.add(row(
+                    tubesBefore.get(i),
+                    tubesAfter.get(i),
+                    other.sheet().current().shows(),
+                    words));
         }
-        List<Choice> choices = rows.stream().map(row -> {
-            RunView.LogLine line = RunView.line(row, clock, words);
-            return new Choice(row.id(), line.time() + "  " + line.typed());
-        }).toList();
-        return Optional.of(new CompareView(runId, first, last, choices, pairs, lines(one, other, tubesBefore, tubesAfter, rows, first, last, words)));
+        List<Choice> choices = rows.stream()
+                .map(row -> {
+                    RunView.LogLine line = RunView.line(row, clock, words);
+                    return new Choice(row.id(), line.time() + "  " + line.typed());
+                })
+                .toList();
+        return Optional.of(new CompareView(
+                runId,
+                first,
+                last,
+                choices,
+                pairs,
+                lines(one, other, tubesBefore, tubesAfter, rows, first, last, words)));
     }
 
-    private static List<Line> lines(Snapshot one, Snapshot other, List<TubeIdle> before, List<TubeIdle> after, List<ReadingRow> rows, long first, long last, Words words) {
+    private static List<Line> lines(
+            Snapshot one,
+            Snapshot other,
+            List<TubeIdle> before,
+            List<TubeIdle> after,
+            List<ReadingRow> rows,
+            long first,
+            long last,
+            Words words) {
         List<Line> lines = new ArrayList<>();
         lines.add(new Line(words.message("compare.mains"), mains(one, words), mains(other, words)));
         List<SideBalance> sidesBefore = SideBalance.of(one.sheet(), before);
         List<SideBalance> sidesAfter = SideBalance.of(other.sheet(), after);
         for (int i = 0; i < Math.min(sidesBefore.size(), sidesAfter.size()); i++) {
-            String channel = sidesAfter.size() == 1 ? words.message("compare.balance") : words.message("compare.balance-of", words.name(sidesAfter.get(i).channel()));
+            String channel = sidesAfter.size() == 1
+                    ? words.message("compare.balance")
+                    : words.message(
+                            "compare.balance-of", words.name(sidesAfter.get(i).channel()));
             lines.add(new Line(channel, balance(sidesBefore.get(i), words), balance(sidesAfter.get(i), words)));
         }
         lines.add(new Line(words.message("compare.tubes"), tubes(one), tubes(other)));
@@ -79,23 +103,35 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
     }
 
     private static String balance(SideBalance balance, Words words) {
-        return balance.unseen().map(words::say).orElseGet(() -> words.message("compare.apart", Figures.milliamps(balance.imbalance()), Figures.percent(balance.ratio())));
+        return balance.unseen()
+                .map(words::say)
+                .orElseGet(() -> words.message(
+                        "compare.apart", Figures.milliamps(balance.imbalance()), Figures.percent(balance.ratio())));
     }
 
     private static String tubes(Snapshot now) {
-        return now.occupants().stream().map(each -> each.socket().label() + " " + each.name()).collect(Collectors.joining(", "));
+        return now.occupants().stream()
+                .map(each -> each.socket().label() + " " + each.name())
+                .collect(Collectors.joining(", "));
     }
 
     private static String hum(List<ReadingRow> rows, long upTo, Words words) {
-        return rows.stream().filter(row -> row.id() <= upTo && row.kind().equals(ReadingKind.NOTE.name()) && row.words().toLowerCase(Locale.ROOT).contains(HUM))
-                .map(ReadingRow::words).reduce((one, later) -> later).orElse(words.message("compare.nothing-noted"));
+        return rows.stream()
+                .filter(row -> row.id() <= upTo
+                        && row.kind().equals(ReadingKind.NOTE.name())
+                        && row.words().toLowerCase(Locale.ROOT).contains(HUM))
+                .map(ReadingRow::words)
+                .reduce((one, later) -> later)
+                .orElse(words.message("compare.nothing-noted"));
     }
 
     private static long firstJudged(RunLog log, List<ReadingRow> rows) {
         for (ReadingRow row : rows) {
             boolean measured = ReadingKind.valueOf(row.kind()).isMeasured();
             Snapshot then = measured ? log.log().upTo(row.id()).timeline().present() : null;
-            if (measured && StageIdle.of(then).at(then).stream().noneMatch(tube -> tube.judgement().verdict() == Verdict.NOT_JUDGED)) {
+            if (measured
+                    && StageIdle.of(then).at(then).stream()
+                            .noneMatch(tube -> tube.judgement().verdict() == Verdict.NOT_JUDGED)) {
                 return row.id();
             }
         }
@@ -104,9 +140,22 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
 
     private static Row row(TubeIdle before, TubeIdle after, Unit shows, Words words) {
         boolean both = before.figures().isPresent() && after.figures().isPresent();
-        return new Row(TubeCard.of(before, shows, words), TubeCard.of(after, shows, words),
-                both ? signed(Unit.MILLIAMP.fromSi(after.figures().get().plateCurrent().value() - before.figures().get().plateCurrent().value())) + " mA" : "",
-                both ? signed(after.figures().get().dissipation().value() - before.figures().get().dissipation().value()) + " W" : "");
+        return new Row(
+                TubeCard.of(before, shows, words),
+                TubeCard.of(after, shows, words),
+                both
+                        ? signed(Unit.MILLIAMP.fromSi(after.figures()
+                                                .get()
+                                                .plateCurrent()
+                                                .value()
+                                        - before.figures().get().plateCurrent().value()))
+                                + " mA"
+                        : "",
+                both
+                        ? signed(after.figures().get().dissipation().value()
+                                        - before.figures().get().dissipation().value())
+                                + " W"
+                        : "");
     }
 
     private static String signed(double value) {
@@ -114,6 +163,9 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
     }
 
     private static String mains(Snapshot now, Words words) {
-        return now.moment().last(ReadingKind.MAINS).map(reading -> Figures.volts(reading.value())).orElse(words.message("compare.not-read"));
+        return now.moment()
+                .last(ReadingKind.MAINS)
+                .map(reading -> Figures.volts(reading.value()))
+                .orElse(words.message("compare.not-read"));
     }
 }

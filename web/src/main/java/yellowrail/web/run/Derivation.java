@@ -22,6 +22,7 @@ final class Derivation {
 
     /** A part this large in the uncertainty is worth a better part or meter. */
     private static final double DOMINATES = 0.4;
+
     private static final double BETTER_TOLERANCE = 0.01;
 
     private final IdleFigures figures;
@@ -31,13 +32,12 @@ final class Derivation {
     /**
      * One line of arithmetic.
      *
-     * @param what    what it gives, in words
+     * @param what what it gives, in words
      * @param formula in symbols
      * @param numbers the same with the numbers put in
-     * @param result  what it gave, with unit
+     * @param result what it gave, with unit
      */
-    record Step(String what, String formula, String numbers, String result) {
-    }
+    record Step(String what, String formula, String numbers, String result) {}
 
     Derivation(IdleFigures figures, Rating rating, InputWords inputs) {
         this.figures = figures;
@@ -50,13 +50,24 @@ final class Derivation {
         current(steps);
         plateVolts(steps);
         Estimate watts = figures.dissipation();
-        steps.add(new Step(said("plate-watts"), "Pa = Va \u00d7 Ia", Figures.volts(figures.plateVolts().value()) + " \u00d7 "
-                + Figures.milliamps(figures.plateCurrent().value()), Figures.watts(watts.value())));
-        steps.add(new Step(said("share"), "Pa / Pa max", Figures.watts(watts.value()) + " / " + Figures.watts(rating.plateWatts()),
+        steps.add(new Step(
+                said("plate-watts"),
+                "Pa = Va \u00d7 Ia",
+                Figures.volts(figures.plateVolts().value()) + " \u00d7 "
+                        + Figures.milliamps(figures.plateCurrent().value()),
+                Figures.watts(watts.value())));
+        steps.add(new Step(
+                said("share"),
+                "Pa / Pa max",
+                Figures.watts(watts.value()) + " / " + Figures.watts(rating.plateWatts()),
                 Figures.percent(watts.value() / rating.plateWatts())));
-        figures.screenWatts().ifPresent(screen -> steps.add(new Step(said("screen-watts"), "Pg2 = Vg2 \u00d7 Ig2",
-                Figures.volts(figures.screenVolts().orElseThrow().value()) + " \u00d7 " + Figures.milliamps(figures.screen().value()),
-                Figures.watts(screen.value()))));
+        figures.screenWatts()
+                .ifPresent(screen -> steps.add(new Step(
+                        said("screen-watts"),
+                        "Pg2 = Vg2 \u00d7 Ig2",
+                        Figures.volts(figures.screenVolts().orElseThrow().value()) + " \u00d7 "
+                                + Figures.milliamps(figures.screen().value()),
+                        Figures.watts(screen.value()))));
         return steps;
     }
 
@@ -68,10 +79,16 @@ final class Derivation {
         Input copper = figures.input(Slot.COPPER);
         Input ohms = figures.input(Slot.SENSE_OHMS);
         if (!copper.symbol().isEmpty()) {
-            double hot = ohms.value() * (1 + IdleCalculation.COPPER * (copper.value() - problem.sense().copperCold()));
-            steps.add(new Step(said("copper"), "R = Rcold \u00d7 (1 + 0.0039 \u00d7 (T \u2212 Tcold))",
-                    Figures.ohms(ohms.value()) + " \u00d7 (1 + 0.0039 \u00d7 (" + Figures.plain(copper.value()) + " \u2212 "
-                            + Figures.plain(problem.sense().copperCold()) + "))", Figures.ohms(hot)));
+            double hot = ohms.value()
+                    * (1
+                            + IdleCalculation.COPPER
+                                    * (copper.value() - problem.sense().copperCold()));
+            steps.add(new Step(
+                    said("copper"),
+                    "R = Rcold \u00d7 (1 + 0.0039 \u00d7 (T \u2212 Tcold))",
+                    Figures.ohms(ohms.value()) + " \u00d7 (1 + 0.0039 \u00d7 (" + Figures.plain(copper.value())
+                            + " \u2212 " + Figures.plain(problem.sense().copperCold()) + "))",
+                    Figures.ohms(hot)));
         }
         String shared = problem.sharedBy() > 1 ? " / " + problem.sharedBy() : "";
         String other = figures.input(Slot.OTHER_AMPS).symbol().isEmpty() ? "" : " \u2212 Iother";
@@ -79,11 +96,17 @@ final class Derivation {
         String read = Figures.in(reading.unit(), reading.value());
         String formula = (problem.senseIsVolts() ? "V / R" : "I") + other;
         String numbers = (problem.senseIsVolts() ? read + " / " + Figures.ohms(ohms.value()) : read)
-                + (other.isEmpty() ? "" : " \u2212 " + Figures.milliamps(figures.input(Slot.OTHER_AMPS).value()));
+                + (other.isEmpty()
+                        ? ""
+                        : " \u2212 "
+                                + Figures.milliamps(
+                                        figures.input(Slot.OTHER_AMPS).value()));
         boolean brackets = !other.isEmpty() && !shared.isEmpty();
-        steps.add(new Step(shared.isEmpty() ? through(plate) : said("average", through(plate), problem.sharedBy()),
+        steps.add(new Step(
+                shared.isEmpty() ? through(plate) : said("average", through(plate), problem.sharedBy()),
                 symbol + " = " + (brackets ? "(" + formula + ")" : formula) + (shared.isEmpty() ? "" : " / n"),
-                (brackets ? "(" + numbers + ")" : numbers) + shared, Figures.milliamps(through.value())));
+                (brackets ? "(" + numbers + ")" : numbers) + shared,
+                Figures.milliamps(through.value())));
         screen(steps, plate);
     }
 
@@ -106,13 +129,24 @@ final class Derivation {
         if (problem.way() == ScreenSense.Way.MEASURED) {
             steps.add(new Step(said("screen"), said("measured"), screen, screen));
         } else if (plate) {
-            steps.add(new Step(said("screen"), "Ig2 = Ia \u00d7 s / (1 \u2212 s)", Figures.milliamps(figures.plateCurrent().value())
-                    + " \u00d7 " + share + " / (1 \u2212 " + share + ")", screen));
+            steps.add(new Step(
+                    said("screen"),
+                    "Ig2 = Ia \u00d7 s / (1 \u2212 s)",
+                    Figures.milliamps(figures.plateCurrent().value()) + " \u00d7 " + share + " / (1 \u2212 " + share
+                            + ")",
+                    screen));
         } else {
-            steps.add(new Step(said("screen"), "Ig2 = s \u00d7 Ik", share + " \u00d7 " + Figures.milliamps(figures.cathode().value()), screen));
+            steps.add(new Step(
+                    said("screen"),
+                    "Ig2 = s \u00d7 Ik",
+                    share + " \u00d7 " + Figures.milliamps(figures.cathode().value()),
+                    screen));
         }
         if (!plate) {
-            steps.add(new Step(said("plate"), "Ia = Ik \u2212 Ig2", Figures.milliamps(figures.cathode().value()) + " \u2212 " + screen,
+            steps.add(new Step(
+                    said("plate"),
+                    "Ia = Ik \u2212 Ig2",
+                    Figures.milliamps(figures.cathode().value()) + " \u2212 " + screen,
                     Figures.milliamps(figures.plateCurrent().value())));
         }
     }
@@ -123,16 +157,24 @@ final class Derivation {
         StringBuilder numbers = new StringBuilder(Figures.volts(problem.plateReading()));
         if (problem.plate().reference() == PlateSense.Reference.GROUND) {
             formula.append(" \u2212 Vk");
-            numbers.append(" \u2212 ").append(Figures.fixed(figures.cathodeVolts(), figures.cathodeVolts() < 1 ? 3 : 2)).append(" V");
+            numbers.append(" \u2212 ")
+                    .append(Figures.fixed(figures.cathodeVolts(), figures.cathodeVolts() < 1 ? 3 : 2))
+                    .append(" V");
         }
         if (problem.plate().point() == PlateSense.Point.B_PLUS) {
             Input half = figures.input(Slot.HALF_PRIMARY);
             formula.append(half.symbol().isEmpty() ? " \u2212 V" : " \u2212 m \u00d7 Ia \u00d7 Rhalf");
-            numbers.append(half.symbol().isEmpty() ? " \u2212 " + Figures.in(Unit.VOLT, problem.senseReading())
-                    : " \u2212 " + problem.tubesOnHalfPrimary() + " \u00d7 " + Figures.milliamps(figures.plateCurrent().value())
-                    + " \u00d7 " + Figures.ohms(half.value()));
+            numbers.append(
+                    half.symbol().isEmpty()
+                            ? " \u2212 " + Figures.in(Unit.VOLT, problem.senseReading())
+                            : " \u2212 " + problem.tubesOnHalfPrimary() + " \u00d7 "
+                                    + Figures.milliamps(figures.plateCurrent().value()) + " \u00d7 "
+                                    + Figures.ohms(half.value()));
         }
-        steps.add(new Step(said("plate-volts"), formula.toString(), numbers.toString(),
+        steps.add(new Step(
+                said("plate-volts"),
+                formula.toString(),
+                numbers.toString(),
                 Figures.fixed(figures.plateVolts().value(), 2) + " V"));
     }
 
@@ -143,13 +185,20 @@ final class Derivation {
             return Optional.empty();
         }
         Estimate.Contribution worst = parts.get(0);
-        if (worst.input() == figures.input(Slot.SENSE_OHMS) && figures.problem().sense().tolerance() > BETTER_TOLERANCE) {
+        if (worst.input() == figures.input(Slot.SENSE_OHMS)
+                && figures.problem().sense().tolerance() > BETTER_TOLERANCE) {
             double scale = BETTER_TOLERANCE / figures.problem().sense().tolerance();
             double total = figures.dissipation().plusMinus();
             double rest = Math.sqrt(Math.max(0, total * total - worst.plusMinus() * worst.plusMinus()));
-            return Optional.of(said("better-resistor", Figures.percent(figures.problem().sense().tolerance()),
-                            Figures.plusMinus(Math.hypot(rest, worst.plusMinus() * scale), Unit.WATT), Figures.plusMinus(total, Unit.WATT)));
+            return Optional.of(said(
+                    "better-resistor",
+                    Figures.percent(figures.problem().sense().tolerance()),
+                    Figures.plusMinus(Math.hypot(rest, worst.plusMinus() * scale), Unit.WATT),
+                    Figures.plusMinus(total, Unit.WATT)));
         }
-        return Stream.of(Slot.values()).filter(slot -> figures.input(slot) == worst.input()).findFirst().map(slot -> said("most-from", inputs.name(slot)));
+        return Stream.of(Slot.values())
+                .filter(slot -> figures.input(slot) == worst.input())
+                .findFirst()
+                .map(slot -> said("most-from", inputs.name(slot)));
     }
 }

@@ -13,7 +13,11 @@ record HistoryLine(long id, String begun, boolean open, String summary, String t
 
     static HistoryLine of(Run run, RunService runs, Words words, Clock clock) {
         StageSummary summary = runs.summary(run);
-        return new HistoryLine(run.id(), DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())), run.isOpen(), SummaryWords.brief(summary, words),
+        return new HistoryLine(
+                run.id(),
+                DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())),
+                run.isOpen(),
+                SummaryWords.brief(summary, words),
                 summary.worst().judgement().verdict().token());
     }
 }

@@ -18,7 +18,11 @@ record InputWords(IdleFigures figures, Words words) {
         IdleProblem problem = figures.problem();
         String key = key(slot) + ".from";
         return switch (slot) {
-            case PLATE_READING -> words.message(key, words.name(problem.plate().point()), words.name(problem.plate().reference()));
+            case PLATE_READING ->
+                words.message(
+                        key,
+                        words.name(problem.plate().point()),
+                        words.name(problem.plate().reference()));
             case SENSE_READING -> words.message(key, words.name(problem.sense().method()));
             case SENSE_OHMS, SCREEN_SHARE, HALF_PRIMARY, OTHER_AMPS -> words.message(key, spread(slot));
             case COPPER -> words.message(problem.sense().copperHot().isPresent() ? key : key(slot) + ".assumed");
@@ -29,7 +33,8 @@ record InputWords(IdleFigures figures, Words words) {
 
     /** The plus-minus as a part of the value. */
     private String spread(Slot slot) {
-        return Figures.percent(figures.input(slot).plusMinus() / figures.input(slot).value());
+        return Figures.percent(
+                figures.input(slot).plusMinus() / figures.input(slot).value());
     }
 
     private static String key(Slot slot) {

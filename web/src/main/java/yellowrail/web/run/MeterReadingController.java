@@ -31,7 +31,8 @@ class MeterReadingController {
 
     private static final int LONGEST_FILE = 1_000_000;
     /** What is alternating, by every word the entry line has for it. */
-    private static final Set<String> ALTERNATING = EntryLine.wordsFor(ReadingKind.MAINS, ReadingKind.HEATER, ReadingKind.HEATER_BARE);
+    private static final Set<String> ALTERNATING =
+            EntryLine.wordsFor(ReadingKind.MAINS, ReadingKind.HEATER, ReadingKind.HEATER_BARE);
 
     private final RunService runs;
     private final RunEntries entries;
@@ -49,8 +50,12 @@ class MeterReadingController {
 
     /** @param line where the lead is, as it would begin on the entry line: V1, plate */
     @PostMapping("/runs/{id}/meter")
-    ModelAndView read(@PathVariable long id, @RequestParam(defaultValue = "") String line, @RequestParam(defaultValue = "") String by,
-                      @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    ModelAndView read(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String line,
+            @RequestParam(defaultValue = "") String by,
+            @RequestParam(defaultValue = "") String at,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         EntryOutcome outcome = outcome(id, line.strip(), by);
         boolean refused = !(outcome instanceof EntryOutcome.Accepted);
         if (htmx == null && !refused) {
@@ -66,7 +71,8 @@ class MeterReadingController {
     private EntryOutcome outcome(long id, String where, String by) {
         AmpSheet sheet = runs.amp(runs.run(id)).sheet();
         if (where.isEmpty() && sheet.testPoints().size() > 1) {
-            return new EntryOutcome.Refused(where, words.message("page.meter.where", sheet.testPoints().get(0)));
+            return new EntryOutcome.Refused(
+                    where, words.message("page.meter.where", sheet.testPoints().get(0)));
         }
         if (where.matches(".*\\s[+-]?[.,]?\\d\\S*\\s*")) {
             return new EntryOutcome.Refused(where, words.message("page.meter.number-already"));
@@ -75,7 +81,18 @@ class MeterReadingController {
             ScpiMeter.Asks asks = asks(where, sheet);
             double value = meter.read(sheet.meterLink(), asks);
             String unit = asks == ScpiMeter.Asks.DC_AMPS ? "A" : "V";
-            return entries.enter(id, "%s %s%s".formatted(where, new BigDecimal(value).round(new MathContext(7)).toPlainString(), unit).strip(), by, false);
+            return entries.enter(
+                    id,
+                    "%s %s%s"
+                            .formatted(
+                                    where,
+                                    new BigDecimal(value)
+                                            .round(new MathContext(7))
+                                            .toPlainString(),
+                                    unit)
+                            .strip(),
+                    by,
+                    false);
         } catch (MeterException e) {
             return new EntryOutcome.Refused(where, words.say(e.fault()));
         }
@@ -86,13 +103,21 @@ class MeterReadingController {
         if (Stream.of(said).anyMatch(ALTERNATING::contains)) {
             return ScpiMeter.Asks.AC_VOLTS;
         }
-        boolean atTestPoint = where.isEmpty() || sheet.socket(where).isPresent() || sheet.testPoints().stream().anyMatch(where::equalsIgnoreCase);
-        return atTestPoint && sheet.current().shows() == Unit.MILLIAMP ? ScpiMeter.Asks.DC_AMPS : ScpiMeter.Asks.DC_VOLTS;
+        boolean atTestPoint = where.isEmpty()
+                || sheet.socket(where).isPresent()
+                || sheet.testPoints().stream().anyMatch(where::equalsIgnoreCase);
+        return atTestPoint && sheet.current().shows() == Unit.MILLIAMP
+                ? ScpiMeter.Asks.DC_AMPS
+                : ScpiMeter.Asks.DC_VOLTS;
     }
 
     @PostMapping("/runs/{id}/csv")
-    ModelAndView log(@PathVariable long id, @RequestParam(required = false) MultipartFile file, @RequestParam(defaultValue = "") String where,
-                     @RequestParam(defaultValue = "") String at) throws IOException {
+    ModelAndView log(
+            @PathVariable long id,
+            @RequestParam(required = false) MultipartFile file,
+            @RequestParam(defaultValue = "") String where,
+            @RequestParam(defaultValue = "") String at)
+            throws IOException {
         String fault;
         if (file == null || file.isEmpty()) {
             fault = words.message("page.meter.no-file");

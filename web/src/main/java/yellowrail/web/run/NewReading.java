@@ -3,14 +3,26 @@ package yellowrail.web.run;
 import java.time.OffsetDateTime;
 
 /** A row to be added to the log; {@code line} is null where it is the first of its line. */
-record NewReading(long runId, String kind, String target, double value, String words, String typed, String byWhom,
-                  OffsetDateTime takenAt, Long strikes, int sheetVersion, Long line, double lastDigit) {
+record NewReading(
+        long runId,
+        String kind,
+        String target,
+        double value,
+        String words,
+        String typed,
+        String byWhom,
+        OffsetDateTime takenAt,
+        Long strikes,
+        int sheetVersion,
+        Long line,
+        double lastDigit) {
 
     static NewReading strike(long runId, long strikes, OffsetDateTime now, int sheetVersion) {
         return new NewReading(runId, "STRIKE", "", 0, "", "undo", "", now, strikes, sheetVersion, null, 0);
     }
 
     NewReading onLine(Long first) {
-        return new NewReading(runId, kind, target, value, words, typed, byWhom, takenAt, strikes, sheetVersion, first, lastDigit);
+        return new NewReading(
+                runId, kind, target, value, words, typed, byWhom, takenAt, strikes, sheetVersion, first, lastDigit);
     }
 }

@@ -6,8 +6,19 @@ import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
 
 /** A row of the log; {@code struck} when a later row strikes it. */
-record ReadingRow(long id, String kind, String target, double value, String words, String typed, String byWhom,
-                  OffsetDateTime takenAt, boolean struck, int sheetVersion, long line, double lastDigit) {
+record ReadingRow(
+        long id,
+        String kind,
+        String target,
+        double value,
+        String words,
+        String typed,
+        String byWhom,
+        OffsetDateTime takenAt,
+        boolean struck,
+        int sheetVersion,
+        long line,
+        double lastDigit) {
 
     Reading reading() {
         return new Reading(id, entry(), takenAt.toInstant(), line, sheetVersion);
@@ -17,7 +28,8 @@ record ReadingRow(long id, String kind, String target, double value, String word
     private Entry entry() {
         ReadingKind of = ReadingKind.valueOf(kind);
         int space = words.lastIndexOf(' ');
-        return of == ReadingKind.TURN && target.isEmpty() && space > 0 ? new Entry(of, words.substring(0, space), value, words.substring(space + 1), lastDigit)
+        return of == ReadingKind.TURN && target.isEmpty() && space > 0
+                ? new Entry(of, words.substring(0, space), value, words.substring(space + 1), lastDigit)
                 : new Entry(of, target, value, words, lastDigit);
     }
 }

@@ -34,7 +34,14 @@ class RunController {
     private final Words words;
     private final Clock clock;
 
-    RunController(RunService runs, AmpService amps, StationService stations, RunPages pages, RunEntries entries, Words words, Clock clock) {
+    RunController(
+            RunService runs,
+            AmpService amps,
+            StationService stations,
+            RunPages pages,
+            RunEntries entries,
+            Words words,
+            Clock clock) {
         this.runs = runs;
         this.amps = amps;
         this.stations = stations;
@@ -58,9 +65,11 @@ class RunController {
     private ModelAndView toNewest(long ampId, String page) {
         Amp amp = amps.newest(ampId);
         Optional<Run> run = runs.newestOf(ampId);
-        return run.isPresent() ? new ModelAndView("redirect:/runs/" + run.get().id() + page)
-                : new ModelAndView("run/none").addObject("rail", Rail.ofAmp(ampId, amp.sheet().name(), Station.PLAN, words))
-                .addObject("ampId", ampId);
+        return run.isPresent()
+                ? new ModelAndView("redirect:/runs/" + run.get().id() + page)
+                : new ModelAndView("run/none")
+                        .addObject("rail", Rail.ofAmp(ampId, amp.sheet().name(), Station.PLAN, words))
+                        .addObject("ampId", ampId);
     }
 
     @PostMapping("/amps/{ampId}/runs")
@@ -71,16 +80,23 @@ class RunController {
     /** The runs of an amp, as a part of its sheet's page. */
     @GetMapping("/amps/{ampId}/runs")
     ModelAndView history(@PathVariable long ampId) {
-        return new ModelAndView("run/history :: runs").addObject("runs", runs.ofAmp(ampId).stream()
-                .map(run -> HistoryLine.of(run, runs, words, clock)).toList());
+        return new ModelAndView("run/history :: runs")
+                .addObject(
+                        "runs",
+                        runs.ofAmp(ampId).stream()
+                                .map(run -> HistoryLine.of(run, runs, words, clock))
+                                .toList());
     }
 
     /**
-     * @param at   the station to stand at; where the work goes on, if blank
+     * @param at the station to stand at; where the work goes on, if blank
      * @param span half the range of mains to look at, percent
      */
     @GetMapping("/runs/{id}")
-    ModelAndView page(@PathVariable long id, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "10") String span) {
+    ModelAndView page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String at,
+            @RequestParam(defaultValue = "10") String span) {
         return pages.page(id, at, span, null, null, "run/page");
     }
 
@@ -91,16 +107,22 @@ class RunController {
     }
 
     /**
-     * @param instead   a line chosen in answer to a question about the typed one, which has been asked and counts
+     * @param instead a line chosen in answer to a question about the typed one, which has been asked and counts
      * @param confirmed true where the typed one is to stand all the same
-     * @param form      the one-time number of the form it came with
+     * @param form the one-time number of the form it came with
      */
     @PostMapping("/runs/{id}/readings")
-    ModelAndView enter(@PathVariable long id, @RequestParam(defaultValue = "") String line, @RequestParam(defaultValue = "") String by,
-                       @RequestParam(defaultValue = "") String instead, @RequestParam(defaultValue = "") String confirmed,
-                       @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String form,
-                       @RequestHeader(name = "HX-Request", required = false) String htmx) {
-        EntryOutcome outcome = entries.enter(id, instead.isBlank() ? line : instead, by, !instead.isBlank() || confirmed.equals("true"), null, form);
+    ModelAndView enter(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String line,
+            @RequestParam(defaultValue = "") String by,
+            @RequestParam(defaultValue = "") String instead,
+            @RequestParam(defaultValue = "") String confirmed,
+            @RequestParam(defaultValue = "") String at,
+            @RequestParam(defaultValue = "") String form,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        EntryOutcome outcome = entries.enter(
+                id, instead.isBlank() ? line : instead, by, !instead.isBlank() || confirmed.equals("true"), null, form);
         if (htmx != null) {
             return pages.page(id, at, "", by, outcome, "run/page :: live");
         }
@@ -113,24 +135,33 @@ class RunController {
     }
 
     @PostMapping("/runs/{id}/strike")
-    ModelAndView strike(@PathVariable long id, @RequestParam("reading") long readingId, @RequestParam(defaultValue = "") String by,
-                        @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    ModelAndView strike(
+            @PathVariable long id,
+            @RequestParam("reading") long readingId,
+            @RequestParam(defaultValue = "") String by,
+            @RequestParam(defaultValue = "") String at,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         entries.strike(id, readingId);
         return htmx != null ? pages.page(id, at, "", by, null, "run/page :: live") : pages.toStation(id, at);
     }
 
     /** The station is done, skipped with a word why, or taken up again; then on to where the work goes on. */
     @PostMapping("/runs/{id}/stations/{token}")
-    ModelAndView station(@PathVariable long id, @PathVariable String token, @RequestParam(defaultValue = "") String what,
-                         @RequestParam(defaultValue = "") String why) {
+    ModelAndView station(
+            @PathVariable long id,
+            @PathVariable String token,
+            @RequestParam(defaultValue = "") String what,
+            @RequestParam(defaultValue = "") String why) {
         Run run = runs.run(id);
-        Station station = Station.of(token).orElseThrow(() -> new NotFoundException("There is no station " + token + "."));
+        Station station =
+                Station.of(token).orElseThrow(() -> new NotFoundException("There is no station " + token + "."));
         if (run.isOpen()) {
             switch (what) {
                 case "done" -> stations.done(id, station);
                 case "skip" -> {
                     if (why.isBlank()) {
-                        ModelAndView again = pages.page(id, token, "", null, null, "run/page").addObject("skipFault", words.message("page.station.say-why"));
+                        ModelAndView again = pages.page(id, token, "", null, null, "run/page")
+                                .addObject("skipFault", words.message("page.station.say-why"));
                         again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
                         return again;
                     }
@@ -140,15 +171,23 @@ class RunController {
                 default -> throw new NotFoundException("A station is done, skipped or reopened.");
             }
         }
-        return what.equals("reopen") ? pages.toStation(id, token)
-                : pages.toStation(id, Station.values()[Math.min(station.ordinal() + 1, Station.values().length - 1)].token());
+        return what.equals("reopen")
+                ? pages.toStation(id, token)
+                : pages.toStation(
+                        id, Station.values()[Math.min(station.ordinal() + 1, Station.values().length - 1)].token());
     }
 
     /** @param line what was typed when it was held for this item; tried again once nothing more holds it */
     @PostMapping("/runs/{id}/ticks/{item}")
-    ModelAndView tick(@PathVariable long id, @PathVariable String item, @RequestParam(defaultValue = "false") boolean ticked, @RequestParam(defaultValue = "") String line,
-                      @RequestParam(defaultValue = "") String by, @RequestParam(defaultValue = "") String form,
-                      @RequestParam(defaultValue = "") String at, @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    ModelAndView tick(
+            @PathVariable long id,
+            @PathVariable String item,
+            @RequestParam(defaultValue = "false") boolean ticked,
+            @RequestParam(defaultValue = "") String line,
+            @RequestParam(defaultValue = "") String by,
+            @RequestParam(defaultValue = "") String form,
+            @RequestParam(defaultValue = "") String at,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         Run run = runs.run(id);
         var progress = stations.progress(id, runs.amp(run).sheet());
         if (progress.item(item).isEmpty() && !item.equals(Safety.ALL)) {
@@ -161,7 +200,9 @@ class RunController {
         if (htmx != null) {
             return pages.page(id, at, "", line.isBlank() ? null : by, outcome, "run/page :: live");
         }
-        return outcome == null || outcome instanceof EntryOutcome.Accepted ? pages.toStation(id, at) : pages.page(id, at, "", by, outcome, "run/page");
+        return outcome == null || outcome instanceof EntryOutcome.Accepted
+                ? pages.toStation(id, at)
+                : pages.page(id, at, "", by, outcome, "run/page");
     }
 
     @PostMapping("/runs/{id}/close")
@@ -172,16 +213,21 @@ class RunController {
 
     /** A verdict opened to its arithmetic. */
     @GetMapping("/runs/{id}/tubes/{label}")
-    ModelAndView arithmetic(@PathVariable long id, @PathVariable String label,
-                            @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    ModelAndView arithmetic(
+            @PathVariable long id,
+            @PathVariable String label,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
         Snapshot now = runs.timeline(run).present();
         StageIdle stage = StageIdle.of(now);
-        TubeIdle tube = stage.at(now).stream().filter(each -> each.socket().label().equalsIgnoreCase(label)).findFirst()
+        TubeIdle tube = stage.at(now).stream()
+                .filter(each -> each.socket().label().equalsIgnoreCase(label))
+                .findFirst()
                 .orElseThrow(() -> new NotFoundException("There is no such socket on this amp."));
         return new ModelAndView(htmx != null ? "run/arithmetic :: arithmetic" : "run/arithmetic")
-                .addObject("rail", rail(run, amp, Station.MEASURE)).addObject("runId", id)
+                .addObject("rail", rail(run, amp, Station.MEASURE))
+                .addObject("runId", id)
                 .addObject("view", ArithmeticView.of(tube, stage, clock.getZone(), words));
     }
 
@@ -190,18 +236,33 @@ class RunController {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
         var rows = runs.rowsBefore(id, before);
-        return new ModelAndView("run/log").addObject("rail", rail(run, amp, Station.MEASURE)).addObject("runId", id)
-                .addObject("lines", rows.stream().map(row -> RunView.line(row, clock, words)).toList())
-                .addObject("older", rows.size() == RunService.RECENT ? rows.get(rows.size() - 1).id() : 0);
+        return new ModelAndView("run/log")
+                .addObject("rail", rail(run, amp, Station.MEASURE))
+                .addObject("runId", id)
+                .addObject(
+                        "lines",
+                        rows.stream()
+                                .map(row -> RunView.line(row, clock, words))
+                                .toList())
+                .addObject(
+                        "older",
+                        rows.size() == RunService.RECENT
+                                ? rows.get(rows.size() - 1).id()
+                                : 0);
     }
 
     @GetMapping("/runs/{id}/compare")
-    ModelAndView compare(@PathVariable long id, @RequestParam(defaultValue = "0") long a, @RequestParam(defaultValue = "0") long b) {
+    ModelAndView compare(
+            @PathVariable long id, @RequestParam(defaultValue = "0") long a, @RequestParam(defaultValue = "0") long b) {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
-        return new ModelAndView("run/compare").addObject("rail", rail(run, amp, Station.MEASURE))
+        return new ModelAndView("run/compare")
+                .addObject("rail", rail(run, amp, Station.MEASURE))
                 .addObject("runId", id)
-                .addObject("view", CompareView.of(id, runs.log(run, amp), a, b, words, clock).orElse(null));
+                .addObject(
+                        "view",
+                        CompareView.of(id, runs.log(run, amp), a, b, words, clock)
+                                .orElse(null));
     }
 
     private Rail rail(Run run, Amp amp, Station here) {

@@ -18,7 +18,6 @@ import yellowrail.core.mistake.Situation;
 import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.quantity.Figures;
-import yellowrail.core.typed.Quantity;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.Entry;
@@ -37,6 +36,7 @@ import yellowrail.core.station.SafetyItem;
 import yellowrail.core.timeline.Log;
 import yellowrail.core.timeline.SheetVersion;
 import yellowrail.core.timeline.Timeline;
+import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
@@ -44,8 +44,9 @@ import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
 
 /**
- * Takes what is said at a run: reads the line, holds it until the amp is safe, questions it, stores it. The run is locked from
- * the first look to the last row, so that no reading lands in a closed run and two undos strike two readings.
+ * Takes what is said at a run: reads the line, holds it until the amp is safe, questions it, stores it. The run is
+ * locked from the first look to the last row, so that no reading lands in a closed run and two undos strike two
+ * readings.
  */
 @Service
 public class RunEntries {
@@ -53,8 +54,18 @@ public class RunEntries {
     private static final int LONGEST_NAME = 40;
     private static final String CLOSED = "run.closed";
     /** What can be read without a lead inside the chassis, or with the power off. */
-    private static final Set<ReadingKind> LIVE = EnumSet.complementOf(EnumSet.of(ReadingKind.MAINS, ReadingKind.RESISTOR_COLD, ReadingKind.TURN, ReadingKind.TUBE,
-            ReadingKind.SHEET, ReadingKind.POWER_ON, ReadingKind.POWER_OFF, ReadingKind.NOTE, ReadingKind.MARK, ReadingKind.UNDO, ReadingKind.TICK));
+    private static final Set<ReadingKind> LIVE = EnumSet.complementOf(EnumSet.of(
+            ReadingKind.MAINS,
+            ReadingKind.RESISTOR_COLD,
+            ReadingKind.TURN,
+            ReadingKind.TUBE,
+            ReadingKind.SHEET,
+            ReadingKind.POWER_ON,
+            ReadingKind.POWER_OFF,
+            ReadingKind.NOTE,
+            ReadingKind.MARK,
+            ReadingKind.UNDO,
+            ReadingKind.TICK));
 
     private final RunMapper mapper;
     private final RunService runs;
@@ -64,7 +75,14 @@ public class RunEntries {
     private final Words words;
     private final Clock clock;
 
-    RunEntries(RunMapper mapper, RunService runs, RunLogs logs, AmpService amps, StationService stations, Words words, Clock clock) {
+    RunEntries(
+            RunMapper mapper,
+            RunService runs,
+            RunLogs logs,
+            AmpService amps,
+            StationService stations,
+            Words words,
+            Clock clock) {
         this.mapper = mapper;
         this.runs = runs;
         this.logs = logs;
@@ -77,8 +95,8 @@ public class RunEntries {
     /**
      * Takes a typed line.
      *
-     * @param line      what was typed
-     * @param byWhom    who measured
+     * @param line what was typed
+     * @param byWhom who measured
      * @param confirmed whether a question about it has been answered: it counts as typed
      */
     @Transactional
@@ -94,10 +112,11 @@ public class RunEntries {
 
     /**
      * @param taken when it was read; null for now, by the run's own clock
-     * @param form  the one-time number of the form it came with; blank where there is none
+     * @param form the one-time number of the form it came with; blank where there is none
      */
     @Transactional
-    public EntryOutcome enter(long runId, String line, String byWhom, boolean confirmed, OffsetDateTime taken, String form) {
+    public EntryOutcome enter(
+            long runId, String line, String byWhom, boolean confirmed, OffsetDateTime taken, String form) {
         Run run = locked(runId);
         String typed = line == null ? "" : line.strip();
         if (isTaken(form)) {
@@ -107,7 +126,8 @@ public class RunEntries {
             return new EntryOutcome.Refused(typed, words.message(CLOSED));
         }
         try {
-            EntryOutcome outcome = take(run, typed, name(byWhom), confirmed, taken == null ? OffsetDateTime.now(run.clock(clock)) : taken);
+            EntryOutcome outcome = take(
+                    run, typed, name(byWhom), confirmed, taken == null ? OffsetDateTime.now(run.clock(clock)) : taken);
             if (outcome instanceof EntryOutcome.Accepted) {
                 number(form).ifPresent(found -> mapper.takeForm(found, runId));
             }
@@ -128,7 +148,9 @@ public class RunEntries {
         return new EntryOutcome.Accepted(said.size(), false);
     }
 
-    /** Takes one reading of a simulated or a network meter, questioned as a typed one would be unless it is confirmed. */
+    /**
+     * Takes one reading of a simulated or a network meter, questioned as a typed one would be unless it is confirmed.
+     */
     @Transactional
     public EntryOutcome enter(long runId, Entry read, String byWhom, boolean confirmed, OffsetDateTime taken) {
         Run run = locked(runId);
@@ -147,7 +169,9 @@ public class RunEntries {
 
     private static Optional<String> number(String form) {
         try {
-            return form == null || form.isBlank() ? Optional.empty() : Optional.of(UUID.fromString(form).toString());
+            return form == null || form.isBlank()
+                    ? Optional.empty()
+                    : Optional.of(UUID.fromString(form).toString());
         } catch (IllegalArgumentException e) {
             return Optional.empty();
         }
@@ -164,10 +188,26 @@ public class RunEntries {
             return undo(run, amp, typed, said);
         }
         List<SafetyItem> ticked = ticks(said, stations.progress(run.id(), amp.sheet()));
-        return accept(run, amp, said.stream().filter(entry -> entry.kind() != ReadingKind.TICK).toList(), ticked, typed, byWhom, confirmed, taken);
+        return accept(
+                run,
+                amp,
+                said.stream().filter(entry -> entry.kind() != ReadingKind.TICK).toList(),
+                ticked,
+                typed,
+                byWhom,
+                confirmed,
+                taken);
     }
 
-    private EntryOutcome accept(Run run, Amp amp, List<Entry> entries, List<SafetyItem> ticked, String typed, String byWhom, boolean confirmed, OffsetDateTime taken) {
+    private EntryOutcome accept(
+            Run run,
+            Amp amp,
+            List<Entry> entries,
+            List<SafetyItem> ticked,
+            String typed,
+            String byWhom,
+            boolean confirmed,
+            OffsetDateTime taken) {
         RunProgress progress = stations.progress(run.id(), amp.sheet());
         Set<String> seenTo = ticked.stream().map(SafetyItem::id).collect(Collectors.toSet());
         Optional<EntryOutcome> held = held(progress, seenTo, entries, typed)
@@ -181,8 +221,12 @@ public class RunEntries {
         }
         ticked.forEach(item -> stations.tick(run.id(), item, true));
         Amp corrected = saved.get();
-        List<Entry> meant = corrected.sheet().equals(amp.sheet()) ? entries
-                : new EntryLine(corrected.sheet()).parse(typed).stream().filter(entry -> entry.kind() != ReadingKind.TICK).toList();
+        List<Entry> meant = corrected.sheet().equals(amp.sheet())
+                ? entries
+                : new EntryLine(corrected.sheet())
+                        .parse(typed).stream()
+                                .filter(entry -> entry.kind() != ReadingKind.TICK)
+                                .toList();
         store(run.id(), corrected, meant, byWhom, taken);
         return new EntryOutcome.Accepted(meant.size(), false);
     }
@@ -215,33 +259,63 @@ public class RunEntries {
 
     /** What makes the amp unsafe to read: nothing live before the safety items are ticked. */
     private Optional<EntryOutcome> held(RunProgress progress, Set<String> seenTo, List<Entry> entries, String typed) {
-        List<SafetyItem> missing = seenTo.contains(Safety.CLOSED) ? List.of() : progress.missing().stream().filter(item -> !seenTo.contains(item.id())).toList();
+        List<SafetyItem> missing = seenTo.contains(Safety.CLOSED)
+                ? List.of()
+                : progress.missing().stream()
+                        .filter(item -> !seenTo.contains(item.id()))
+                        .toList();
         if (!missing.isEmpty() && entries.stream().anyMatch(entry -> LIVE.contains(entry.kind()))) {
             return Optional.of(new EntryOutcome.Held(typed, missing));
         }
         boolean on = entries.stream().anyMatch(entry -> entry.kind() == ReadingKind.POWER_ON);
-        boolean loaded = progress.isTicked(Safety.LOAD) || progress.isTicked(Safety.CLOSED) || seenTo.contains(Safety.LOAD) || seenTo.contains(Safety.CLOSED);
-        return on && !loaded ? Optional.of(new EntryOutcome.Asked(typed, "", words.message("run.no-load"), List.of(choice("tick load; " + typed)), false)) : Optional.empty();
+        boolean loaded = progress.isTicked(Safety.LOAD)
+                || progress.isTicked(Safety.CLOSED)
+                || seenTo.contains(Safety.LOAD)
+                || seenTo.contains(Safety.CLOSED);
+        return on && !loaded
+                ? Optional.of(new EntryOutcome.Asked(
+                        typed, "", words.message("run.no-load"), List.of(choice("tick load; " + typed)), false))
+                : Optional.empty();
     }
 
-    /** The amp with the corrections of this line, saved if there are any; empty where somebody else saved its sheet just now. */
+    /**
+     * The amp with the corrections of this line, saved if there are any; empty where somebody else saved its sheet just
+     * now.
+     */
     private Optional<Amp> corrected(Amp amp, List<Entry> entries) {
         AmpSheet sheet = SheetCorrection.all(entries, amp.sheet());
-        return sheet.equals(amp.sheet()) ? Optional.of(amp) : amps.save(amp.id(), amp.version(), sheet).map(version -> amps.newest(amp.id()));
+        return sheet.equals(amp.sheet())
+                ? Optional.of(amp)
+                : amps.save(amp.id(), amp.version(), sheet).map(version -> amps.newest(amp.id()));
     }
 
     private NewReading row(long runId, Amp amp, Entry entry, String byWhom, OffsetDateTime taken) {
         boolean earlier = entry.kind() == ReadingKind.POWER_ON;
-        return new NewReading(runId, entry.kind().name(), entry.target(), earlier ? 0 : entry.value(), entry.words(), EntryWriter.line(entry, amp.sheet()), byWhom,
-                earlier ? RunService.earlier(taken, entry.value()) : taken, null, amp.version(), null, entry.lastDigit());
+        return new NewReading(
+                runId,
+                entry.kind().name(),
+                entry.target(),
+                earlier ? 0 : entry.value(),
+                entry.words(),
+                EntryWriter.line(entry, amp.sheet()),
+                byWhom,
+                earlier ? RunService.earlier(taken, entry.value()) : taken,
+                null,
+                amp.version(),
+                null,
+                entry.lastDigit());
     }
 
     private static String name(String byWhom) {
         String name = byWhom == null ? "" : byWhom.replaceAll("\\p{Cntrl}", "").strip();
-        return name.substring(0, name.offsetByCodePoints(0, Math.min(LONGEST_NAME, name.codePointCount(0, name.length()))));
+        return name.substring(
+                0, name.offsetByCodePoints(0, Math.min(LONGEST_NAME, name.codePointCount(0, name.length()))));
     }
 
-    /** The first of the entries that cannot be meant, or tells of a mistake; each is held against the log and the entries before it. */
+    /**
+     * The first of the entries that cannot be meant, or tells of a mistake; each is held against the log and the
+     * entries before it.
+     */
     private Optional<EntryOutcome> question(Run run, Amp amp, List<Entry> entries, String typed, OffsetDateTime taken) {
         Log log = logs.of(run, amp).log();
         Situation situation = new Situation(log, taken.toInstant(), asked(log.timeline()));
@@ -256,17 +330,31 @@ public class RunEntries {
     }
 
     private EntryOutcome.Asked.Choice choice(String line) {
-        return new EntryOutcome.Asked.Choice(line, words.message(line.contains(";") ? "run.choice-line" : "run.choice-instead", line), false);
+        return new EntryOutcome.Asked.Choice(
+                line, words.message(line.contains(";") ? "run.choice-line" : "run.choice-instead", line), false);
     }
 
     private EntryOutcome.Asked.Choice choice(List<Entry> suggestion, String line) {
-        OptionalDouble upTo = suggestion.stream().map(SheetCorrection::takesOn).filter(OptionalDouble::isPresent).findFirst().orElse(OptionalDouble.empty());
-        return upTo.isEmpty() ? choice(line) : new EntryOutcome.Asked.Choice(line, words.message("run.choice-built-so", Figures.in(Unit.VOLT, upTo.getAsDouble())), true);
+        OptionalDouble upTo = suggestion.stream()
+                .map(SheetCorrection::takesOn)
+                .filter(OptionalDouble::isPresent)
+                .findFirst()
+                .orElse(OptionalDouble.empty());
+        return upTo.isEmpty()
+                ? choice(line)
+                : new EntryOutcome.Asked.Choice(
+                        line, words.message("run.choice-built-so", Figures.in(Unit.VOLT, upTo.getAsDouble())), true);
     }
 
     private EntryOutcome asked(Question question, List<Entry> entries, int at, AmpSheet sheet, String typed) {
-        List<EntryOutcome.Asked.Choice> choices = question.suggestions().stream().map(suggestion -> choice(suggestion, EntryWriter.line(Replay.instead(entries, at, suggestion), sheet))).toList();
-        return new EntryOutcome.Asked(typed, question.ifReal().map(words::say).orElse(""), words.say(question.asks()), choices,
+        List<EntryOutcome.Asked.Choice> choices = question.suggestions().stream()
+                .map(suggestion -> choice(suggestion, EntryWriter.line(Replay.instead(entries, at, suggestion), sheet)))
+                .toList();
+        return new EntryOutcome.Asked(
+                typed,
+                question.ifReal().map(words::say).orElse(""),
+                words.say(question.asks()),
+                choices,
                 Mistakes.mayBeReal(question) || choices.stream().anyMatch(EntryOutcome.Asked.Choice::takesOn));
     }
 
@@ -279,7 +367,9 @@ public class RunEntries {
         if (said.size() > 1 || !said.get(0).words().isBlank()) {
             throw new BadEntryException(new EntryFault.UndoAlone());
         }
-        Optional<ReadingRow> last = mapper.newest(run.id(), Long.MAX_VALUE, RunService.RECENT).stream().filter(row -> !row.struck()).findFirst();
+        Optional<ReadingRow> last = mapper.newest(run.id(), Long.MAX_VALUE, RunService.RECENT).stream()
+                .filter(row -> !row.struck())
+                .findFirst();
         if (last.isEmpty()) {
             throw new BadEntryException(new EntryFault.NothingToUndo());
         }
@@ -295,7 +385,8 @@ public class RunEntries {
             return;
         }
         ReadingRow row = mapper.row(runId, readingId)
-                .orElseThrow(() -> new NotFoundException("There is no reading %d in run %d.".formatted(readingId, runId)));
+                .orElseThrow(
+                        () -> new NotFoundException("There is no reading %d in run %d.".formatted(readingId, runId)));
         mapper.add(NewReading.strike(runId, row.id(), OffsetDateTime.now(clock), row.sheetVersion()));
     }
 
@@ -320,23 +411,36 @@ public class RunEntries {
             return words.message(CLOSED);
         }
         if (log.rows().isEmpty() || log.rows().size() > MeterLog.MOST_ROWS) {
-            return log.rows().isEmpty() ? words.message("run.file-empty") : words.message("run.file-too-long", String.valueOf(MeterLog.MOST_ROWS));
+            return log.rows().isEmpty()
+                    ? words.message("run.file-empty")
+                    : words.message("run.file-too-long", String.valueOf(MeterLog.MOST_ROWS));
         }
-        Situation alone = new Situation(new Log(logs.catalogue(), List.of(new SheetVersion(1, amp.sheet())), Moment.EMPTY, List.of()),
-                run.clock(clock).instant(), List.of());
+        Situation alone = new Situation(
+                new Log(logs.catalogue(), List.of(new SheetVersion(1, amp.sheet())), Moment.EMPTY, List.of()),
+                run.clock(clock).instant(),
+                List.of());
         RunProgress progress = stations.progress(runId, amp.sheet());
         List<NewReading> readings = new ArrayList<>();
         for (MeterLog.Row row : log.rows()) {
             for (Entry entry : new EntryLine(amp.sheet()).parse((where + " " + row.typed()).strip())) {
-                Optional<EntryOutcome> held = readings.isEmpty() ? held(progress, Set.of(), List.of(entry), row.typed()) : Optional.empty();
+                Optional<EntryOutcome> held =
+                        readings.isEmpty() ? held(progress, Set.of(), List.of(entry), row.typed()) : Optional.empty();
                 if (held.isPresent()) {
                     return held.get() instanceof EntryOutcome.Held waits ? heldInWords(waits.items()) : "";
                 }
                 Optional<Question> question = Mistakes.implausible(entry, alone);
                 if (question.isPresent()) {
-                    return words.message("run.file-line", String.valueOf(row.line()), words.say(question.get().asks()));
+                    return words.message(
+                            "run.file-line",
+                            String.valueOf(row.line()),
+                            words.say(question.get().asks()));
                 }
-                readings.add(row(runId, amp, entry, "logging meter", row.at().atZone(clock.getZone()).toOffsetDateTime()));
+                readings.add(row(
+                        runId,
+                        amp,
+                        entry,
+                        "logging meter",
+                        row.at().atZone(clock.getZone()).toOffsetDateTime()));
             }
         }
         readings.forEach(mapper::add);
@@ -345,7 +449,10 @@ public class RunEntries {
 
     /** What a line waits for, where it cannot be ticked on the spot. */
     public String heldInWords(List<SafetyItem> items) {
-        return words.message("run.held", words.name(items.get(0).station()), items.stream().map(item -> words.say(item.says())).collect(Collectors.joining("; ")));
+        return words.message(
+                "run.held",
+                words.name(items.get(0).station()),
+                items.stream().map(item -> words.say(item.says())).collect(Collectors.joining("; ")));
     }
 
     /** A line from somebody's notebook: nothing is probed for it, and nobody asks about it. */

@@ -13,20 +13,25 @@ import yellowrail.web.words.Words;
  * The recent part of a log.
  *
  * @param catalogue the types it speaks of
- * @param versions  of the sheet
- * @param before    what counted before the first of the rows
- * @param rows      in the order of entry, struck ones among them
+ * @param versions of the sheet
+ * @param before what counted before the first of the rows
+ * @param rows in the order of entry, struck ones among them
  */
 record RunLog(TubeCatalogue catalogue, List<SheetVersion> versions, Moment before, List<ReadingRow> rows) {
 
     /** The readings that count, in the order of entry. */
     List<Reading> readings() {
-        return rows.stream().filter(row -> !row.struck()).map(ReadingRow::reading).toList();
+        return rows.stream()
+                .filter(row -> !row.struck())
+                .map(ReadingRow::reading)
+                .toList();
     }
 
     /** How many the whole log has, as far as they were counted. */
     String total(Words words) {
-        return rows.size() < RunService.RECENT ? String.valueOf(rows.size()) : words.message("page.run.and-more", RunService.RECENT);
+        return rows.size() < RunService.RECENT
+                ? String.valueOf(rows.size())
+                : words.message("page.run.and-more", RunService.RECENT);
     }
 
     /** Who measured last; blank if nobody said. */

@@ -15,7 +15,10 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.tubes.TubeService;
 
-/** Fetches a run's log: its recent rows, the last of each kind before them, the tubes of earlier runs, the sheets of each. */
+/**
+ * Fetches a run's log: its recent rows, the last of each kind before them, the tubes of earlier runs, the sheets of
+ * each.
+ */
 @Component
 class RunLogs {
 
@@ -42,7 +45,9 @@ class RunLogs {
 
     RunLog of(Run run, Amp amp) {
         List<ReadingRow> rows = rows(run.id());
-        List<Reading> earlier = new ArrayList<>(mapper.tubesBefore(run.ampId(), run.id()).stream().map(ReadingRow::reading).toList());
+        List<Reading> earlier = new ArrayList<>(mapper.tubesBefore(run.ampId(), run.id()).stream()
+                .map(ReadingRow::reading)
+                .toList());
         if (rows.size() == RunService.RECENT) {
             mapper.latestOfEach(run.id(), rows.get(0).id() - 1).forEach(row -> earlier.add(row.reading()));
         }
@@ -52,7 +57,11 @@ class RunLogs {
     /** Every version that a reading names, and the one in force; no newer one where the run is closed. */
     private List<SheetVersion> versions(Amp amp, List<ReadingRow> rows, List<Reading> earlier) {
         Set<Integer> named = new TreeSet<>();
-        Stream.concat(rows.stream().map(ReadingRow::sheetVersion), earlier.stream().map(Reading::sheet)).filter(number -> number < amp.version()).forEach(named::add);
+        Stream.concat(
+                        rows.stream().map(ReadingRow::sheetVersion),
+                        earlier.stream().map(Reading::sheet))
+                .filter(number -> number < amp.version())
+                .forEach(named::add);
         List<SheetVersion> versions = new ArrayList<>(amps.versions(amp.id(), named));
         versions.add(new SheetVersion(amp.version(), amp.sheet()));
         return versions;

@@ -4,11 +4,11 @@ import java.time.Clock;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
-import yellowrail.core.typed.BadQuantityException;
-import yellowrail.core.typed.Quantity;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
 import yellowrail.core.supply.MainsRange;
+import yellowrail.core.typed.BadQuantityException;
+import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.seat.SeatService;
@@ -34,7 +34,8 @@ class RunPages {
     }
 
     ModelAndView toStation(long id, String at) {
-        return new ModelAndView("redirect:/runs/" + id + Station.of(at).map(station -> "?at=" + station.token()).orElse(""));
+        return new ModelAndView("redirect:/runs/" + id
+                + Station.of(at).map(station -> "?at=" + station.token()).orElse(""));
     }
 
     /** @param by who measures; null for whoever measured last */
@@ -44,13 +45,26 @@ class RunPages {
         RunLog log = runs.log(run, amp);
         RunProgress progress = stations.progress(id, amp.sheet());
         Station here = Station.of(at).orElseGet(() -> run.isOpen() ? progress.next() : Station.MEASURE);
-        return new ModelAndView(view).addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress, words))
-                .addObject("ampId", amp.id()).addObject("by", by != null ? by : log.lastBy())
+        return new ModelAndView(view)
+                .addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress, words))
+                .addObject("ampId", amp.id())
+                .addObject("by", by != null ? by : log.lastBy())
                 .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
-                .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null).addObject("held", outcome instanceof EntryOutcome.Held waits ? waits : null)
-                .addObject("heldItems", outcome instanceof EntryOutcome.Held waits ? StationView.ticks(waits.items(), words) : null).addObject("entered", outcome != null).addObject("swapped", view.contains("::"))
-                .addObject("again", outcome instanceof EntryOutcome.Accepted taken && taken.again() ? words.message("run.stored-again") : "").addObject("form", UUID.randomUUID().toString())
-                .addObject("span", percent(span)).addObject("practice", run.isPractice())
+                .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
+                .addObject("held", outcome instanceof EntryOutcome.Held waits ? waits : null)
+                .addObject(
+                        "heldItems",
+                        outcome instanceof EntryOutcome.Held waits ? StationView.ticks(waits.items(), words) : null)
+                .addObject("entered", outcome != null)
+                .addObject("swapped", view.contains("::"))
+                .addObject(
+                        "again",
+                        outcome instanceof EntryOutcome.Accepted taken && taken.again()
+                                ? words.message("run.stored-again")
+                                : "")
+                .addObject("form", UUID.randomUUID().toString())
+                .addObject("span", percent(span))
+                .addObject("practice", run.isPractice())
                 .addObject("view", RunView.of(run, log, progress, here, percent(span) / 100, words, clock))
                 .addObject("seated", seats.labels(amp.id()));
     }

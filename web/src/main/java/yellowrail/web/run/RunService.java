@@ -96,7 +96,10 @@ public class RunService {
     /** The stage with the tubes that are in it now. */
     @Transactional(readOnly = true)
     public StageIdle presentStage(Amp amp) {
-        return present(amp.id()).filter(now -> now.sheet().equals(amp.sheet())).map(StageIdle::of).orElseGet(() -> stage(amp.sheet()));
+        return present(amp.id())
+                .filter(now -> now.sheet().equals(amp.sheet()))
+                .map(StageIdle::of)
+                .orElseGet(() -> stage(amp.sheet()));
     }
 
     /** Where a run stands, in its worst tube. */
@@ -109,13 +112,18 @@ public class RunService {
     @Transactional(readOnly = true)
     public List<String> unread(Run run) {
         Snapshot now = timeline(run).present();
-        return now.sheet().testPoints().stream().filter(point -> now.moment().current(point).isEmpty()).toList();
+        return now.sheet().testPoints().stream()
+                .filter(point -> now.moment().current(point).isEmpty())
+                .toList();
     }
 
     /** The recent readings that count, in the order of entry. */
     @Transactional(readOnly = true)
     public List<Reading> readings(long runId) {
-        return logs.rows(runId).stream().filter(row -> !row.struck()).map(ReadingRow::reading).toList();
+        return logs.rows(runId).stream()
+                .filter(row -> !row.struck())
+                .map(ReadingRow::reading)
+                .toList();
     }
 
     /** The log as far as the pages follow it one by one. */

@@ -37,25 +37,41 @@ import yellowrail.web.words.Words;
  * A run as its page shows it.
  *
  * @param sentence what matters most, at every station
- * @param next     what to do about it, in a sentence; blank where the first says all
- * @param alarm    whether there is nothing to do but to switch off
- * @param common   notes that hold for every tube, said once
+ * @param next what to do about it, in a sentence; blank where the first says all
+ * @param alarm whether there is nothing to do but to switch off
+ * @param common notes that hold for every tube, said once
  */
-record RunView(long id, boolean open, String sentence, String next, boolean alarm, String worstToken, String warmUp, List<TubeCard> tubes, List<String> common,
-               List<Balance> balances, MapView map, List<LogLine> log, boolean older, String hint, String total, StationView station, MoveView move,
-               List<String> swing, boolean swings, String meter) {
+record RunView(
+        long id,
+        boolean open,
+        String sentence,
+        String next,
+        boolean alarm,
+        String worstToken,
+        String warmUp,
+        List<TubeCard> tubes,
+        List<String> common,
+        List<Balance> balances,
+        MapView map,
+        List<LogLine> log,
+        boolean older,
+        String hint,
+        String total,
+        StationView station,
+        MoveView move,
+        List<String> swing,
+        boolean swings,
+        String meter) {
 
     private static final int LOG_LINES = 20;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
 
     /** The two sides of a channel. */
-    record Balance(String channel, String push, String pull, String imbalance, String unseen, boolean tolerable) {
-    }
+    record Balance(String channel, String push, String pull, String imbalance, String unseen, boolean tolerable) {}
 
     /** A line of the log. */
-    record LogLine(long id, String time, String typed, String what, String by, boolean struck) {
-    }
+    record LogLine(long id, String time, String typed, String what, String by, boolean struck) {}
 
     static RunView of(Run run, RunLog log, RunProgress progress, Station at, double span, Words words, Clock wall) {
         Clock clock = run.clock(wall);
@@ -67,32 +83,72 @@ record RunView(long id, boolean open, String sentence, String next, boolean alar
         List<TubeIdle> tubes = summary.tubes();
         StationView station = StationView.of(at, stage, progress, now.moment(), clock.getZone(), words);
         boolean drawable = station.drawn() && stage.weakest().isPresent();
-        Optional<NextMove> move = drawable || !progress.missing().isEmpty() || !station.figures() ? MoveFinder.of(timeline).find() : Optional.empty();
+        Optional<NextMove> move = drawable || !progress.missing().isEmpty() || !station.figures()
+                ? MoveFinder.of(timeline).find()
+                : Optional.empty();
         double mains = SupplyReadings.mainsRatio(now.moment(), sheet);
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
         Collections.reverse(newestFirst);
         List<String> common = common(tubes, words);
-        return new RunView(run.id(), run.isOpen(), words.say(summary.sentence()), next(summary, move, words), summary.alarm().isPresent(), summary.worst().judgement().verdict().token(),
+        return new RunView(
+                run.id(),
+                run.isOpen(),
+                words.say(summary.sentence()),
+                next(summary, move, words),
+                summary.alarm().isPresent(),
+                summary.worst().judgement().verdict().token(),
                 run.isOpen() ? words.say(new WarmUp(now.moment(), sheet.settleMinutes()).clock(clock.instant())) : "",
-                cards(tubes, sheet.current().shows(), mains, move.map(NextMove::mains).orElse(Mains.customary(sheet.bias())), sheet.mainsVolts(), common, words), common,
-                SideBalance.of(sheet, tubes).stream().map(balance -> balance(balance, words)).toList(),
+                cards(
+                        tubes,
+                        sheet.current().shows(),
+                        mains,
+                        move.map(NextMove::mains).orElse(Mains.customary(sheet.bias())),
+                        sheet.mainsVolts(),
+                        common,
+                        words),
+                common,
+                SideBalance.of(sheet, tubes).stream()
+                        .map(balance -> balance(balance, words))
+                        .toList(),
                 drawable ? map(stage, timeline, move, sheet, words) : null,
-                newestFirst.stream().limit(LOG_LINES).map(row -> line(row, clock, words)).toList(), log.rows().size() > LOG_LINES,
-                hint(stage, words), log.total(words), station,
-                station.drawn() ? move.map(found -> MoveView.of(found, stage, tubes, mains, span, words)).orElse(null) : null,
-                SwingTest.of(sheet, now.moment()).stream().map(swing -> (swing.channel() == Channel.MONO ? "" : words.name(swing.channel()) + ": ") + words.say(swing.says())).toList(),
-                sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE) || now.moment().last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new)).isPresent(),
+                newestFirst.stream()
+                        .limit(LOG_LINES)
+                        .map(row -> line(row, clock, words))
+                        .toList(),
+                log.rows().size() > LOG_LINES,
+                hint(stage, words),
+                log.total(words),
+                station,
+                station.drawn()
+                        ? move.map(found -> MoveView.of(found, stage, tubes, mains, span, words))
+                                .orElse(null)
+                        : null,
+                SwingTest.of(sheet, now.moment()).stream()
+                        .map(swing -> (swing.channel() == Channel.MONO ? "" : words.name(swing.channel()) + ": ")
+                                + words.say(swing.says()))
+                        .toList(),
+                sheet.pots().stream().anyMatch(pot -> pot.action() == Pot.Action.BALANCE)
+                        || now.moment()
+                                .last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new))
+                                .isPresent(),
                 sheet.meterLink().isSet() ? sheet.meterLink().toString() : "");
     }
 
-    private static MapView map(StageIdle stage, Timeline timeline, Optional<NextMove> move, AmpSheet sheet, Words words) {
+    private static MapView map(
+            StageIdle stage, Timeline timeline, Optional<NextMove> move, AmpSheet sheet, Words words) {
         List<Track> tracks = Track.of(stage, timeline);
-        return MapView.of(move.map(found -> OperatingMap.of(stage, tracks, found)).orElseGet(() -> OperatingMap.of(stage, tracks)), sheet, words);
+        return MapView.of(
+                move.map(found -> OperatingMap.of(stage, tracks, found))
+                        .orElseGet(() -> OperatingMap.of(stage, tracks)),
+                sheet,
+                words);
     }
 
     /** The move, where there is one; what is missing says itself. */
     private static String next(StageSummary summary, Optional<NextMove> move, Words words) {
-        return summary.alarm().isPresent() ? "" : move.map(NextMove::says).map(words::say).orElse("");
+        return summary.alarm().isPresent()
+                ? ""
+                : move.map(NextMove::says).map(words::say).orElse("");
     }
 
     /** What is to be said of every tube alike. */
@@ -106,37 +162,73 @@ record RunView(long id, boolean open, String sentence, String next, boolean alar
     }
 
     /** The tubes in the order of the sheet, each with what is to be said of it alone. */
-    private static List<TubeCard> cards(List<TubeIdle> tubes, Unit shows, double mainsRatio, Mains mains, double reference, List<String> common, Words words) {
-        return tubes.stream().map(tube -> {
-            TubeCard card = TubeCard.of(tube, shows, words).withReference(converted(tube, mainsRatio, mains, reference, words));
-            return card.withNotes(card.notes().stream().filter(note -> !common.contains(note)).toList());
-        }).toList();
+    private static List<TubeCard> cards(
+            List<TubeIdle> tubes,
+            Unit shows,
+            double mainsRatio,
+            Mains mains,
+            double reference,
+            List<String> common,
+            Words words) {
+        return tubes.stream()
+                .map(tube -> {
+                    TubeCard card = TubeCard.of(tube, shows, words)
+                            .withReference(converted(tube, mainsRatio, mains, reference, words));
+                    return card.withNotes(card.notes().stream()
+                            .filter(note -> !common.contains(note))
+                            .toList());
+                })
+                .toList();
     }
 
     static LogLine line(ReadingRow row, Clock clock, Words words) {
         var taken = row.takenAt().atZoneSameInstant(clock.getZone());
-        boolean today = taken.toLocalDate().equals(clock.instant().atZone(clock.getZone()).toLocalDate());
-        return new LogLine(row.id(), (today ? TIME : DAY).format(taken), row.typed(), words.name(ReadingKind.valueOf(row.kind())), row.byWhom(), row.struck());
+        boolean today = taken.toLocalDate()
+                .equals(clock.instant().atZone(clock.getZone()).toLocalDate());
+        return new LogLine(
+                row.id(),
+                (today ? TIME : DAY).format(taken),
+                row.typed(),
+                words.name(ReadingKind.valueOf(row.kind())),
+                row.byWhom(),
+                row.struck());
     }
 
     private static Balance balance(SideBalance balance, Words words) {
-        String channel = balance.channel() == Channel.MONO ? words.message("compare.balance") : words.message("compare.balance-of", words.name(balance.channel()));
-        return balance.unseen().map(why -> new Balance(channel, "", "", "", words.say(why), true)).orElseGet(() -> new Balance(channel,
-                Figures.milliamps(balance.push()), Figures.milliamps(balance.pull()),
-                words.message("page.run.imbalance", Figures.milliamps(balance.imbalance()),
-                        Figures.plusMinus(balance.plusMinus(), Unit.MILLIAMP), Figures.percent(balance.ratio())),
-                "", balance.isTolerable()));
+        String channel = balance.channel() == Channel.MONO
+                ? words.message("compare.balance")
+                : words.message("compare.balance-of", words.name(balance.channel()));
+        return balance.unseen()
+                .map(why -> new Balance(channel, "", "", "", words.say(why), true))
+                .orElseGet(() -> new Balance(
+                        channel,
+                        Figures.milliamps(balance.push()),
+                        Figures.milliamps(balance.pull()),
+                        words.message(
+                                "page.run.imbalance",
+                                Figures.milliamps(balance.imbalance()),
+                                Figures.plusMinus(balance.plusMinus(), Unit.MILLIAMP),
+                                Figures.percent(balance.ratio())),
+                        "",
+                        balance.isTolerable()));
     }
 
-    /** A figure read at another mains, converted to the reference and marked so; blank where there is nothing to convert. */
+    /**
+     * A figure read at another mains, converted to the reference and marked so; blank where there is nothing to
+     * convert.
+     */
     private static String converted(TubeIdle tube, double mainsRatio, Mains mains, double reference, Words words) {
         if (tube.judgement().verdict() == Verdict.NOT_JUDGED || Math.abs(mainsRatio - 1) <= Mains.SAME) {
             return "";
         }
         double watts = tube.figures().get().dissipation().value();
         double converted = mains.convertDissipation(watts, mainsRatio, 1);
-        return words.message("page.run.converted", Figures.volts(reference), Figures.watts(converted),
-                Figures.percent(tube.judgement().ratio() * converted / watts), Figures.volts(mainsRatio * reference));
+        return words.message(
+                "page.run.converted",
+                Figures.volts(reference),
+                Figures.watts(converted),
+                Figures.percent(tube.judgement().ratio() * converted / watts),
+                Figures.volts(mainsRatio * reference));
     }
 
     private static String hint(StageIdle stage, Words words) {

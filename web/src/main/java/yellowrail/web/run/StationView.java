@@ -24,15 +24,26 @@ import yellowrail.web.words.Words;
 /**
  * The station one stands at.
  *
- * @param status  done, skipped or due
- * @param why     it was skipped; blank otherwise
- * @param waits   what live readings still wait for
- * @param gated   whether this station cannot be worked at before
+ * @param status done, skipped or due
+ * @param why it was skipped; blank otherwise
+ * @param waits what live readings still wait for
+ * @param gated whether this station cannot be worked at before
  * @param figures whether the socket plan and the map belong here
- * @param checks  what the readings of this station amount to
+ * @param checks what the readings of this station amount to
  */
-record StationView(String token, String name, int number, Guide guide, List<Tick> ticks, String status, String why, List<String> waits, boolean gated,
-                   boolean figures, List<String> quirks, List<Check> checks) {
+record StationView(
+        String token,
+        String name,
+        int number,
+        Guide guide,
+        List<Tick> ticks,
+        String status,
+        String why,
+        List<String> waits,
+        boolean gated,
+        boolean figures,
+        List<String> quirks,
+        List<Check> checks) {
 
     private static final double SAME_MAINS = 0.02;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
@@ -41,53 +52,99 @@ record StationView(String token, String name, int number, Guide guide, List<Tick
     record Guide(String say, List<String> todo, List<String> measure, List<String> cautions) {
 
         static Guide of(StationGuide guide, Words words) {
-            return new Guide(words.say(guide.say()), words.say(guide.todo()), words.say(guide.measure()), words.say(guide.cautions()));
+            return new Guide(
+                    words.say(guide.say()),
+                    words.say(guide.todo()),
+                    words.say(guide.measure()),
+                    words.say(guide.cautions()));
         }
     }
 
     /** An item to tick; {@code at} is blank until it is. */
-    record Tick(String id, String text, String at, boolean fact) {
-    }
+    record Tick(String id, String text, String at, boolean fact) {}
 
     /** A check with its verdict in a word and in a sentence. */
-    record Check(String what, String verdict, String words, boolean good) {
-    }
+    record Check(String what, String verdict, String words, boolean good) {}
 
     /** Whether plan, map and next move are shown. */
     public boolean drawn() {
         return figures && !gated;
     }
 
-    static StationView of(Station station, StageIdle stage, RunProgress progress, Moment now, ZoneId zone, Words words) {
+    static StationView of(
+            Station station, StageIdle stage, RunProgress progress, Moment now, ZoneId zone, Words words) {
         AmpSheet sheet = stage.sheet();
         boolean live = station.compareTo(Station.MEASURE) >= 0 && station != Station.CLOSE;
-        List<String> waits = progress.missing().stream().map(item -> words.say(item.says())).toList();
-        return new StationView(station.token(), words.name(station), station.ordinal() + 1, Guide.of(StationGuide.of(station, sheet), words),
-                progress.items(station).stream().map(item -> new Tick(item.id(), words.say(item.says()), progress.tickedAt(item.id()).map(at -> TIME.format(at.atZone(zone))).orElse(""),
-                        !item.gates())).toList(),
-                progress.status(station).name().toLowerCase(Locale.ROOT), progress.why(station), waits, live && !waits.isEmpty(),
-                station == Station.MEASURE || station == Station.SET || station == Station.SOAK, Quirks.at(station, sheet), checks(station, stage, now, words));
+        List<String> waits =
+                progress.missing().stream().map(item -> words.say(item.says())).toList();
+        return new StationView(
+                station.token(),
+                words.name(station),
+                station.ordinal() + 1,
+                Guide.of(StationGuide.of(station, sheet), words),
+                progress.items(station).stream()
+                        .map(item -> new Tick(
+                                item.id(),
+                                words.say(item.says()),
+                                progress.tickedAt(item.id())
+                                        .map(at -> TIME.format(at.atZone(zone)))
+                                        .orElse(""),
+                                !item.gates()))
+                        .toList(),
+                progress.status(station).name().toLowerCase(Locale.ROOT),
+                progress.why(station),
+                waits,
+                live && !waits.isEmpty(),
+                station == Station.MEASURE || station == Station.SET || station == Station.SOAK,
+                Quirks.at(station, sheet),
+                checks(station, stage, now, words));
     }
 
     /** Items that a line waits for. */
     static List<Tick> ticks(List<SafetyItem> items, Words words) {
-        return items.stream().map(item -> new Tick(item.id(), words.say(item.says()), "", false)).toList();
+        return items.stream()
+                .map(item -> new Tick(item.id(), words.say(item.says()), "", false))
+                .toList();
     }
 
     private static List<Check> checks(Station station, StageIdle stage, Moment now, Words words) {
         List<Check> checks = new ArrayList<>();
         if (station == Station.POWER_UP) {
             double mains = SupplyReadings.mainsRatio(now, stage.sheet());
-            checks.add(now.last(ReadingKind.MAINS).map(reading -> new Check(said(words, "mains"), Figures.volts(reading.value()), Math.abs(mains - 1) < SAME_MAINS
-                            ? said(words, "mains-as-on-sheet") : said(words, "mains-converted", Figures.volts(stage.sheet().mainsVolts())), true))
-                    .orElseGet(() -> new Check(said(words, "mains"), said(words, "not-read"), said(words, "mains-unread"), true)));
-            Optional<HeaterCheck> heater = stage.mainType().flatMap(type -> HeaterCheck.of(type, stage.sheet().mainsVolts(), now));
-            checks.add(heater.map(check -> new Check(said(words, "heaters"), words.name(check.verdict()), words.say(check.says()),
-                            check.verdict() != HeaterCheck.Verdict.TOO_HIGH && check.verdict() != HeaterCheck.Verdict.TOO_LOW))
-                    .orElseGet(() -> new Check(said(words, "heaters"), said(words, "not-read"), said(words, "heaters-unread"), true)));
-            checks.add(ColdStart.of(stage.sheet(), mains).map(start -> new Check(said(words, "cold-start"), coldStart(start, words),
-                            words.sayAll(List.of(start.says(), start.when())), !start.over()))
-                    .orElseGet(() -> new Check(said(words, "cold-start"), said(words, "not-judged"), said(words, "cold-start-unknown"), true)));
+            checks.add(now.last(ReadingKind.MAINS)
+                    .map(reading -> new Check(
+                            said(words, "mains"),
+                            Figures.volts(reading.value()),
+                            Math.abs(mains - 1) < SAME_MAINS
+                                    ? said(words, "mains-as-on-sheet")
+                                    : said(
+                                            words,
+                                            "mains-converted",
+                                            Figures.volts(stage.sheet().mainsVolts())),
+                            true))
+                    .orElseGet(() -> new Check(
+                            said(words, "mains"), said(words, "not-read"), said(words, "mains-unread"), true)));
+            Optional<HeaterCheck> heater = stage.mainType()
+                    .flatMap(type -> HeaterCheck.of(type, stage.sheet().mainsVolts(), now));
+            checks.add(heater.map(check -> new Check(
+                            said(words, "heaters"),
+                            words.name(check.verdict()),
+                            words.say(check.says()),
+                            check.verdict() != HeaterCheck.Verdict.TOO_HIGH
+                                    && check.verdict() != HeaterCheck.Verdict.TOO_LOW))
+                    .orElseGet(() -> new Check(
+                            said(words, "heaters"), said(words, "not-read"), said(words, "heaters-unread"), true)));
+            checks.add(ColdStart.of(stage.sheet(), mains)
+                    .map(start -> new Check(
+                            said(words, "cold-start"),
+                            coldStart(start, words),
+                            words.sayAll(List.of(start.says(), start.when())),
+                            !start.over()))
+                    .orElseGet(() -> new Check(
+                            said(words, "cold-start"),
+                            said(words, "not-judged"),
+                            said(words, "cold-start-unknown"),
+                            true)));
         }
         return checks;
     }

@@ -7,5 +7,11 @@ import java.time.OffsetDateTime;
  *
  * @param until when it was taken out; null while it is in
  */
-public record Seat(long tubeId, String type, String label, long ampId, String socket, OffsetDateTime since, OffsetDateTime until) {
-}
+public record Seat(
+        long tubeId,
+        String type,
+        String label,
+        long ampId,
+        String socket,
+        OffsetDateTime since,
+        OffsetDateTime until) {}

@@ -16,7 +16,15 @@ interface SeatMapper {
     List<Seat> all();
 
     /** Takes out whoever sits in this socket, and this tube from wherever it sits. */
-    void clear(@Param("tubeId") long tubeId, @Param("ampId") long ampId, @Param("socket") String socket, @Param("at") OffsetDateTime at);
+    void clear(
+            @Param("tubeId") long tubeId,
+            @Param("ampId") long ampId,
+            @Param("socket") String socket,
+            @Param("at") OffsetDateTime at);
 
-    void seat(@Param("tubeId") long tubeId, @Param("ampId") long ampId, @Param("socket") String socket, @Param("at") OffsetDateTime at);
+    void seat(
+            @Param("tubeId") long tubeId,
+            @Param("ampId") long ampId,
+            @Param("socket") String socket,
+            @Param("at") OffsetDateTime at);
 }

@@ -17,8 +17,10 @@ import org.springframework.security.web.firewall.StrictHttpFirewall;
 @Configuration
 public class SecurityConfiguration {
 
-    private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
-            + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+    private static final String CONTENT_POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
+                    + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; "
+                    + "frame-ancestors 'none'";
 
     @Bean
     @Order(1)
@@ -36,8 +38,8 @@ public class SecurityConfiguration {
         XorCsrfTokenRequestAttributeHandler token = new XorCsrfTokenRequestAttributeHandler();
         // Loaded before the page is written: a cookie cannot follow once a long page has begun to go out.
         token.setCsrfRequestAttributeName(null);
-        return http
-                .csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository()).csrfTokenRequestHandler(token))
+        return http.csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository())
+                        .csrfTokenRequestHandler(token))
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(AbstractHttpConfigurer::disable)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
@@ -49,7 +51,8 @@ public class SecurityConfiguration {
     @Bean
     StrictHttpFirewall loopbackOnly() {
         StrictHttpFirewall firewall = new StrictHttpFirewall();
-        firewall.setAllowedHostnames(host -> host.equals("127.0.0.1") || host.equals("localhost") || host.equals("[::1]"));
+        firewall.setAllowedHostnames(
+                host -> host.equals("127.0.0.1") || host.equals("localhost") || host.equals("[::1]"));
         return firewall;
     }
 

@@ -27,7 +27,8 @@ public class StationService {
 
     @Transactional(readOnly = true)
     public RunProgress progress(long runId, AmpSheet sheet) {
-        return new RunProgress(sheet, mapper.ofRun(runId).stream().map(StationRow::event).toList());
+        return new RunProgress(
+                sheet, mapper.ofRun(runId).stream().map(StationRow::event).toList());
     }
 
     @Transactional
@@ -39,7 +40,13 @@ public class StationService {
     @Transactional
     public void skip(long runId, Station station, String why) {
         String words = why.replaceAll("\\p{Cntrl}", " ").strip();
-        add(runId, What.SKIPPED, station, "", words.substring(0, words.offsetByCodePoints(0, Math.min(LONGEST, words.codePointCount(0, words.length())))));
+        add(
+                runId,
+                What.SKIPPED,
+                station,
+                "",
+                words.substring(
+                        0, words.offsetByCodePoints(0, Math.min(LONGEST, words.codePointCount(0, words.length())))));
     }
 
     @Transactional

@@ -10,7 +10,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.idle.LastRead;
-import yellowrail.core.typed.Quantity;
 import yellowrail.core.station.Station;
 import yellowrail.core.swap.RectifierSwap;
 import yellowrail.core.swap.SwapAmp;
@@ -19,6 +18,7 @@ import yellowrail.core.swap.SwapReport;
 import yellowrail.core.tube.RectifierType;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
+import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.Rail;
@@ -43,28 +43,70 @@ class SwapController {
     }
 
     /**
-     * @param wants     the type that wants in; blank for the table of all
+     * @param wants the type that wants in; blank for the table of all
      * @param rectifier the rectifier that wants in; blank for none
      */
     @GetMapping("/amps/{id}/swap")
-    ModelAndView swap(@PathVariable long id, @RequestParam(defaultValue = "") String wants, @RequestParam(defaultValue = "") String rectifier) {
+    ModelAndView swap(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String wants,
+            @RequestParam(defaultValue = "") String rectifier) {
         Amp amp = amps.newest(id);
         TubeCatalogue catalogue = tubes.catalogue();
-        TubeType in = catalogue.find(amp.sheet().tubeType()).map(type -> type.with(List.of(amp.sheet().rating(type)))).orElseThrow();
+        TubeType in = catalogue
+                .find(amp.sheet().tubeType())
+                .map(type -> type.with(List.of(amp.sheet().rating(type))))
+                .orElseThrow();
         LastRead read = LastRead.of(runs.presentStage(amp), runs.present(id));
         SwapAmp met = SwapAmp.of(amp.sheet(), read);
         SwapCheck check = new SwapCheck(met, in);
         Optional<TubeType> type = catalogue.find(wants);
         Optional<RectifierType> other = RectifierType.find(rectifier);
         boolean unknown = !wants.isBlank() && type.isEmpty() || !rectifier.isBlank() && other.isEmpty();
-        String present = amp.sheet().fittings().rectifierTube().isBlank() ? amp.sheet().supply().rectifier() == Rectifier.SILICON ? "silicon" : "" : amp.sheet().fittings().rectifierTube();
-        Optional<SwapReport> changed = other.flatMap(to -> RectifierType.find(present).map(from -> new RectifierSwap(met, from, to).report()));
-        ModelAndView page = new ModelAndView("swap/page").addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES, words)).addObject("id", id).addObject("in", in.name()).addObject("wants", wants)
-                .addObject("types", catalogue.types().stream().map(TubeType::name).filter(name -> !name.equals(in.name())).toList())
-                .addObject("rectifiers", RectifierType.published().stream().map(RectifierType::name).toList()).addObject("rectifier", rectifier).addObject("presentRectifier", present)
-                .addObject("fault", unknown ? words.message("page.swap.no-such-type", Quantity.quote(wants.isBlank() ? rectifier : wants)) : "")
-                .addObject("basis", SwapView.basis(met, words)).addObject("unusable", read.unusable().map(words::say).orElse("")).addObject("report", type.map(check::of).map(found -> SwapView.of(found, words)).orElse(null))
-                .addObject("rectifierReport", changed.map(found -> SwapView.of(found, words)).orElse(null)).addObject("table", check.all(catalogue).stream().map(found -> SwapView.Row.of(found, words)).toList());
+        String present = amp.sheet().fittings().rectifierTube().isBlank()
+                ? amp.sheet().supply().rectifier() == Rectifier.SILICON ? "silicon" : ""
+                : amp.sheet().fittings().rectifierTube();
+        Optional<SwapReport> changed =
+                other.flatMap(to -> RectifierType.find(present).map(from -> new RectifierSwap(met, from, to).report()));
+        ModelAndView page = new ModelAndView("swap/page")
+                .addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES, words))
+                .addObject("id", id)
+                .addObject("in", in.name())
+                .addObject("wants", wants)
+                .addObject(
+                        "types",
+                        catalogue.types().stream()
+                                .map(TubeType::name)
+                                .filter(name -> !name.equals(in.name()))
+                                .toList())
+                .addObject(
+                        "rectifiers",
+                        RectifierType.published().stream()
+                                .map(RectifierType::name)
+                                .toList())
+                .addObject("rectifier", rectifier)
+                .addObject("presentRectifier", present)
+                .addObject(
+                        "fault",
+                        unknown
+                                ? words.message(
+                                        "page.swap.no-such-type", Quantity.quote(wants.isBlank() ? rectifier : wants))
+                                : "")
+                .addObject("basis", SwapView.basis(met, words))
+                .addObject("unusable", read.unusable().map(words::say).orElse(""))
+                .addObject(
+                        "report",
+                        type.map(check::of)
+                                .map(found -> SwapView.of(found, words))
+                                .orElse(null))
+                .addObject(
+                        "rectifierReport",
+                        changed.map(found -> SwapView.of(found, words)).orElse(null))
+                .addObject(
+                        "table",
+                        check.all(catalogue).stream()
+                                .map(found -> SwapView.Row.of(found, words))
+                                .toList());
         page.setStatus(unknown ? HttpStatus.NOT_FOUND : HttpStatus.OK);
         return page;
     }

@@ -19,17 +19,30 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
     private static final List<Outcome> ORDER = List.of(Outcome.STOP, Outcome.CHANGE, Outcome.UNKNOWN, Outcome.HOLDS);
 
     /** One answer, which opens to its arithmetic and source. */
-    record Answer(String question, String token, String outcome, String says, String arithmetic, String source) {
-    }
+    record Answer(String question, String token, String outcome, String says, String arithmetic, String source) {}
 
     /** A type in the table of all. */
-    record Row(String type, String verdict, String token, String stops, String changes, String unknown, String grid, String heaters) {
+    record Row(
+            String type,
+            String verdict,
+            String token,
+            String stops,
+            String changes,
+            String unknown,
+            String grid,
+            String heaters) {
 
         static Row of(SwapReport report, Words words) {
             boolean open = report.verdict() == SwapReport.Verdict.FITS && report.isOpen();
-            return new Row(report.wants(), open ? words.message("page.swap.open-fit") : words.name(report.verdict()), Code.of(report.verdict()),
-                    questions(report, Outcome.STOP, words), questions(report, Outcome.CHANGE, words), questions(report, Outcome.UNKNOWN, words),
-                    figure(report, SwapQuestion.GRID_VOLTS, words), figure(report, SwapQuestion.HEATER_WINDING, words));
+            return new Row(
+                    report.wants(),
+                    open ? words.message("page.swap.open-fit") : words.name(report.verdict()),
+                    Code.of(report.verdict()),
+                    questions(report, Outcome.STOP, words),
+                    questions(report, Outcome.CHANGE, words),
+                    questions(report, Outcome.UNKNOWN, words),
+                    figure(report, SwapQuestion.GRID_VOLTS, words),
+                    figure(report, SwapQuestion.HEATER_WINDING, words));
         }
 
         private static String questions(SwapReport report, Outcome outcome, Words words) {
@@ -37,15 +50,28 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
         }
 
         private static String figure(SwapReport report, SwapQuestion question, Words words) {
-            return report.lines().stream().filter(line -> line.question() == question).flatMap(line -> line.figure().stream()).map(words::say).findFirst()
+            return report.lines().stream()
+                    .filter(line -> line.question() == question)
+                    .flatMap(line -> line.figure().stream())
+                    .map(words::say)
+                    .findFirst()
                     .orElseGet(() -> words.message("page.swap.figure-not-known"));
         }
     }
 
     static SwapView of(SwapReport report, Words words) {
-        List<Answer> answers = ORDER.stream().flatMap(outcome -> report.with(outcome).stream()).map(line -> new Answer(words.name(line.question()), Code.of(line.outcome()),
-                words.name(line.outcome()), words.sayAll(line.says()), words.sayAll(line.arithmetic()), words.sayAll(line.source()))).toList();
-        return new SwapView(words.name(report.verdict()), Code.of(report.verdict()), words.sayAll(report.says()), answers);
+        List<Answer> answers = ORDER.stream()
+                .flatMap(outcome -> report.with(outcome).stream())
+                .map(line -> new Answer(
+                        words.name(line.question()),
+                        Code.of(line.outcome()),
+                        words.name(line.outcome()),
+                        words.sayAll(line.says()),
+                        words.sayAll(line.arithmetic()),
+                        words.sayAll(line.source())))
+                .toList();
+        return new SwapView(
+                words.name(report.verdict()), Code.of(report.verdict()), words.sayAll(report.says()), answers);
     }
 
     /** What the amp was taken to be. */
@@ -53,13 +79,19 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
         if (amp.plateVolts().isEmpty()) {
             return words.message("page.swap.basis-nothing");
         }
-        return words.message("page.swap.basis", Figures.volts(amp.plateVolts().getAsDouble()),
-                read("screens", amp.screenVolts(), Figures::volts, words).orElseGet(() -> words.message("page.swap.basis-no-screens")),
-                read("each", amp.cathodeAmps(), Figures::milliamps, words).orElseGet(() -> words.message("page.swap.basis-no-currents")),
+        return words.message(
+                "page.swap.basis",
+                Figures.volts(amp.plateVolts().getAsDouble()),
+                read("screens", amp.screenVolts(), Figures::volts, words)
+                        .orElseGet(() -> words.message("page.swap.basis-no-screens")),
+                read("each", amp.cathodeAmps(), Figures::milliamps, words)
+                        .orElseGet(() -> words.message("page.swap.basis-no-currents")),
                 read("grids", amp.biasVolts(), Figures::volts, words).orElse(""));
     }
 
     private static Optional<String> read(String what, OptionalDouble value, DoubleFunction<String> shown, Words words) {
-        return value.isPresent() ? Optional.of(words.message("page.swap.basis-" + what, shown.apply(value.getAsDouble()))) : Optional.empty();
+        return value.isPresent()
+                ? Optional.of(words.message("page.swap.basis-" + what, shown.apply(value.getAsDouble())))
+                : Optional.empty();
     }
 }

@@ -29,15 +29,21 @@ class TubeController {
     @GetMapping("/tubes")
     String catalogue(Model model) {
         model.addAttribute("rail", Rail.plain(words.message("page.tubes.title")));
-        model.addAttribute("rows", tubes.catalogue().types().stream().flatMap(type -> TubeRow.of(type, words)).toList());
+        model.addAttribute(
+                "rows",
+                tubes.catalogue().types().stream()
+                        .flatMap(type -> TubeRow.of(type, words))
+                        .toList());
         return "tubes/page";
     }
 
     /** The form, empty or with the figures of a type to start from. */
     @GetMapping("/tubes/own")
     ModelAndView form(@RequestParam(defaultValue = "") String from) {
-        TubeForm form = tubes.catalogue().find(from)
-                .map(type -> TubeForm.of(type, type.rating(RatingSystem.OWN).orElse(type.customaryRating()))).orElse(TubeForm.empty());
+        TubeForm form = tubes.catalogue()
+                .find(from)
+                .map(type -> TubeForm.of(type, type.rating(RatingSystem.OWN).orElse(type.customaryRating())))
+                .orElse(TubeForm.empty());
         return form(form, new Faults(words));
     }
 
@@ -55,7 +61,9 @@ class TubeController {
     }
 
     private ModelAndView form(TubeForm form, Faults faults) {
-        return new ModelAndView("tubes/form").addObject("rail", Rail.plain(words.message("page.tubes.own")))
-                .addObject("form", form).addObject("faults", faults);
+        return new ModelAndView("tubes/form")
+                .addObject("rail", Rail.plain(words.message("page.tubes.own")))
+                .addObject("form", form)
+                .addObject("faults", faults);
     }
 }

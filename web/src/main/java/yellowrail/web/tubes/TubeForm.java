@@ -19,9 +19,22 @@ import yellowrail.web.form.Faults;
 import yellowrail.web.form.FieldReader;
 
 /** A tube type as typed: a type of the builder's, or another maker's figures for a published one. */
-record TubeForm(String name, String kind, String heaterVolts, String heaterAmps, String base, String pins, String screenShare,
-                String plateWatts, String plateVolts, String screenWatts, String screenVolts, String cathodeMilliamps,
-                String gridLeakFixed, String gridLeakCathode, String source) {
+record TubeForm(
+        String name,
+        String kind,
+        String heaterVolts,
+        String heaterAmps,
+        String base,
+        String pins,
+        String screenShare,
+        String plateWatts,
+        String plateVolts,
+        String screenWatts,
+        String screenVolts,
+        String cathodeMilliamps,
+        String gridLeakFixed,
+        String gridLeakCathode,
+        String source) {
 
     static TubeForm empty() {
         return new TubeForm("", "pentode", "6.3", "", "octal", "", "5", "", "", "", "", "", "", "", "");
@@ -29,10 +42,22 @@ record TubeForm(String name, String kind, String heaterVolts, String heaterAmps,
 
     /** Prefilled from a type, for another maker's figures. */
     static TubeForm of(TubeType type, Rating rating) {
-        return new TubeForm(type.name(), Code.of(type.kind()), Figures.plain(type.heaterVolts()), Figures.plain(type.heaterAmps()), type.base().name(),
-                type.pins().text(), Figures.plain(100 * type.screenShare()), Figures.plain(rating.plateWatts()), shown(rating.plateVolts(), Unit.VOLT),
-                shown(rating.screenWatts(), Unit.WATT), shown(rating.screenVolts(), Unit.VOLT), shown(rating.cathodeAmps(), Unit.MILLIAMP),
-                shown(rating.gridLeakFixed(), Unit.KILOHM), shown(rating.gridLeakCathode(), Unit.KILOHM), "");
+        return new TubeForm(
+                type.name(),
+                Code.of(type.kind()),
+                Figures.plain(type.heaterVolts()),
+                Figures.plain(type.heaterAmps()),
+                type.base().name(),
+                type.pins().text(),
+                Figures.plain(100 * type.screenShare()),
+                Figures.plain(rating.plateWatts()),
+                shown(rating.plateVolts(), Unit.VOLT),
+                shown(rating.screenWatts(), Unit.WATT),
+                shown(rating.screenVolts(), Unit.VOLT),
+                shown(rating.cathodeAmps(), Unit.MILLIAMP),
+                shown(rating.gridLeakFixed(), Unit.KILOHM),
+                shown(rating.gridLeakCathode(), Unit.KILOHM),
+                "");
     }
 
     private static String shown(OptionalDouble si, Unit unit) {
@@ -51,14 +76,27 @@ record TubeForm(String name, String kind, String heaterVolts, String heaterAmps,
             faults.say("pins", "page.form.pins", Quantity.quote(pins.strip()));
         }
         double share = read.required("screenShare", screenShare, Unit.PERCENT, 0, 40);
-        Rating rating = new Rating(RatingSystem.OWN, read.number("plateVolts", plateVolts, Unit.VOLT, 50, 5000),
-                read.number("screenVolts", screenVolts, Unit.VOLT, 50, 2000), read.required("plateWatts", plateWatts, Unit.WATT, 0.5, 1000),
-                read.number("screenWatts", screenWatts, Unit.WATT, 0.1, 100), read.number("cathodeMilliamps", cathodeMilliamps, Unit.MILLIAMP, 1, 2000),
+        Rating rating = new Rating(
+                RatingSystem.OWN,
+                read.number("plateVolts", plateVolts, Unit.VOLT, 50, 5000),
+                read.number("screenVolts", screenVolts, Unit.VOLT, 50, 2000),
+                read.required("plateWatts", plateWatts, Unit.WATT, 0.5, 1000),
+                read.number("screenWatts", screenWatts, Unit.WATT, 0.1, 100),
+                read.number("cathodeMilliamps", cathodeMilliamps, Unit.MILLIAMP, 1, 2000),
                 read.number("gridLeakFixed", gridLeakFixed, Unit.KILOHM, 1, 10_000),
-                read.number("gridLeakCathode", gridLeakCathode, Unit.KILOHM, 1, 10_000), true,
+                read.number("gridLeakCathode", gridLeakCathode, Unit.KILOHM, 1, 10_000),
+                true,
                 new TubeFinding.ToldByBuilder(read.requiredWords("source", source, 80, "page.form.needed.source")));
-        return new TubeType(typed, List.of(), of, read.required("heaterVolts", heaterVolts, Unit.VOLT, 1, 50),
-                read.required("heaterAmps", heaterAmps, Unit.AMP, 0.05, 20), new Base(read.words("base", base, 40)), pinOut.orElse(PinOut.OF_ITS_OWN),
-                share, Optional.empty(), List.of(rating));
+        return new TubeType(
+                typed,
+                List.of(),
+                of,
+                read.required("heaterVolts", heaterVolts, Unit.VOLT, 1, 50),
+                read.required("heaterAmps", heaterAmps, Unit.AMP, 0.05, 20),
+                new Base(read.words("base", base, 40)),
+                pinOut.orElse(PinOut.OF_ITS_OWN),
+                share,
+                Optional.empty(),
+                List.of(rating));
     }
 }

@@ -23,7 +23,9 @@ public class TubeService {
 
     @Transactional(readOnly = true)
     public TubeCatalogue catalogue() {
-        List<TubeType> own = mapper.own().stream().map(type -> json.read(type, OwnTubeDocument.class).type()).toList();
+        List<TubeType> own = mapper.own().stream()
+                .map(type -> json.read(type, OwnTubeDocument.class).type())
+                .toList();
         return own.isEmpty() ? published : published.with(own);
     }
 

@@ -20,6 +20,7 @@ public class Vocabularies {
 
     /** What the words speak that are not said otherwise. */
     static final Locale FIRST = Locale.ENGLISH;
+
     private static final Pattern FILE = Pattern.compile("messages_(\\w+)\\.properties");
 
     private final List<Locale> all;
@@ -32,16 +33,20 @@ public class Vocabularies {
 
     private static Stream<Locale> others() {
         try {
-            return Stream.of(new PathMatchingResourcePatternResolver().getResources("classpath*:messages_*.properties")).map(Resource::getFilename)
-                    .filter(Objects::nonNull).map(FILE::matcher).filter(Matcher::matches).map(file -> Locale.forLanguageTag(file.group(1).replace('_', '-'))).distinct();
+            return Stream.of(new PathMatchingResourcePatternResolver().getResources("classpath*:messages_*.properties"))
+                    .map(Resource::getFilename)
+                    .filter(Objects::nonNull)
+                    .map(FILE::matcher)
+                    .filter(Matcher::matches)
+                    .map(file -> Locale.forLanguageTag(file.group(1).replace('_', '-')))
+                    .distinct();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
     /** One to change to. */
-    public record Other(String tag, String name) {
-    }
+    public record Other(String tag, String name) {}
 
     public List<Locale> all() {
         return all;
@@ -49,13 +54,16 @@ public class Vocabularies {
 
     /** Those that the page does not speak now, each by its own name. */
     public List<Other> others(Locale now) {
-        return all.stream().filter(locale -> !locale.equals(now))
-                .map(locale -> new Other(locale.toLanguageTag(), messages.getMessage("words.vocabulary", null, locale))).toList();
+        return all.stream()
+                .filter(locale -> !locale.equals(now))
+                .map(locale -> new Other(locale.toLanguageTag(), messages.getMessage("words.vocabulary", null, locale)))
+                .toList();
     }
 
     /** The one that comes nearest to what is spoken now. */
     public Locale present() {
-        return nearest(List.of(new Locale.LanguageRange(LocaleContextHolder.getLocale().toLanguageTag())));
+        return nearest(
+                List.of(new Locale.LanguageRange(LocaleContextHolder.getLocale().toLanguageTag())));
     }
 
     /** @param languages as a browser sends them, the dearest first; null or nonsense for none */

@@ -21,8 +21,8 @@ import yellowrail.core.tube.Element;
 import yellowrail.core.tube.PinOut;
 
 /**
- * Words findings: the message of a finding is found by its package and its code, its arguments are the record's components in
- * their order, each in its unit. A finding inside a finding is worded first.
+ * Words findings: the message of a finding is found by its package and its code, its arguments are the record's
+ * components in their order, each in its unit. A finding inside a finding is worded first.
  */
 @Component
 public class Words {
@@ -37,7 +37,9 @@ public class Words {
 
     public String say(Finding finding) {
         RecordComponent[] components = finding.getClass().getRecordComponents();
-        Object[] arguments = Stream.of(components).map(component -> argument(component, finding)).toArray();
+        Object[] arguments = Stream.of(components)
+                .map(component -> argument(component, finding))
+                .toArray();
         return message(key(finding.getClass()), arguments);
     }
 
@@ -70,10 +72,13 @@ public class Words {
         return Math.abs(count) < MARKED ? String.valueOf(count) : String.format(Locale.ROOT, "%,d", count);
     }
 
-    /** Where the words of a finding or of a choice stand: {@code idle.plate-over-limit}, {@code amp.pot-turn.clockwise}. */
+    /**
+     * Where the words of a finding or of a choice stand: {@code idle.plate-over-limit}, {@code amp.pot-turn.clockwise}.
+     */
     static String key(Class<?> type) {
         String home = type.getPackageName();
-        String inside = type.isEnum() && type.getEnclosingClass() != null ? Code.of(type.getEnclosingClass()) + "-" : "";
+        String inside =
+                type.isEnum() && type.getEnclosingClass() != null ? Code.of(type.getEnclosingClass()) + "-" : "";
         return home.substring(home.lastIndexOf('.') + 1) + "." + inside + Code.of(type);
     }
 

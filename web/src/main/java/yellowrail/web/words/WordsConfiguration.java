@@ -20,7 +20,8 @@ class WordsConfiguration {
         chosen.setCookieHttpOnly(true);
         chosen.setCookieSameSite("Lax");
         chosen.setRejectInvalidCookies(false);
-        chosen.setDefaultLocaleFunction(request -> vocabularies.spokenBy(request.getHeader(HttpHeaders.ACCEPT_LANGUAGE)));
+        chosen.setDefaultLocaleFunction(
+                request -> vocabularies.spokenBy(request.getHeader(HttpHeaders.ACCEPT_LANGUAGE)));
         return chosen;
     }
 }

@@ -15,14 +15,46 @@ class AmpFormDraftTest {
     private final AmpForm first = named(draft.first(), "Bilberry");
 
     private static AmpForm named(AmpForm form, String name) {
-        return new AmpForm(form.version(), name, "notes", "quirks", form.stage(), form.sockets(), form.pots(), form.current(), form.plate(),
-                form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings(), form.accepted(), form.drawn());
+        return new AmpForm(
+                form.version(),
+                name,
+                "notes",
+                "quirks",
+                form.stage(),
+                form.sockets(),
+                form.pots(),
+                form.current(),
+                form.plate(),
+                form.screen(),
+                form.meter(),
+                form.target(),
+                form.supply(),
+                form.link(),
+                form.fittings(),
+                form.accepted(),
+                form.drawn());
     }
 
     private static AmpForm with(AmpForm form, String topology, String type, String tubes, String stereo, String bias) {
         AmpForm.Stage stage = new AmpForm.Stage(topology, type, form.stage().ratingSystem(), "", tubes, stereo, bias);
-        return new AmpForm(form.version(), form.name(), form.notes(), form.quirks(), stage, form.sockets(), form.pots(), form.current(),
-                form.plate(), form.screen(), form.meter(), form.target(), form.supply(), form.link(), form.fittings(), form.accepted(), form.drawn());
+        return new AmpForm(
+                form.version(),
+                form.name(),
+                form.notes(),
+                form.quirks(),
+                stage,
+                form.sockets(),
+                form.pots(),
+                form.current(),
+                form.plate(),
+                form.screen(),
+                form.meter(),
+                form.target(),
+                form.supply(),
+                form.link(),
+                form.fittings(),
+                form.accepted(),
+                form.drawn());
     }
 
     @Test
@@ -46,21 +78,32 @@ class AmpFormDraftTest {
 
     @Test
     void stereoNeedsAPairOnEachSideAndSingleEndedATubeOnEach() {
-        assertThat(draft.redrawn(with(first, "PUSH_PULL", "EL34", "2", "on", "FIXED"), "stage.stereo").sockets()).hasSize(4);
-        assertThat(draft.redrawn(with(first, "SINGLE_ENDED", "EL34", "2", "on", "FIXED"), "stage.topology").sockets()).hasSize(2);
-        assertThat(draft.redrawn(with(first, "SINGLE_ENDED", "EL34", "2", "", "FIXED"), "stage.topology").sockets()).hasSize(1)
+        assertThat(draft.redrawn(with(first, "PUSH_PULL", "EL34", "2", "on", "FIXED"), "stage.stereo")
+                        .sockets())
+                .hasSize(4);
+        assertThat(draft.redrawn(with(first, "SINGLE_ENDED", "EL34", "2", "on", "FIXED"), "stage.topology")
+                        .sockets())
+                .hasSize(2);
+        assertThat(draft.redrawn(with(first, "SINGLE_ENDED", "EL34", "2", "", "FIXED"), "stage.topology")
+                        .sockets())
+                .hasSize(1)
                 .allMatch(row -> row.side().equals("SINGLE"));
     }
 
     @Test
     void anotherTypeBringsItsOwnRatingSystem() {
-        assertThat(draft.redrawn(with(first, "PUSH_PULL", "6L6GC", "2", "", "FIXED"), "stage.tubeType").stage().ratingSystem()).isEqualTo("DESIGN_MAXIMUM");
+        assertThat(draft.redrawn(with(first, "PUSH_PULL", "6L6GC", "2", "", "FIXED"), "stage.tubeType")
+                        .stage()
+                        .ratingSystem())
+                .isEqualTo("DESIGN_MAXIMUM");
     }
 
     @Test
     void nonsenseIsLeftAsItIs() {
         AmpForm odd = with(first, "SIDEWAYS", "12AX7", "many", "maybe", "WARM");
-        for (String changed : new String[]{"stage.topology", "stage.tubes", "stage.tubeType", "target.school", "current.method", "", "x"}) {
+        for (String changed : new String[] {
+            "stage.topology", "stage.tubes", "stage.tubeType", "target.school", "current.method", "", "x"
+        }) {
             assertThat(draft.redrawn(odd, changed).name()).isEqualTo("Bilberry");
         }
         assertThat(draft.redrawn(first, "addPot").pots()).hasSize(first.pots().size() + 1);

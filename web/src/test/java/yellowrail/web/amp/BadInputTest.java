@@ -23,8 +23,24 @@ import yellowrail.web.Visitor;
 @ExtendWith(RunningApplication.class)
 class BadInputTest {
 
-    private static final List<String> TIRED = List.of("", "abc", "-3", "0", "NaN", "1e309", "1e9", "38,2", "38.2 parsec", "5V ohm",
-            "9".repeat(10_000), "<script>alert(1)</script>", "\uD83D\uDE00\uD83D\uDE00", "a\u0000b", "' OR 1=1 --", "${7*7}", "[[${7*7}]]");
+    private static final List<String> TIRED = List.of(
+            "",
+            "abc",
+            "-3",
+            "0",
+            "NaN",
+            "1e309",
+            "1e9",
+            "38,2",
+            "38.2 parsec",
+            "5V ohm",
+            "9".repeat(10_000),
+            "<script>alert(1)</script>",
+            "\uD83D\uDE00\uD83D\uDE00",
+            "a\u0000b",
+            "' OR 1=1 --",
+            "${7*7}",
+            "[[${7*7}]]");
 
     private final Visitor visitor = new Visitor(RunningApplication.url());
 
@@ -45,8 +61,11 @@ class BadInputTest {
         assertThat(good).hasSizeGreaterThan(12);
         List<String> names = List.copyOf(good.keySet());
         int every = Thorough.of(1, 9);
-        IntStream.range(0, names.size() * TIRED.size()).filter(i -> i % every == 0).parallel()
-                .forEach(i -> neverBreaks(form.getValue(), good, names.get(i / TIRED.size()), TIRED.get(i % TIRED.size())));
+        IntStream.range(0, names.size() * TIRED.size())
+                .filter(i -> i % every == 0)
+                .parallel()
+                .forEach(i ->
+                        neverBreaks(form.getValue(), good, names.get(i / TIRED.size()), TIRED.get(i % TIRED.size())));
     }
 
     private void neverBreaks(String action, Map<String, String> good, String field, String typed) {
@@ -54,18 +73,37 @@ class BadInputTest {
         fields.put(field, typed);
         HttpResponse<String> response = visitor.post(action, fields);
         assertThat(response.statusCode()).as("%s = %.40s", field, typed).isIn(302, 400, 403, 422);
-        assertThat(response.body()).as("%s = %.40s", field, typed).doesNotContain("<script>alert(1)").doesNotContain("Exception").doesNotContain(">49<");
+        assertThat(response.body())
+                .as("%s = %.40s", field, typed)
+                .doesNotContain("<script>alert(1)")
+                .doesNotContain("Exception")
+                .doesNotContain(">49<");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-            "name | '' | Type a name for the amp", "current.ohms | abc | is not a number", "current.ohms | -1 | out of range; from 0.01 to 100000 ohm",
-            "current.ohms | 0 | out of range", "current.ohms | '' | the resistance is needed", "current.ohms | 38V | where ohms is wanted",
-            "meter.mainsVolts | 1196 | out of range; from 80 to 280 V", "meter.digits | 2 V | Type a plain number",
-            "target.aim | 90 | the aim lies between", "target.high | 120 | out of range; from 0 to 100 %", "stage.tubeType | 12AX7 | is not in the catalogue",
-            "sockets[1].label | V1 | is used twice", "sockets[0].label | mV | means something else", "sockets[0].label | 1st | begin with a letter",
-            "sockets[0].side | SINGLE | a tube is push or pull", "sockets[0].testPoint | V2 | is a socket that reads elsewhere",
-            "stage.ratingSystem | ABSOLUTE | has no absolute rating", "current.shows | WATT | shows mV, V or mA", "stage.bias | X | is not one of the choices"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "name | '' | Type a name for the amp",
+                "current.ohms | abc | is not a number",
+                "current.ohms | -1 | out of range; from 0.01 to 100000 ohm",
+                "current.ohms | 0 | out of range",
+                "current.ohms | '' | the resistance is needed",
+                "current.ohms | 38V | where ohms is wanted",
+                "meter.mainsVolts | 1196 | out of range; from 80 to 280 V",
+                "meter.digits | 2 V | Type a plain number",
+                "target.aim | 90 | the aim lies between",
+                "target.high | 120 | out of range; from 0 to 100 %",
+                "stage.tubeType | 12AX7 | is not in the catalogue",
+                "sockets[1].label | V1 | is used twice",
+                "sockets[0].label | mV | means something else",
+                "sockets[0].label | 1st | begin with a letter",
+                "sockets[0].side | SINGLE | a tube is push or pull",
+                "sockets[0].testPoint | V2 | is a socket that reads elsewhere",
+                "stage.ratingSystem | ABSOLUTE | has no absolute rating",
+                "current.shows | WATT | shows mV, V or mA",
+                "stage.bias | X | is not one of the choices"
+            })
     void saysBesideTheFieldWhatIsWrongAndKeepsWhatWasTyped(String name, String typed, String message) {
         Map<String, String> fields = visitor.form("/amps/new", "/amps");
         fields.put("name", "Bog fern");
@@ -98,12 +136,27 @@ class BadInputTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/amps/999999", "/amps/0", "/amps/-1", "/amps/abc", "/amps/99999999999999999999", "/runs/999999", "/runs/x/log",
-            "/amps/999999/edit", "/amps/999999/run", "/nothing/here", "/runs/999999/tubes/V1"})
+    @ValueSource(
+            strings = {
+                "/amps/999999",
+                "/amps/0",
+                "/amps/-1",
+                "/amps/abc",
+                "/amps/99999999999999999999",
+                "/runs/999999",
+                "/runs/x/log",
+                "/amps/999999/edit",
+                "/amps/999999/run",
+                "/nothing/here",
+                "/runs/999999/tubes/V1"
+            })
     void unknownAddressesAreAnsweredInOurLook(String path) {
         HttpResponse<String> response = visitor.get(path);
         assertThat(response.statusCode()).isEqualTo(404);
-        assertThat(response.body()).contains("There is nothing at this address").contains("class=\"rail").doesNotContain("Exception");
+        assertThat(response.body())
+                .contains("There is nothing at this address")
+                .contains("class=\"rail")
+                .doesNotContain("Exception");
     }
 
     @Test
@@ -128,8 +181,12 @@ class BadInputTest {
         assertThat(visitor.post(amp, theirs).statusCode()).isEqualTo(302);
         HttpResponse<String> second = visitor.post(amp, mine);
         assertThat(second.statusCode()).isEqualTo(409);
-        assertThat(second.body()).contains("Somebody saved this sheet").contains("theirs: buzzes when cold").contains(">mine: new reservoir</textarea>")
-                .contains("<th scope=\"row\">socket 2 test point</th><td>V2</td><td>TP2</td>").doesNotContain(">current method<");
+        assertThat(second.body())
+                .contains("Somebody saved this sheet")
+                .contains("theirs: buzzes when cold")
+                .contains(">mine: new reservoir</textarea>")
+                .contains("<th scope=\"row\">socket 2 test point</th><td>V2</td><td>TP2</td>")
+                .doesNotContain(">current method<");
         mine.put("version", "2");
         assertThat(visitor.post(amp, mine).statusCode()).isEqualTo(302);
     }
@@ -141,15 +198,52 @@ class BadInputTest {
         String amp = Visitor.location(visitor.post("/amps", fields));
         String run = Visitor.location(visitor.post(amp + "/runs", Map.of("_csrf", fields.get("_csrf"))));
         visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", "tick closed"));
-        for (String line : List.of("V1 36", "plate 450", "V1 rk off 1", "V1 -1e9", "V1 1e9", "V1 0", "plate 0", "plate 1", "plate -4",
-                "plate 1e9", "vk 1e6", "vk -1", "screen 1e9", "V1 ig2 1e6mA", "mains 0", "bias 1e9", "on 1440", "plate 450", "V2 1e-9", "V1 36 V2 1e9 plate 452",
-                "V1 36 V2 36 plate 452 bias -40", "V1 1e9 V2 1 plate 1e9", "heater 1e9", "swing a V1 1e9 V2 0", "swing b V1 0 V2 0", "mains 1e9", "V1 36 V2 36 plate 452").subList(Thorough.of(0, 20), 27)) {
-            HttpResponse<String> kept = visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", line, "confirmed", "true"));
+        for (String line : List.of(
+                        "V1 36",
+                        "plate 450",
+                        "V1 rk off 1",
+                        "V1 -1e9",
+                        "V1 1e9",
+                        "V1 0",
+                        "plate 0",
+                        "plate 1",
+                        "plate -4",
+                        "plate 1e9",
+                        "vk 1e6",
+                        "vk -1",
+                        "screen 1e9",
+                        "V1 ig2 1e6mA",
+                        "mains 0",
+                        "bias 1e9",
+                        "on 1440",
+                        "plate 450",
+                        "V2 1e-9",
+                        "V1 36 V2 1e9 plate 452",
+                        "V1 36 V2 36 plate 452 bias -40",
+                        "V1 1e9 V2 1 plate 1e9",
+                        "heater 1e9",
+                        "swing a V1 1e9 V2 0",
+                        "swing b V1 0 V2 0",
+                        "mains 1e9",
+                        "V1 36 V2 36 plate 452")
+                .subList(Thorough.of(0, 20), 27)) {
+            HttpResponse<String> kept = visitor.post(
+                    run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", line, "confirmed", "true"));
             assertThat(kept.statusCode()).as(line).isEqualTo(302);
-            for (String page : List.of(run, run + "?at=measure", run + "?at=set&span=nonsense", run + "?at=power-up", run + "/compare", run + "/tubes/V1", "/", amp)) {
+            for (String page : List.of(
+                    run,
+                    run + "?at=measure",
+                    run + "?at=set&span=nonsense",
+                    run + "?at=power-up",
+                    run + "/compare",
+                    run + "/tubes/V1",
+                    "/",
+                    amp)) {
                 HttpResponse<String> shown = visitor.get(page);
                 assertThat(shown.statusCode()).as("%s after %s", page, line).isEqualTo(200);
-                assertThat(Nonsense.in(shown.body())).as("%s after %s", page, line).isEmpty();
+                assertThat(Nonsense.in(shown.body()))
+                        .as("%s after %s", page, line)
+                        .isEmpty();
             }
         }
     }
@@ -161,7 +255,8 @@ class BadInputTest {
         String amp = Visitor.location(visitor.post("/amps", fields));
         String run = Visitor.location(visitor.post(amp + "/runs", Map.of("_csrf", fields.get("_csrf"))));
         for (String typed : TIRED) {
-            HttpResponse<String> response = visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", typed, "by", typed));
+            HttpResponse<String> response =
+                    visitor.post(run + "/readings", Map.of("_csrf", fields.get("_csrf"), "line", typed, "by", typed));
             assertThat(response.statusCode()).as("%.40s", typed).isEqualTo(422);
             assertThat(response.body()).contains("class=\"fault\"").doesNotContain("<script>alert(1)");
         }

@@ -11,8 +11,7 @@ import yellowrail.web.Visitor;
 /** The JSON interface as a client sees it. */
 final class Api {
 
-    private Api() {
-    }
+    private Api() {}
 
     static HttpResponse<String> post(String path, String body) {
         return new Visitor(RunningApplication.url()).postJson(path, body);

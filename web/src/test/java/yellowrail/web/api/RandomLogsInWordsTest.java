@@ -21,6 +21,7 @@ class RandomLogsInWordsTest {
 
     /** Other logs than the core plays. */
     private static final int FIRST = 5_000;
+
     private static final int LOGS = Thorough.of(2_000, 500);
 
     @Test
@@ -32,7 +33,8 @@ class RandomLogsInWordsTest {
             RandomLog log = new RandomLog(seed);
             try {
                 Replay replay = log.play();
-                String answer = mapper.writeValueAsString(RunResponse.of(replay, Instant.parse("2026-03-03T12:00:00Z"), words));
+                String answer =
+                        mapper.writeValueAsString(RunResponse.of(replay, Instant.parse("2026-03-03T12:00:00Z"), words));
                 Nonsense.in(answer).ifPresent(found -> wrong.add("%s: %s".formatted(log, found)));
             } catch (RuntimeException e) {
                 wrong.add("%s: %s at %s".formatted(log, e, e.getStackTrace()[0]));

@@ -39,12 +39,17 @@ class BenchDayTest extends BrowserTest {
 
     private static void enter(Page page, String line) {
         page.locator("#line").fill(line);
-        page.waitForResponse(response -> response.url().endsWith("/readings"), () -> page.keyboard().press("Enter"));
-        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling")).hasCount(0);
+        page.waitForResponse(
+                response -> response.url().endsWith("/readings"),
+                () -> page.keyboard().press("Enter"));
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                .hasCount(0);
     }
 
     private static Locator tube(Page page, String label) {
-        return page.locator("article.tube").filter(new Locator.FilterOptions().setHas(page.locator("h2", new Page.LocatorOptions().setHasText(label))));
+        return page.locator("article.tube")
+                .filter(new Locator.FilterOptions()
+                        .setHas(page.locator("h2", new Page.LocatorOptions().setHasText(label))));
     }
 
     @Test
@@ -107,12 +112,13 @@ class BenchDayTest extends BrowserTest {
         page.getByLabel("Power tubes").selectOption("4");
         assertThat(page.locator("[name='sockets[3].label']")).hasValue("V4");
         page.getByLabel("Resistance at the test point").fill("62");
-        page.locator("summary", new Page.LocatorOptions().setHasText("How it is read")).tap();
+        page.locator("summary", new Page.LocatorOptions().setHasText("How it is read"))
+                .tap();
         page.getByLabel("Black lead").selectOption("CATHODE");
         page.getByText("Save the sheet").tap();
         page.getByText("To the run").tap();
         measuring(page);
-        for (String line : new String[]{"rk off 61.4", "vk 9.85"}) {
+        for (String line : new String[] {"rk off 61.4", "vk 9.85"}) {
             enter(page, line);
         }
         page.locator("#line").fill("plate 311");
@@ -143,7 +149,7 @@ class BenchDayTest extends BrowserTest {
     @Test
     void twoMomentsStandSideBySide() {
         Page page = runOn(chromium.laptop(RunningApplication.url()), "Bog violet", "6L6GC");
-        for (String line : new String[]{"V1 24 V2 23 plate 462", "mark before", "V1 36.4 V2 35 plate 452"}) {
+        for (String line : new String[] {"V1 24 V2 23 plate 462", "mark before", "V1 36.4 V2 35 plate 452"}) {
             enter(page, line);
         }
         page.click("text=Before and after");
@@ -160,7 +166,8 @@ class BenchDayTest extends BrowserTest {
         page.click(".theme button");
         page.waitForLoadState();
         assertThat(page).hasURL(RunningApplication.url() + "/tubes");
-        assertThat(page.evaluate("getComputedStyle(document.body).backgroundColor")).isNotEqualTo(daylight);
+        assertThat(page.evaluate("getComputedStyle(document.body).backgroundColor"))
+                .isNotEqualTo(daylight);
         page.context().close();
     }
 
@@ -174,8 +181,10 @@ class BenchDayTest extends BrowserTest {
         page.getByLabel("Where the figures come from").fill("the sheet in the box");
         page.click("button:has-text('Save')");
         page.waitForURL("**/tubes");
-        assertThat(page.locator("tr:has-text('6V6GT'):has-text('the sheet in the box')")).containsText("14 W");
-        assertThat(page.locator("tr:has-text('6V6GT'):has-text('design-centre')")).containsText("12 W");
+        assertThat(page.locator("tr:has-text('6V6GT'):has-text('the sheet in the box')"))
+                .containsText("14 W");
+        assertThat(page.locator("tr:has-text('6V6GT'):has-text('design-centre')"))
+                .containsText("12 W");
         page.context().close();
     }
 }

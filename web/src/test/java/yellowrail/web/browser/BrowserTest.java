@@ -8,7 +8,10 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.extension.ExtendWith;
 import yellowrail.web.RunningApplication;
 
-/** A test in the browser: one Chromium for its methods, and no errors on the console but those of requests that were meant to be refused. */
+/**
+ * A test in the browser: one Chromium for its methods, and no errors on the console but those of requests that were
+ * meant to be refused.
+ */
 @ExtendWith(RunningApplication.class)
 abstract class BrowserTest {
 
@@ -26,7 +29,10 @@ abstract class BrowserTest {
 
     @AfterEach
     void noErrorsOnTheConsole() {
-        chromium.errors().removeIf(error -> error.matches(".*status of (404|409|422).*") || error.startsWith("htmx:sendAbort") || error.startsWith("htmx:afterRequest"));
+        chromium.errors()
+                .removeIf(error -> error.matches(".*status of (404|409|422).*")
+                        || error.startsWith("htmx:sendAbort")
+                        || error.startsWith("htmx:afterRequest"));
         assertThat(chromium.errors()).isEmpty();
     }
 }

@@ -14,12 +14,22 @@ import java.util.Map;
 /** Debian's Chromium, driven as a person would, noting every error on the console. */
 public final class Chromium implements AutoCloseable {
 
-    private static final List<String> FLAGS = List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking",
-            "--disable-component-update", "--disable-sync", "--disable-quic", "--no-first-run");
+    private static final List<String> FLAGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--disable-quic",
+            "--no-first-run");
 
-    private final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions()
-            .setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(FLAGS));
+    private final Playwright playwright =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Browser browser = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(FLAGS));
     private final List<String> errors = new ArrayList<>();
 
     public Page laptop(String url) {
@@ -31,8 +41,11 @@ public final class Chromium implements AutoCloseable {
     }
 
     public Page page(String url, int width, int height, ColorScheme scheme) {
-        BrowserContext context = browser.newContext(new Browser.NewContextOptions().setBaseURL(url).setViewportSize(width, height)
-                .setColorScheme(scheme).setHasTouch(width < 700));
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setBaseURL(url)
+                .setViewportSize(width, height)
+                .setColorScheme(scheme)
+                .setHasTouch(width < 700));
         context.setDefaultTimeout(15_000);
         Page page = context.newPage();
         page.onConsoleMessage(message -> {

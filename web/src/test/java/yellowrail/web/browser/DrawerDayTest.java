@@ -14,8 +14,16 @@ import yellowrail.web.RunningApplication;
 /** The drawer and the swap check as a builder uses them. */
 class DrawerDayTest extends BrowserTest {
 
-    private static final String SHELF = "type,label,plate_volts,grid_volts,current,milliamps\n" + String.join("\n", List.of("5881,Q1,250,-14,plate,34.1", "5881,Q2,250,-14,plate,36.9",
-            "5881,Q3,250,-14,plate,34.6", "5881,Q4,250,-14,plate,37.2", "5881,Q5,250,-14,plate,55.0", "5881,Q6,250,-14,plate,oops"));
+    private static final String SHELF = "type,label,plate_volts,grid_volts,current,milliamps\n"
+            + String.join(
+                    "\n",
+                    List.of(
+                            "5881,Q1,250,-14,plate,34.1",
+                            "5881,Q2,250,-14,plate,36.9",
+                            "5881,Q3,250,-14,plate,34.6",
+                            "5881,Q4,250,-14,plate,37.2",
+                            "5881,Q5,250,-14,plate,55.0",
+                            "5881,Q6,250,-14,plate,oops"));
 
     private static void newAmp(Page page, String name, String type, String tubes) {
         page.navigate("/amps/new");
@@ -23,7 +31,8 @@ class DrawerDayTest extends BrowserTest {
         page.getByLabel("Tube type").selectOption(type);
         assertThat(page.locator("#save")).isEnabled();
         page.getByLabel("Power tubes").selectOption(tubes);
-        assertThat(page.locator("[name='sockets[" + (Integer.parseInt(tubes) - 1) + "].label']")).hasCount(1);
+        assertThat(page.locator("[name='sockets[" + (Integer.parseInt(tubes) - 1) + "].label']"))
+                .hasCount(1);
         assertThat(page.locator("#save")).isEnabled();
         page.click("text=Save the sheet");
         page.waitForSelector("text=To the run");
@@ -35,7 +44,8 @@ class DrawerDayTest extends BrowserTest {
         Page page = chromium.laptop(RunningApplication.url());
         newAmp(page, "Marsh fern", "5881", "4");
         page.navigate("/drawer");
-        page.locator("#file").setInputFiles(new FilePayload("shelf.csv", "text/csv", SHELF.getBytes(StandardCharsets.UTF_8)));
+        page.locator("#file")
+                .setInputFiles(new FilePayload("shelf.csv", "text/csv", SHELF.getBytes(StandardCharsets.UTF_8)));
         page.click("text=Read it");
         assertThat(page.locator("table.figures")).containsText("\u201coops\u201d is no number");
         page.click("text=Keep the 5 good rows");
@@ -62,8 +72,15 @@ class DrawerDayTest extends BrowserTest {
         assertThat(labels).hasCount(4);
         List<String> seated = labels.allTextContents();
         assertThat(seated).containsExactlyInAnyOrder("Q1", "Q2", "Q3", "Q4");
-        List<String> sides = page.locator("article.tube svg.side").evaluateAll("all => all.map(one => one.getAttribute('aria-label'))") instanceof List<?> list ? list.stream().map(String::valueOf).toList() : List.of();
-        String partner = seated.get(java.util.stream.IntStream.range(0, 4).filter(i -> !seated.get(i).equals("Q1") && sides.get(i).equals(sides.get(seated.indexOf("Q1")))).findFirst().orElseThrow());
+        List<String> sides = page.locator("article.tube svg.side")
+                                .evaluateAll("all => all.map(one => one.getAttribute('aria-label'))")
+                        instanceof List<?> list
+                ? list.stream().map(String::valueOf).toList()
+                : List.of();
+        String partner = seated.get(java.util.stream.IntStream.range(0, 4)
+                .filter(i -> !seated.get(i).equals("Q1") && sides.get(i).equals(sides.get(seated.indexOf("Q1"))))
+                .findFirst()
+                .orElseThrow());
         assertThat(partner).as("34.1 sits beside 37.2 mA").isEqualTo("Q4");
         page.navigate("/drawer?type=5881");
         assertThat(page.locator("table.figures")).containsText("of Marsh fern");
@@ -75,7 +92,8 @@ class DrawerDayTest extends BrowserTest {
         Page page = chromium.phone(RunningApplication.url());
         newAmp(page, "Bog asphodel", "6L6GC", "2");
         page.click("text=Swap check");
-        assertThat(page.locator("table.figures tbody tr, table.figures tr").first()).isVisible();
+        assertThat(page.locator("table.figures tbody tr, table.figures tr").first())
+                .isVisible();
         page.locator("#wants").selectOption("EL34");
         page.click("button:has-text('Check') >> nth=0");
         assertThat(page.locator(".swap-say")).containsText("EL34 for 6L6GC");

@@ -21,6 +21,7 @@ class EveryLinkTest extends BrowserTest {
 
     /** One page of each kind is enough, but every station of a run is one. */
     private static final Pattern VARYING = Pattern.compile("(?<=/)\\d+|(?<=^/tubes/)[^/?]+|(?<=[?&])(?!at=)\\w+=[^&]*");
+
     private static final int MOST_PAGES = 150;
 
     private final List<String> wrong = new ArrayList<>();
@@ -76,25 +77,44 @@ class EveryLinkTest extends BrowserTest {
 
     /** Every address on a page that stays in the application. */
     private List<String> addresses(Page page) {
-        List<?> found = (List<?>) page.evaluate("() => [...document.querySelectorAll('[href],[action],[formaction],[hx-get],[hx-post],[src]')].flatMap(e => "
-                + "['href','action','formaction','hx-get','hx-post','src'].map(a => e.getAttribute(a)).filter(v => v))");
-        found.stream().map(Object::toString).filter(each -> each.contains("${") || each.contains("%7B")).forEach(each -> wrong.add("%s on %s".formatted(each, page.url())));
-        List<?> links = (List<?>) page.evaluate("() => [...document.querySelectorAll('a[href]')].map(e => e.getAttribute('href'))");
-        return links.stream().map(Object::toString).filter(each -> each.startsWith("/") && !each.startsWith("/api")).map(each -> each.replaceAll("#.*", "")).toList();
+        List<?> found = (List<?>)
+                page.evaluate("() => [...document.querySelectorAll('[href],[action],[formaction],[hx-get],[hx-post],"
+                        + "[src]')].flatMap(e => "
+                        + "['href','action','formaction','hx-get','hx-post','src'].map(a => "
+                        + "e.getAttribute(a)).filter(v => v))");
+        found.stream()
+                .map(Object::toString)
+                .filter(each -> each.contains("${") || each.contains("%7B"))
+                .forEach(each -> wrong.add("%s on %s".formatted(each, page.url())));
+        List<?> links = (List<?>)
+                page.evaluate("() => [...document.querySelectorAll('a[href]')].map(e => e.getAttribute('href'))");
+        return links.stream()
+                .map(Object::toString)
+                .filter(each -> each.startsWith("/") && !each.startsWith("/api"))
+                .map(each -> each.replaceAll("#.*", ""))
+                .toList();
     }
 
     private static List<?> buttons(Page page) {
-        return (List<?>) page.evaluate("() => [...document.querySelectorAll('button')].filter(b => b.checkVisibility()).map(b => b.textContent.trim())");
+        return (List<?>)
+                page.evaluate("() => [...document.querySelectorAll('button')].filter(b => b.checkVisibility()).map(b "
+                        + "=> b.textContent.trim())");
     }
 
-    /** Presses one button of a fresh copy of the page with its fields as they stand; where it leads was noted on the way. */
+    /**
+     * Presses one button of a fresh copy of the page with its fields as they stand; where it leads was noted on the
+     * way.
+     */
     private boolean press(Page page, String path, int button) {
         page.navigate(path);
         List<?> there = buttons(page);
         if (button >= there.size()) {
             return false;
         }
-        page.evaluate("i => { const b = [...document.querySelectorAll('button')].filter(b => b.checkVisibility())[i]; b.click(); }", button);
+        page.evaluate(
+                "i => { const b = [...document.querySelectorAll('button')].filter(b => b.checkVisibility())[i]; "
+                        + "b.click(); }",
+                button);
         page.waitForLoadState();
         page.waitForFunction("() => !document.querySelector('.htmx-request')");
         return true;

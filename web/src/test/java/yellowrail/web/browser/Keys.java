@@ -43,8 +43,10 @@ final class Keys {
 
     /** Presses a key once the page listens: nobody is as fast as a test. */
     Keys press(String key) {
-        page.locator("html[data-listening=yes]").waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));
-        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling")).hasCount(0);
+        page.locator("html[data-listening=yes]")
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                .hasCount(0);
         page.keyboard().press(key);
         return this;
     }

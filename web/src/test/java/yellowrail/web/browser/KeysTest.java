@@ -23,10 +23,16 @@ class KeysTest extends BrowserTest {
     @BeforeEach
     void aPairReadTwice() {
         RunService runs = RunningApplication.bean(RunService.class);
-        long amp = RunningApplication.bean(AmpService.class).create(new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE,
-                TubeCatalogue.published().find("6L6GC").orElseThrow(), 2, false).sheet());
+        long amp = RunningApplication.bean(AmpService.class)
+                .create(new AmpDefaults(
+                                Topology.PUSH_PULL,
+                                BiasKind.FIXED_ADJUSTABLE,
+                                TubeCatalogue.published().find("6L6GC").orElseThrow(),
+                                2,
+                                false)
+                        .sheet());
         long run = runs.begin(amp).id();
-        for (String line : new String[]{"tick closed", "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5"}) {
+        for (String line : new String[] {"tick closed", "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5"}) {
             RunningApplication.bean(RunEntries.class).enter(run, line, "bench", true);
         }
         page = chromium.laptop(RunningApplication.url());
@@ -57,7 +63,9 @@ class KeysTest extends BrowserTest {
         assertThat(page.locator("#across .across-figure")).containsText(" mV");
         assertThat(page.locator("#across .across-what")).containsText("turn until V1 reads");
         assertThat(page.locator("#across .across-now")).hasText("now 35.0 mV");
-        double height = ((Number) page.evaluate("document.querySelector('.across-figure').getBoundingClientRect().height")).doubleValue();
+        double height = ((Number)
+                        page.evaluate("document.querySelector('.across-figure').getBoundingClientRect().height"))
+                .doubleValue();
         assertTrue(height > 200, "letters as tall as the screen allows, were " + height);
     }
 
@@ -67,7 +75,8 @@ class KeysTest extends BrowserTest {
         key("u");
         assertThat(page.locator(".log .struck")).hasCount(1);
         assertThat(page.locator("#line")).isFocused();
-        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling")).hasCount(0);
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                .hasCount(0);
         key("Escape");
         key("o");
         assertThat(page.locator("#opened[open]")).containsText("Ik = V / R");
@@ -88,6 +97,7 @@ class KeysTest extends BrowserTest {
         key("Escape");
         key("v");
         String heard = (String) page.evaluate("window.heard.join()");
-        assertTrue(heard.contains("until V1 reads 44") && heard.contains("millivolts") && heard.contains("volts"), heard);
+        assertTrue(
+                heard.contains("until V1 reads 44") && heard.contains("millivolts") && heard.contains("volts"), heard);
     }
 }

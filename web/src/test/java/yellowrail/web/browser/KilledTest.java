@@ -42,7 +42,9 @@ class KilledTest {
 
     private Optional<ProcessHandle> database() throws Exception {
         Path pid = data.resolve("postgres/postmaster.pid");
-        return Files.exists(pid) ? ProcessHandle.of(Long.parseLong(Files.readAllLines(pid).get(0).strip())) : Optional.empty();
+        return Files.exists(pid)
+                ? ProcessHandle.of(Long.parseLong(Files.readAllLines(pid).get(0).strip()))
+                : Optional.empty();
     }
 
     @Test
@@ -73,7 +75,7 @@ class KilledTest {
 
             start(port);
             page.navigate(run);
-            assertThat(page.locator(".log .typed")).containsText(new String[]{"plate 452V", "V2 33.9mV", "V1 36.4mV"});
+            assertThat(page.locator(".log .typed")).containsText(new String[] {"plate 452V", "V2 33.9mV", "V1 36.4mV"});
         }
     }
 
@@ -83,11 +85,15 @@ class KilledTest {
         OwnProcess first = start(port);
         OwnProcess onSameData = OwnProcess.launch(data, OwnProcess.freePort());
         assertThat(onSameData.ended()).isEqualTo(2);
-        assertThat(onSameData.said()).contains("already runs on the data in " + data).contains("http://127.0.0.1:" + port);
+        assertThat(onSameData.said())
+                .contains("already runs on the data in " + data)
+                .contains("http://127.0.0.1:" + port);
         Path other = RunningApplication.temporary("yellow-rail-other");
         OwnProcess onSamePort = OwnProcess.launch(other, port);
         assertThat(onSamePort.ended()).isEqualTo(2);
-        assertThat(onSamePort.said()).contains("Port %d is in use".formatted(port)).contains("--port " + (port + 1));
+        assertThat(onSamePort.said())
+                .contains("Port %d is in use".formatted(port))
+                .contains("--port " + (port + 1));
         RunningApplication.delete(other);
         first.stop();
         assertThat(first.said()).contains("Stopped.");

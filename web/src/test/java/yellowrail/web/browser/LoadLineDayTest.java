@@ -47,21 +47,28 @@ class LoadLineDayTest extends BrowserTest {
 
     private static double[] middle(Page page, String handle) {
         settled(page);
-        BoundingBox box = page.locator(".handle[data-drag=" + handle + "] .reach").boundingBox();
-        return new double[]{box.x + box.width / 2, box.y + box.height / 2};
+        BoundingBox box =
+                page.locator(".handle[data-drag=" + handle + "] .reach").boundingBox();
+        return new double[] {box.x + box.width / 2, box.y + box.height / 2};
     }
 
     /** Moves every slider and waits for the answer, and for the sweeps after it is let go. */
     private static void slide(Page page) {
         for (String name : List.of("idle", "load", "plates", "screens")) {
-            String before = page.locator(".watts").textContent() + page.locator("#chart .supply").getAttribute("d") + page.locator("#chart .tube-path").getAttribute("d");
+            String before = page.locator(".watts").textContent()
+                    + page.locator("#chart .supply").getAttribute("d")
+                    + page.locator("#chart .tube-path").getAttribute("d");
             double typed = field(page, name);
             page.locator("input[data-for=" + name + "]").focus();
             for (int i = 0; i < 60; i++) {
                 page.keyboard().press("ArrowLeft");
             }
             assertThat(field(page, name)).as(name).isLessThan(typed);
-            page.waitForFunction("before => document.querySelector('.watts')?.textContent + document.querySelector('#chart .supply')?.getAttribute('d') + document.querySelector('#chart .tube-path')?.getAttribute('d') !== before", before);
+            page.waitForFunction(
+                    "before => document.querySelector('.watts')?.textContent + document.querySelector('#chart "
+                            + ".supply')?.getAttribute('d') + document.querySelector('#chart "
+                            + ".tube-path')?.getAttribute('d') !== before",
+                    before);
             settled(page);
         }
     }
@@ -81,7 +88,9 @@ class LoadLineDayTest extends BrowserTest {
         }
         page.mouse().up();
         settled(page);
-        assertThat(field(page, "load")).as("less current at the same volts: a lighter load").isGreaterThan(1.2 * load);
+        assertThat(field(page, "load"))
+                .as("less current at the same volts: a lighter load")
+                .isGreaterThan(1.2 * load);
         double idle = field(page, "idle");
         at = middle(page, "idle");
         page.mouse().move(at[0], at[1]);
@@ -96,7 +105,9 @@ class LoadLineDayTest extends BrowserTest {
         page.waitForLoadState();
         page.locator("body").press("a");
         assertThat(page.locator(".loadline.large")).hasCount(1);
-        assertThat(((Number) page.evaluate("parseFloat(getComputedStyle(document.querySelector('.watts')).fontSize)")).doubleValue()).isGreaterThanOrEqualTo(80);
+        assertThat(((Number) page.evaluate("parseFloat(getComputedStyle(document.querySelector('.watts')).fontSize)"))
+                        .doubleValue())
+                .isGreaterThanOrEqualTo(80);
         page.context().close();
     }
 
@@ -117,7 +128,8 @@ class LoadLineDayTest extends BrowserTest {
         touch(finger, "touchEnd", -1, -1);
         settled(page);
         assertThat(field(page, "load")).isGreaterThan(1.08 * load);
-        assertThat((boolean) page.evaluate("document.documentElement.scrollWidth > innerWidth")).isFalse();
+        assertThat((boolean) page.evaluate("document.documentElement.scrollWidth > innerWidth"))
+                .isFalse();
         page.context().close();
     }
 

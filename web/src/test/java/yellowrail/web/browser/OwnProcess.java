@@ -39,16 +39,27 @@ final class OwnProcess {
         String classes = System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
         Path output = Files.createTempFile("yellow-rail-process", ".log");
         output.toFile().deleteOnExit();
-        List<String> command = new ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java", "-cp", classes, YellowRail.class.getName(), "--data=" + data, "--port=" + port));
+        List<String> command = new ArrayList<>(List.of(
+                System.getProperty("java.home") + "/bin/java",
+                "-cp",
+                classes,
+                YellowRail.class.getName(),
+                "--data=" + data,
+                "--port=" + port));
         command.addAll(List.of(more));
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(output.toFile()).start();
+        Process process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(output.toFile())
+                .start();
         return new OwnProcess(process, output, "http://127.0.0.1:" + port);
     }
 
     /** Starts it and waits until it answers. */
     static OwnProcess start(Path data, int port, String... more) throws IOException, InterruptedException {
         OwnProcess started = launch(data, port, more);
-        for (long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS); System.nanoTime() < until; Thread.sleep(200)) {
+        for (long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
+                System.nanoTime() < until;
+                Thread.sleep(200)) {
             if (!started.process.isAlive()) {
                 break;
             }

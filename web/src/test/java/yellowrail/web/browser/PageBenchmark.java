@@ -31,7 +31,11 @@ class PageBenchmark {
                 milliseconds.add((System.nanoTime() - begun) / 1e6);
             }
         }
-        Timings.print("run page with %,d readings, after %d requests".formatted(READINGS, WARM_UP), milliseconds, "ms", "45 ms at the median");
+        Timings.print(
+                "run page with %,d readings, after %d requests".formatted(READINGS, WARM_UP),
+                milliseconds,
+                "ms",
+                "45 ms at the median");
     }
 
     @Test
@@ -46,7 +50,8 @@ class PageBenchmark {
                 double took = ((Number) page.evaluate("""
                         () => new Promise(changed => {
                           const begun = performance.now();
-                          document.body.addEventListener("htmx:afterSwap", () => requestAnimationFrame(() => changed(performance.now() - begun)), {once: true});
+                          document.body.addEventListener("htmx:afterSwap",
+                           () => requestAnimationFrame(() => changed(performance.now() - begun)), {once: true});
                           document.querySelector("form.line").requestSubmit();
                         })""")).doubleValue();
                 page.waitForTimeout(30);
@@ -69,7 +74,8 @@ class PageBenchmark {
                 double took = ((Number) page.evaluate("""
                         part => new Promise(drawn => {
                           const begun = performance.now();
-                          document.addEventListener("loadline:drawn", () => requestAnimationFrame(() => drawn(performance.now() - begun)), {once: true});
+                          document.addEventListener("loadline:drawn",
+                           () => requestAnimationFrame(() => drawn(performance.now() - begun)), {once: true});
                           const slider = document.querySelector("input[data-for=load]");
                           slider.value = part;
                           slider.dispatchEvent(new Event("input", {bubbles: true}));
@@ -78,7 +84,11 @@ class PageBenchmark {
                     milliseconds.add(took);
                 }
             }
-            Timings.print("load line dragged to the answer on the screen", milliseconds, "ms", "100 ms at the 95th percentile");
+            Timings.print(
+                    "load line dragged to the answer on the screen",
+                    milliseconds,
+                    "ms",
+                    "100 ms at the 95th percentile");
         }
     }
 
@@ -95,10 +105,12 @@ class PageBenchmark {
         Map<String, String> form = visitor.form("/amps/new", "/amps");
         String run = Visitor.location(visitor.post(amp + "/runs", Map.of("_csrf", form.get("_csrf"))));
         try (Connection connection = RunningApplication.bean(DataSource.class).getConnection();
-             var insert = connection.prepareStatement("""
+                var insert = connection.prepareStatement("""
                      INSERT INTO reading (run_id, sheet_version, kind, target, value, typed, taken_at)
-                     SELECT ?, 1, CASE i % 3 WHEN 0 THEN 'PLATE' ELSE 'SENSE_VOLTS' END, CASE i % 3 WHEN 0 THEN '' WHEN 1 THEN 'V1' ELSE 'V2' END,
-                            CASE i % 3 WHEN 0 THEN 430 + i % 17 ELSE 0.030 + (i % 11) / 1000.0 END, 'typed ' || i, now() - make_interval(secs => 10000 - i)
+                     SELECT ?, 1, CASE i % 3 WHEN 0 THEN 'PLATE' ELSE 'SENSE_VOLTS' END,
+                      CASE i % 3 WHEN 0 THEN '' WHEN 1 THEN 'V1' ELSE 'V2' END,
+                            CASE i % 3 WHEN 0 THEN 430 + i % 17 ELSE 0.030 + (i % 11) / 1000.0 END, 'typed ' || i,
+                             now() - make_interval(secs => 10000 - i)
                      FROM generate_series(1, ?) i""")) {
             insert.setLong(1, Long.parseLong(run.replaceAll("\\D", "")));
             insert.setInt(2, READINGS);

@@ -7,8 +7,8 @@ import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 
 /**
- * Takes the pictures of docs/screenshots from a demo that is running: {@code ./yellow-rail pictures}. The demo's address
- * and the folder are the system properties {@code pictures.from} and {@code pictures.to}.
+ * Takes the pictures of docs/screenshots from a demo that is running: {@code ./yellow-rail pictures}. The demo's
+ * address and the folder are the system properties {@code pictures.from} and {@code pictures.to}.
  */
 class Screenshots {
 
@@ -74,7 +74,9 @@ class Screenshots {
         page.locator("[data-item=closed]").click();
         page.waitForTimeout(300);
         page.navigate(page.url().replace("make-safe", "set"));
-        for (String button : new String[]{"#bench-power", "#wait-ten", "#probe-mains", "#probe-V2", "#probe-plate", "#probe-bias", "#probe-V1"}) {
+        for (String button : new String[] {
+            "#bench-power", "#wait-ten", "#probe-mains", "#probe-V2", "#probe-plate", "#probe-bias", "#probe-V1"
+        }) {
             page.locator(button).click();
             page.waitForTimeout(500);
         }

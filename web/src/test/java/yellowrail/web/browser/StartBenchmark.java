@@ -8,7 +8,9 @@ import org.junit.jupiter.api.Test;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 
-/** Measures how long the built application takes to its first page, alone on the machine: {@code ./yellow-rail bench}. */
+/**
+ * Measures how long the built application takes to its first page, alone on the machine: {@code ./yellow-rail bench}.
+ */
 class StartBenchmark {
 
     @Test
@@ -19,8 +21,16 @@ class StartBenchmark {
         for (int i = 0; i < 4; i++) {
             int port = OwnProcess.freePort();
             long begun = System.nanoTime();
-            Process process = new ProcessBuilder(System.getProperty("java.home") + "/bin/java",
-                    "-XX:SharedArchiveFile=" + app.resolve("classes.jsa"), "-jar", app.resolve("yellow-rail.jar").toString(), "--data=" + data, "--port=" + port).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+            Process process = new ProcessBuilder(
+                            System.getProperty("java.home") + "/bin/java",
+                            "-XX:SharedArchiveFile=" + app.resolve("classes.jsa"),
+                            "-jar",
+                            app.resolve("yellow-rail.jar").toString(),
+                            "--data=" + data,
+                            "--port=" + port)
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
             Visitor visitor = new Visitor("http://127.0.0.1:" + port);
             while (!answers(visitor)) {
                 TimeUnit.MILLISECONDS.sleep(50);

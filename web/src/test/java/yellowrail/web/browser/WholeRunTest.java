@@ -15,7 +15,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import yellowrail.web.RunningApplication;
 
-/** A whole run on a practice amp, from plan to close, with the application killed and started again in the middle of it. */
+/**
+ * A whole run on a practice amp, from plan to close, with the application killed and started again in the middle of it.
+ */
 class WholeRunTest {
 
     private static final int ROUNDS = 4;
@@ -36,7 +38,8 @@ class WholeRunTest {
         application.kill();
         Path pid = data.resolve("postgres/postmaster.pid");
         if (Files.exists(pid)) {
-            Optional<ProcessHandle> database = ProcessHandle.of(Long.parseLong(Files.readAllLines(pid).get(0).strip()));
+            Optional<ProcessHandle> database = ProcessHandle.of(
+                    Long.parseLong(Files.readAllLines(pid).get(0).strip()));
             database.ifPresent(handle -> {
                 handle.destroyForcibly();
                 handle.onExit().join();
@@ -52,11 +55,13 @@ class WholeRunTest {
     }
 
     private static double shown(Page page) {
-        return Double.parseDouble(page.locator("#display").getAttribute("data-reading").split(" ")[0]);
+        return Double.parseDouble(
+                page.locator("#display").getAttribute("data-reading").split(" ")[0]);
     }
 
     private static double toTurnTo(Page page) {
-        return Double.parseDouble(page.locator(".move-sentence").getAttribute("data-watch").split(" ")[0]);
+        return Double.parseDouble(
+                page.locator(".move-sentence").getAttribute("data-watch").split(" ")[0]);
     }
 
     private static boolean isSet(Page page) {
@@ -70,7 +75,8 @@ class WholeRunTest {
 
     private static void leadIsOn(Page page, String where) {
         assertThat(page.locator("#probe-" + where)).hasAttribute("aria-pressed", "true");
-        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling")).hasCount(0);
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                .hasCount(0);
     }
 
     @Test
@@ -103,7 +109,7 @@ class WholeRunTest {
             assertThat(page.locator("#bench-power")).containsText("Switch off");
             keys.press("w");
             assertThat(page.locator("#display")).containsText("bench time 1:");
-            assertThat(page.locator(".log .typed")).containsText(new String[]{"on"});
+            assertThat(page.locator(".log .typed")).containsText(new String[] {"on"});
             place(keys, page, "mains");
             assertThat(page.locator(".checks")).containsText("the sheet says 120.0 V");
             keys.press("d");
@@ -133,7 +139,8 @@ class WholeRunTest {
             assertThat(page.locator("#line")).isFocused();
             keys.press("/").type("note clean at a watt").press("Enter");
             assertThat(page.locator(".log .typed").first()).hasText("note clean at a watt");
-            assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling")).hasCount(0);
+            assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                    .hasCount(0);
             leaveTheLine(keys, page).press("d");
             standsAt(page, "close");
             keys.press("l").type("the mains is low").press("Tab").press("Enter");
@@ -154,8 +161,11 @@ class WholeRunTest {
     }
 
     private static void place(Keys keys, Page page, String where) {
-        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling")).hasCount(0);
-        for (int presses = 0; presses < 5 && !(boolean) page.evaluate("document.activeElement.id === 'probe-V1'"); presses++) {
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                .hasCount(0);
+        for (int presses = 0;
+                presses < 5 && !(boolean) page.evaluate("document.activeElement.id === 'probe-V1'");
+                presses++) {
             keys.press("Escape").press("f");
             page.waitForTimeout(50);
         }
@@ -168,7 +178,7 @@ class WholeRunTest {
     }
 
     private static void measureAll(Keys keys, Page page) {
-        for (String where : new String[]{"mains", "V1", "V2", "plate", "bias"}) {
+        for (String where : new String[] {"mains", "V1", "V2", "plate", "bias"}) {
             place(keys, page, where);
         }
     }
@@ -177,11 +187,14 @@ class WholeRunTest {
     private static void turn(Keys keys, Page page) {
         double target = toTurnTo(page);
         String way = shown(page) < target ? "." : ",";
-        for (int step = 0; step < MOST_STEPS && (way.equals(".") ? shown(page) < target : shown(page) > target); step++) {
+        for (int step = 0;
+                step < MOST_STEPS && (way.equals(".") ? shown(page) < target : shown(page) > target);
+                step++) {
             String before = page.locator(".knob b").textContent();
             keys.press(way);
             assertThat(page.locator(".knob b")).not().hasText(before);
-            assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling")).hasCount(0);
+            assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                    .hasCount(0);
         }
     }
 
@@ -206,7 +219,7 @@ class WholeRunTest {
             page.locator("#wait-minute").tap();
             assertThat(page.locator("#display")).containsText("bench time 1:");
             tapDone(page, "power up", "measure");
-            for (String where : new String[]{"V1", "V2", "plate"}) {
+            for (String where : new String[] {"V1", "V2", "plate"}) {
                 page.locator("#probe-" + where).tap();
                 leadIsOn(page, where);
             }
@@ -232,7 +245,10 @@ class WholeRunTest {
             page.locator("#mark").tap();
             assertThat(page.locator(".marking h2")).hasText("Not passed");
             assertThat(page.locator(".marking")).containsText("in truth the bias pot has lost its wiper");
-            assertEquals(390, page.evaluate("Math.max(390, document.documentElement.scrollWidth)"), "nothing is wider than the phone");
+            assertEquals(
+                    390,
+                    page.evaluate("Math.max(390, document.documentElement.scrollWidth)"),
+                    "nothing is wider than the phone");
             page.locator("#close button").tap();
             page.waitForURL("**/amps/*");
             assertThat(page.locator(".history")).containsText("closed");

@@ -31,9 +31,19 @@ class DemoDataTest {
     @BeforeAll
     static void fill() {
         AmpService amps = RunningApplication.bean(AmpService.class);
-        new DemoData(amps, RunningApplication.bean(RunService.class), RunningApplication.bean(RunEntries.class), RunningApplication.bean(TubeService.class),
-                RunningApplication.bean(StationService.class), RunningApplication.bean(DrawerService.class), RunningApplication.bean(SeatService.class), Clock.systemDefaultZone()).fill();
-        byName = amps.all().stream().filter(amp -> !amp.sheet().name().isBlank()).collect(Collectors.toMap(amp -> amp.sheet().name(), Function.identity(), (one, other) -> other));
+        new DemoData(
+                        amps,
+                        RunningApplication.bean(RunService.class),
+                        RunningApplication.bean(RunEntries.class),
+                        RunningApplication.bean(TubeService.class),
+                        RunningApplication.bean(StationService.class),
+                        RunningApplication.bean(DrawerService.class),
+                        RunningApplication.bean(SeatService.class),
+                        Clock.systemDefaultZone())
+                .fill();
+        byName = amps.all().stream()
+                .filter(amp -> !amp.sheet().name().isBlank())
+                .collect(Collectors.toMap(amp -> amp.sheet().name(), Function.identity(), (one, other) -> other));
     }
 
     private static String run(String name) {
@@ -43,11 +53,17 @@ class DemoDataTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-            "Bogbean pair | 34.58 mA | 15.63 W | 52.1 % | in window", "Bogbean pair | 32.21 mA | 14.56 W | 48.5 % | cold",
-            "Sedge quad | 40.11 | 11.23 W | 93.5 % | in window", "Water mint stereo | 37.50 | 14.26 W | 57.0 % | in window",
-            "Reedmace single | 80.00 | 28.33 W | 80.9 % | in window", "Cotton grass | plate 33.59 mA | 14.98 W | 49.9 % | cold",
-            "Sundew six | 36.37 mA | 12.62 W | 105.2 % | over rating"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Bogbean pair | 34.58 mA | 15.63 W | 52.1 % | in window",
+                        "Bogbean pair | 32.21 mA | 14.56 W | 48.5 % | cold",
+                "Sedge quad | 40.11 | 11.23 W | 93.5 % | in window",
+                        "Water mint stereo | 37.50 | 14.26 W | 57.0 % | in window",
+                "Reedmace single | 80.00 | 28.33 W | 80.9 % | in window",
+                        "Cotton grass | plate 33.59 mA | 14.98 W | 49.9 % | cold",
+                "Sundew six | 36.37 mA | 12.62 W | 105.2 % | over rating"
+            })
     void showsTheWorkedExamples(String name, String current, String watts, String percent, String verdict) {
         assertThat(run(name)).contains(current, watts, percent, verdict);
     }
@@ -60,8 +76,12 @@ class DemoDataTest {
 
     @Test
     void theBenchTellsWhereEachStands() {
-        assertThat(new Visitor(RunningApplication.url()).get("/").body()).contains("V2 cold, 48.5 % of the rating", "V1 over rating, 105.2 % of the rating",
-                "bring it down before anything else", "half way through: readings missing");
+        assertThat(new Visitor(RunningApplication.url()).get("/").body())
+                .contains(
+                        "V2 cold, 48.5 % of the rating",
+                        "V1 over rating, 105.2 % of the rating",
+                        "bring it down before anything else",
+                        "half way through: readings missing");
     }
 
     @Test
@@ -70,7 +90,9 @@ class DemoDataTest {
         byName.values().forEach(amp -> {
             assertThat(visitor.get("/amps/" + amp.id()).statusCode()).isEqualTo(200);
             Map<String, String> form = visitor.form("/amps/" + amp.id() + "/edit", "/amps/" + amp.id());
-            assertThat(visitor.post("/amps/" + amp.id(), form).statusCode()).as(amp.sheet().name()).isEqualTo(302);
+            assertThat(visitor.post("/amps/" + amp.id(), form).statusCode())
+                    .as(amp.sheet().name())
+                    .isEqualTo(302);
             Amp saved = RunningApplication.bean(AmpService.class).newest(amp.id());
             assertThat(saved.sheet().target()).isEqualTo(amp.sheet().target());
             assertThat(saved.sheet().current()).isEqualTo(amp.sheet().current());

@@ -39,7 +39,12 @@ class DrawerPagesTest {
     }
 
     private List<String> exported(String type) {
-        return visitor.get("/drawer.csv").body().lines().filter(line -> line.startsWith(type + ",")).sorted().toList();
+        return visitor.get("/drawer.csv")
+                .body()
+                .lines()
+                .filter(line -> line.startsWith(type + ","))
+                .sorted()
+                .toList();
     }
 
     private Map<String, String> typed(String page, String action, String... changes) {
@@ -60,24 +65,50 @@ class DrawerPagesTest {
     void twoThousandTubesInAndOutAndInAgain() {
         int tubes = Thorough.of(2000, 200);
         Random chance = new Random(4);
-        String file = HEADER + "\r\n" + IntStream.range(0, tubes).mapToObj(i -> "KT66,\"S %d, \"\"shelf\"\"\",Fen Electric,,2026-01-%02d,used,,2026-02-03,bridge,250,250,-15,plate,%.2f,%.2f,10,%.2f,faint,".formatted(
-                i, 1 + i % 28, 85 + 8 * chance.nextGaussian(), 84 + 8 * chance.nextGaussian(), 7 + 0.4 * chance.nextGaussian())).collect(Collectors.joining("\r\n"));
+        String file = HEADER + "\r\n"
+                + IntStream.range(0, tubes)
+                        .mapToObj(
+                                i -> ("KT66,\"S %d, \"\"shelf\"\"\",Fen Electric,,2026-01-%02d,used,,2026-02-03,bridge,"
+                                                + "250,250,-15,plate,%.2f,%.2f,10,%.2f,faint,")
+                                        .formatted(
+                                                i,
+                                                1 + i % 28,
+                                                85 + 8 * chance.nextGaussian(),
+                                                84 + 8 * chance.nextGaussian(),
+                                                7 + 0.4 * chance.nextGaussian()))
+                        .collect(Collectors.joining("\r\n"));
         assertThat(body(bring(file), 200)).contains(tubes + " rows");
         List<String> first = exported("KT66");
         assertThat(first).hasSize(tubes);
-        assertThat(body(visitor.post("/drawer/match", typed("/drawer?type=KT66", "/drawer/match", "size", "4", "tolerance", "3")), 200)).contains("groups of KT66").contains("exchanges");
-        assertThat(body(visitor.post("/drawer/match", typed("/drawer?type=KT66", "/drawer/match", "size", "2", "tolerance", "")), 200)).contains(tubes / 2 + " groups of KT66").contains("minimum-weight matching");
+        assertThat(body(
+                        visitor.post(
+                                "/drawer/match",
+                                typed("/drawer?type=KT66", "/drawer/match", "size", "4", "tolerance", "3")),
+                        200))
+                .contains("groups of KT66")
+                .contains("exchanges");
+        assertThat(body(
+                        visitor.post(
+                                "/drawer/match",
+                                typed("/drawer?type=KT66", "/drawer/match", "size", "2", "tolerance", "")),
+                        200))
+                .contains(tubes / 2 + " groups of KT66")
+                .contains("minimum-weight matching");
         assertThat(body(bring(visitor.get("/drawer.csv").body()), 200)).contains("rows");
         assertThat(exported("KT66")).isEqualTo(first);
     }
 
     @Test
     void badRowsAreToldByLineAndColumnAndGoodOnesKeptOnlyIfSaid() {
-        String file = "label,type,milliamps,plate_volts,state,bought\nG1,7189,48,250,used,2026-01-02\nG2,7189,much,250,used,2026-01-02\nG3,7189,48,250,broken,2 Jan\nG4,7189,49,250\n";
+        String file = "label,type,milliamps,plate_volts,state,bought\nG1,7189,48,250,used,2026-01-02\nG2,7189,much,"
+                + "250,used,2026-01-02\nG3,7189,48,250,broken,2 Jan\nG4,7189,49,250\n";
         String answer = body(bring(file), 422);
         assertThat(answer).contains("Nothing is stored yet: 1 good rows");
-        assertThat(answer).containsPattern("<th scope=\"row\">3</th><td>milliamps</td><td>\u201cmuch\u201d is no number from 0.01 to 2000 mA")
-                .containsPattern("<th scope=\"row\">4</th><td>state</td><td>\u201cbroken\u201d is not one of").containsPattern("<th scope=\"row\">5</th><td></td><td>4 columns where the header has 6");
+        assertThat(answer)
+                .containsPattern("<th scope=\"row\">3</th><td>milliamps</td>"
+                        + "<td>\u201cmuch\u201d is no number from 0.01 to 2000 mA")
+                .containsPattern("<th scope=\"row\">4</th><td>state</td><td>\u201cbroken\u201d is not one of")
+                .containsPattern("<th scope=\"row\">5</th><td></td><td>4 columns where the header has 6");
         assertThat(exported("7189")).isEmpty();
         Map<String, String> keep = typed("/drawer", "/drawer/import");
         keep.put("text", file);
@@ -90,11 +121,34 @@ class DrawerPagesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"type||type the", "label||what is written on the tube", "bought|last spring|is no date; write 2026-03-01", "state|shiny|is not one of",
-            "milliamps|-4|is no number from 0.01 to 2000 mA", "milliamps|38V|is no number", "plate_volts|9e9|is no number from 1 to 2000 V", "grid_volts|14|is no number from -300 to 0 V",
-            "transconductance_ma_v|six|is no number from 0.01 to 100", "warm_minutes|ten|is no number", "tested|2026-02-31|is no date", "tap|loud|is not one of"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "type||type the",
+                "label||what is written on the tube",
+                "bought|last spring|is no date; write 2026-03-01",
+                "state|shiny|is not one of",
+                "milliamps|-4|is no number from 0.01 to 2000 mA",
+                "milliamps|38V|is no number",
+                "plate_volts|9e9|is no number from 1 to 2000 V",
+                "grid_volts|14|is no number from -300 to 0 V",
+                "transconductance_ma_v|six|is no number from 0.01 to 100",
+                "warm_minutes|ten|is no number",
+                "tested|2026-02-31|is no date",
+                "tap|loud|is not one of"
+            })
     void whatATiredPersonTypesIsToldBesideTheField(String field, String value, String message) {
-        Map<String, String> form = typed("/drawer/new?type=6V6GT", "/drawer", "label", "B1", "milliamps", "45", "plate_volts", "250", field, value == null ? "" : value);
+        Map<String, String> form = typed(
+                "/drawer/new?type=6V6GT",
+                "/drawer",
+                "label",
+                "B1",
+                "milliamps",
+                "45",
+                "plate_volts",
+                "250",
+                field,
+                value == null ? "" : value);
         String answer = body(visitor.post("/drawer", form), 422);
         assertThat(answer).containsPattern("id=\"" + field + "-fault\"");
         assertThat(answer.toLowerCase()).contains(message.toLowerCase());
@@ -104,15 +158,46 @@ class DrawerPagesTest {
 
     @Test
     void aTubeWithItsTestsAndItsHistory() {
-        String page = Visitor.location(visitor.post("/drawer", typed("/drawer/new?type=6CA7", "/drawer", "label", "N1", "maker", "Fen Electric", "milliamps", "96", "milliamps_before", "70", "plate_volts", "250",
-                "grid_volts", "-12.2", "current", "plate", "warm_minutes", "10")));
-        assertThat(body(visitor.get(page), 200)).contains("EL34 N1").contains("70.00 mA before, +37.1 % in 10 min").contains("unstable").contains("In no run yet");
+        String page = Visitor.location(visitor.post(
+                "/drawer",
+                typed(
+                        "/drawer/new?type=6CA7",
+                        "/drawer",
+                        "label",
+                        "N1",
+                        "maker",
+                        "Fen Electric",
+                        "milliamps",
+                        "96",
+                        "milliamps_before",
+                        "70",
+                        "plate_volts",
+                        "250",
+                        "grid_volts",
+                        "-12.2",
+                        "current",
+                        "plate",
+                        "warm_minutes",
+                        "10")));
+        assertThat(body(visitor.get(page), 200))
+                .contains("EL34 N1")
+                .contains("70.00 mA before, +37.1 % in 10 min")
+                .contains("unstable")
+                .contains("In no run yet");
         assertThat(body(visitor.get("/drawer?type=EL34&q=n1"), 200)).contains("unstable: +37 % over its warm-up");
-        assertThat(body(visitor.post("/drawer", typed("/drawer/new", "/drawer", "type", "EL34", "label", "N1")), 422)).contains("There is a EL34 with this label in the drawer already");
-        assertThat(body(visitor.post(page + "/tests", typed(page, page + "/tests", "milliamps", "")), 422)).contains("Type what the tester showed");
-        assertThat(visitor.post(page + "/tests", typed(page, page + "/tests", "milliamps", "101", "plate_volts", "250", "tap", "rings")).statusCode()).isEqualTo(302);
+        assertThat(body(visitor.post("/drawer", typed("/drawer/new", "/drawer", "type", "EL34", "label", "N1")), 422))
+                .contains("There is a EL34 with this label in the drawer already");
+        assertThat(body(visitor.post(page + "/tests", typed(page, page + "/tests", "milliamps", "")), 422))
+                .contains("Type what the tester showed");
+        assertThat(visitor.post(
+                                page + "/tests",
+                                typed(page, page + "/tests", "milliamps", "101", "plate_volts", "250", "tap", "rings"))
+                        .statusCode())
+                .isEqualTo(302);
         assertThat(body(visitor.get(page), 200)).contains("101.00 mA cathode").contains("tap: rings");
-        assertThat(visitor.post(page, typed(page + "/edit", page, "state", "waste")).statusCode()).isEqualTo(302);
+        assertThat(visitor.post(page, typed(page + "/edit", page, "state", "waste"))
+                        .statusCode())
+                .isEqualTo(302);
         assertThat(body(visitor.get("/drawer?type=EL34&q=waste"), 200)).contains("N1");
         assertThat(body(visitor.get("/drawer/999999"), 404)).contains("Not here");
     }
@@ -120,30 +205,59 @@ class DrawerPagesTest {
     /** 30, 31, 32, 33.5 mA in six minutes while the neighbour stands still. */
     @Test
     void aTubeThatCreptInARunIsSuspectWithoutAnyoneWritingItDown() {
-        bring(HEADER + "\n6550A,X1,,,,used,,,,250,,-14,cathode,100,,,,,\n6550A,X2,,,,used,,,,250,,-14,cathode,101,,,,,\n");
-        long amp = RunningApplication.bean(AmpService.class).create(new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, TubeCatalogue.published().find("6550A").orElseThrow(), 2, false).sheet());
-        List<Long> tubes = RunningApplication.bean(DrawerService.class).all("6550A").stream().map(Kept::id).toList();
+        bring(HEADER
+                + "\n6550A,X1,,,,used,,,,250,,-14,cathode,100,,,,,\n6550A,X2,,,,used,,,,250,,-14,cathode,101,,,,,\n");
+        long amp = RunningApplication.bean(AmpService.class)
+                .create(new AmpDefaults(
+                                Topology.PUSH_PULL,
+                                BiasKind.FIXED_ADJUSTABLE,
+                                TubeCatalogue.published().find("6550A").orElseThrow(),
+                                2,
+                                false)
+                        .sheet());
+        List<Long> tubes = RunningApplication.bean(DrawerService.class).all("6550A").stream()
+                .map(Kept::id)
+                .toList();
         OffsetDateTime begun = OffsetDateTime.now().minusHours(1);
         RunningApplication.bean(SeatService.class).place(amp, Map.of("V1", tubes.get(0), "V2", tubes.get(1)), begun);
         RunService runs = RunningApplication.bean(RunService.class);
         long run = runs.begin(amp).id();
-        String[] lines = {"tick closed", "on", "V1 30", "V2 30", "V1 31", "V2 30.1", "V1 32", "V2 30", "V1 33.5", "V2 30.1", "off"};
+        String[] lines = {
+            "tick closed", "on", "V1 30", "V2 30", "V1 31", "V2 30.1", "V1 32", "V2 30", "V1 33.5", "V2 30.1", "off"
+        };
         for (int i = 0; i < lines.length; i++) {
             RunningApplication.bean(RunEntries.class).enter(run, lines[i], "bench", true, begun.plusMinutes(1 + i));
         }
         String page = body(visitor.get("/drawer?type=6550A"), 200);
-        assertThat(page).contains("<b>suspect</b>").contains("crept by 11.7 % in 6 min while the others stood still").contains("V2 of ");
+        assertThat(page)
+                .contains("<b>suspect</b>")
+                .contains("crept by 11.7 % in 6 min while the others stood still")
+                .contains("V2 of ");
         assertThat(body(visitor.get("/drawer/" + tubes.get(0)), 200)).contains("9 min on");
         assertThat(body(visitor.get("/drawer/" + tubes.get(1)), 200)).doesNotContain("crept");
     }
 
     @Test
     void matchingSaysWhatItCannotDo() {
-        bring(HEADER + "\nKT77,K1,,,,used,,,,250,,-14,cathode,70,,,,,\nKT77,K2,,,,used,,,,250,,-14,plate,70,,,,,\nKT77,K3,,,,used,,,,,,,,,,,,,\nKT77,K4,,,,waste,,,,250,,-14,cathode,71,,,,,\nKT77,K5,,,,used,,,,400,,-24,cathode,72,,,,,\n");
+        bring(HEADER
+                + "\nKT77,K1,,,,used,,,,250,,-14,cathode,70,,,,,\nKT77,K2,,,,used,,,,250,,-14,plate,70,,"
+                + ",,,\nKT77,K3,,,,used,,,,,,,,,,,,,\nKT77,K4,,,,waste,,,,250,,-14,cathode,71,,,,,"
+                + "\nKT77,K5,,,,used,,,,400,,-24,cathode,72,,,,,\n");
         String all = body(visitor.post("/drawer/match", typed("/drawer?type=KT77", "/drawer/match")), 200);
-        assertThat(all).contains("0 groups of KT77", "never tested", "waste", "tested for plate current, the others for cathode current", "too far from the others");
-        assertThat(body(visitor.post("/drawer/match", typed("/drawer?type=KT77", "/drawer/match", "tolerance", "close", "size", "40")), 422))
+        assertThat(all)
+                .contains(
+                        "0 groups of KT77",
+                        "never tested",
+                        "waste",
+                        "tested for plate current, the others for cathode current",
+                        "too far from the others");
+        assertThat(body(
+                        visitor.post(
+                                "/drawer/match",
+                                typed("/drawer?type=KT77", "/drawer/match", "tolerance", "close", "size", "40")),
+                        422))
                 .contains("A group has 2 to 8 tubes", "close");
-        assertThat(body(visitor.post("/drawer/match", typed("/drawer?type=KT77", "/drawer/match", "q", "nobody")), 422)).contains("No tube is selected");
+        assertThat(body(visitor.post("/drawer/match", typed("/drawer?type=KT77", "/drawer/match", "q", "nobody")), 422))
+                .contains("No tube is selected");
     }
 }

@@ -46,29 +46,78 @@ class IronPagesTest {
     @Test
     void everyTapAgainstEverySpeaker() {
         String page = body(visitor.get(amp + "/iron"), 200).replaceAll("\\s+", " ");
-        assertThat(page).contains("Primary 6.60 k").containsPattern("<span>16</span><small>yours</small>.*?26.4 k</a>.*?beyond 2:1, light</b>.*?13.2 k</a> <b>light</b>.*?6.6 k</a> <b>matched</b>")
-                .containsPattern("<span>8 \\|\\| 8</span>.*?6.6 k</a> <b>matched</b>.*?3.3 k</a> <b>heavy</b>.*?1.7 k</a> <b>beyond 2:1, heavy</b>")
-                .containsPattern("<span>16 on the 16 ohm tap</span>.*?<td (colspan=\"3\" class=\"matched\"|class=\"matched\" colspan=\"3\")").contains("open: stop", "Not known, taken: plates at");
+        assertThat(page)
+                .contains("Primary 6.60 k")
+                .containsPattern("<span>16</span><small>yours</small>.*?26.4 k</a>.*?beyond 2:1, light</b>"
+                        + ".*?13.2 k</a> <b>light</b>.*?6.6 k</a> <b>matched</b>")
+                .containsPattern("<span>8 \\|\\| 8</span>.*?6.6 k</a> <b>matched</b>.*?3.3 k</a> <b>heavy</b>"
+                        + ".*?1.7 k</a> <b>beyond 2:1, heavy</b>")
+                .containsPattern("<span>16 on the 16 ohm tap</span>"
+                        + ".*?<td (colspan=\"3\" class=\"matched\"|class=\"matched\" colspan=\"3\")")
+                .contains("open: stop", "Not known, taken: plates at");
     }
 
     @Test
     void aMeasuredRatioIsFoundAndWrittenOnTheSheet() {
-        String page = body(visitor.get(amp + "/iron?fed=secondary&primary=67.2&tap2=2.40&tapLabel2=8&half=33.6&otherHalf=29&screenTap=14.4"), 200);
-        assertThat(page).contains("<b>28.00</b>", "784 : 1", "6.27 k", "Screens\u2019 tap at 42.9 % of the half primary", "steps up 28.0 times", "shorted turns in one of them", "Put on the sheet: 6.27 k with 8 ohm");
-        assertThat(visitor.post(amp + "/iron/sheet", Map.of("_csrf", visitor.form(amp + "/iron?primary=67.2&tap1=2.4", amp + "/iron/sheet").get("_csrf"), "load", "6600", "taps", "4 8 16")).statusCode()).isEqualTo(302);
+        String page = body(
+                visitor.get(amp
+                        + "/iron?fed=secondary&primary=67.2&tap2=2.40&tapLabel2=8"
+                        + "&half=33.6&otherHalf=29&screenTap=14.4"),
+                200);
+        assertThat(page)
+                .contains(
+                        "<b>28.00</b>",
+                        "784 : 1",
+                        "6.27 k",
+                        "Screens\u2019 tap at 42.9 % of the half primary",
+                        "steps up 28.0 times",
+                        "shorted turns in one of them",
+                        "Put on the sheet: 6.27 k with 8 ohm");
+        assertThat(visitor.post(
+                                amp + "/iron/sheet",
+                                Map.of(
+                                        "_csrf",
+                                        visitor.form(amp + "/iron?primary=67.2&tap1=2.4", amp + "/iron/sheet")
+                                                .get("_csrf"),
+                                        "load",
+                                        "6600",
+                                        "taps",
+                                        "4 8 16"))
+                        .statusCode())
+                .isEqualTo(302);
         assertThat(body(visitor.get(amp + "/edit"), 200)).contains("value=\"6.6\"");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"primaryOhms=240&tapOhms1=0.4 | Resistances alone never yield a ratio", "primary=67.2 | Type the volts of one tap", "tap1=2.4 | Type a number, from 0.001 to 1000 V",
-            "primary=0&tap1=2.4 | is out of range; from 0.001 to 1000 V", "primary=67.2&tap1=-2.4 | is out of range", "primary=lots&tap1=2.4 | lots", "primary=67.2&tap1=2.4&tapLabel1=a+label+that+is+far+too+long | At most 20"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "primaryOhms=240&tapOhms1=0.4 | Resistances alone never yield a ratio",
+                "primary=67.2 | Type the volts of one tap",
+                "tap1=2.4 | Type a number, from 0.001 to 1000 V",
+                "primary=0&tap1=2.4 | is out of range; from 0.001 to 1000 V",
+                "primary=67.2&tap1=-2.4 | is out of range",
+                "primary=lots&tap1=2.4 | lots",
+                "primary=67.2&tap1=2.4&tapLabel1=a+label+that+is+far+too+long | At most 20"
+            })
     void whatATiredPersonTypesOnTheRatioBench(String query, String message) {
         assertThat(body(visitor.get(amp + "/iron?" + query), 422)).contains(message);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"load=0 | is out of range; from 0.2 to 100 k", "load=open | open", "idle=1900 | Even with 0 V on its grid this tube carries only", "idle=0 | is out of range", "type=KT150 | There is no model of this type",
-            "plates=20000 | out of range", "perSide=9 | Type a plain number, from 1 to 4", "connection=HALF | is not one of the choices", "connection=ULTRALINEAR&tap=0 | out of range; from 1 to 99 %"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "load=0 | is out of range; from 0.2 to 100 k",
+                "load=open | open",
+                "idle=1900 | Even with 0 V on its grid this tube carries only",
+                "idle=0 | is out of range",
+                "type=KT150 | There is no model of this type",
+                "plates=20000 | out of range",
+                "perSide=9 | Type a plain number, from 1 to 4",
+                "connection=HALF | is not one of the choices",
+                "connection=ULTRALINEAR&tap=0 | out of range; from 1 to 99 %"
+            })
     void whatATiredPersonTypesOnTheLoadLine(String query, String message) {
         assertThat(body(visitor.get(amp + "/load-line?" + query), 422)).contains(message);
         assertThat(body(visitor.get(amp + "/load-line/drawn?" + query), 422)).contains(message);
@@ -78,9 +127,18 @@ class IronPagesTest {
     @Test
     void aStageIsKeptTakenAwayAndDropped() {
         String query = "load=8&idle=40&plates=430&screens=420";
-        assertThat(body(visitor.get(amp + "/load-line.cir?" + query), 200)).startsWith("* Marsh cinquefoil, 6L6GC").contains(".four 1000 v(out)");
-        assertThat(body(visitor.get(amp + "/plate-curves.csv?" + query), 200).lines().count()).isGreaterThan(300);
-        assertThat(body(visitor.get(amp + "/load-sweep.csv?" + query), 200).lines()).hasSize(61).first().asString().startsWith("load_ohm,power_w,thd_percent");
+        assertThat(body(visitor.get(amp + "/load-line.cir?" + query), 200))
+                .startsWith("* Marsh cinquefoil, 6L6GC")
+                .contains(".four 1000 v(out)");
+        assertThat(body(visitor.get(amp + "/plate-curves.csv?" + query), 200)
+                        .lines()
+                        .count())
+                .isGreaterThan(300);
+        assertThat(body(visitor.get(amp + "/load-sweep.csv?" + query), 200).lines())
+                .hasSize(61)
+                .first()
+                .asString()
+                .startsWith("load_ohm,power_w,thd_percent");
         assertThat(body(visitor.get(amp + "/idle-sweep.csv?" + query), 200)).startsWith("idle_plate_ma");
         Map<String, String> fields = new HashMap<>(visitor.form(amp + "/load-line?" + query, amp + "/load-line/kept"));
         String kept = Visitor.location(visitor.post(amp + "/load-line/kept", fields));
@@ -96,27 +154,51 @@ class IronPagesTest {
     }
 
     private String speaker(String text, int status) {
-        return body(visitor.upload(amp + "/iron/speaker", amp + "/iron", "box.zma", text, Map.of("nominal", "8")), status);
+        return body(
+                visitor.upload(amp + "/iron/speaker", amp + "/iron", "box.zma", text, Map.of("nominal", "8")), status);
     }
 
     @Test
     void aMeasuredSpeakerFile() {
-        assertThat(speaker("20 9 30\n62 44 0\n200 8 -20\n400 7.2 0\n5000 16 40\n20000 38 55\n", 200)).contains("resonance, 6", "least, 4", "5 kHz, 5000 Hz: 16.0 ohm at +40\u00b0", "Nothing was measured between 62 Hz and 200 Hz", "/load-line?lines=6");
+        assertThat(speaker("20 9 30\n62 44 0\n200 8 -20\n400 7.2 0\n5000 16 40\n20000 38 55\n", 200))
+                .contains(
+                        "resonance, 6",
+                        "least, 4",
+                        "5 kHz, 5000 Hz: 16.0 ohm at +40\u00b0",
+                        "Nothing was measured between 62 Hz and 200 Hz",
+                        "/load-line?lines=6");
         assertThat(speaker("8 20\n9 40\n8.5 80\n7 160\n", 422)).contains("the columns look swapped");
         assertThat(speaker("hello\n", 422)).contains("No lines with a frequency and ohms");
-        String many = IntStream.range(0, 100_000).mapToObj(i -> "%.4f %.3f 5".formatted(20 * Math.pow(1000, i / 100_000.0), 8 + Math.sin(i / 9000.0))).collect(Collectors.joining("\n"));
+        String many = IntStream.range(0, 100_000)
+                .mapToObj(i -> "%.4f %.3f 5".formatted(20 * Math.pow(1000, i / 100_000.0), 8 + Math.sin(i / 9000.0)))
+                .collect(Collectors.joining("\n"));
         assertThat(speaker(many, 200)).contains("100,000 points, thinned out to 1");
         assertThat(speaker(many.repeat(6), 413)).as("a page of ours").contains("Yellow Rail");
     }
 
     @Test
     void aSpeakerByItsParametersAndItsFaults() {
-        Map<String, String> typed = new HashMap<>(Map.of("_csrf", visitor.form(amp + "/iron", amp + "/iron/speaker").getOrDefault("_csrf", ""), "nominal", "8", "re", "6.3", "fs", "80", "qms", "4", "qes", "0.7", "le", "0.6"));
+        Map<String, String> typed = new HashMap<>(Map.of(
+                "_csrf",
+                visitor.form(amp + "/iron", amp + "/iron/speaker").getOrDefault("_csrf", ""),
+                "nominal",
+                "8",
+                "re",
+                "6.3",
+                "fs",
+                "80",
+                "qms",
+                "4",
+                "qes",
+                "0.7",
+                "le",
+                "0.6"));
         typed.put("exponent", "0.65");
         assertThat(body(visitor.post(amp + "/iron/speaker", typed), 200)).contains("resonance, 80 Hz: 42.7 ohm");
         typed.put("re", "0");
         typed.put("exponent", "2");
-        assertThat(body(visitor.post(amp + "/iron/speaker", typed), 422)).contains("is out of range; from 0.5 to 100 ohm", "Type a plain number, from 0.3 to 1", "value=\"80\"");
+        assertThat(body(visitor.post(amp + "/iron/speaker", typed), 422))
+                .contains("is out of range; from 0.5 to 100 ohm", "Type a plain number, from 0.3 to 1", "value=\"80\"");
     }
 
     @Test

@@ -20,22 +20,40 @@ class PagesTest {
     void pagesRunOnlyTheirOwnScripts() {
         HttpResponse<String> bench = visitor.get("/");
         assertThat(bench.headers().firstValue("Content-Security-Policy").orElseThrow())
-                .contains("script-src 'self'").doesNotContain("unsafe");
-        assertThat(bench.body()).doesNotContain(" style=\"").doesNotContain("onclick").doesNotContain("https://");
+                .contains("script-src 'self'")
+                .doesNotContain("unsafe");
+        assertThat(bench.body())
+                .doesNotContain(" style=\"")
+                .doesNotContain("onclick")
+                .doesNotContain("https://");
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/css/yellow-rail.css", "/js/bench.js", "/fonts/b612-latin-400-normal.woff2", "/webjars/htmx.org/dist/htmx.min.js",
-            "/webjars/bootstrap/css/bootstrap.min.css", "/rail.svg"})
+    @ValueSource(
+            strings = {
+                "/css/yellow-rail.css",
+                "/js/bench.js",
+                "/fonts/b612-latin-400-normal.woff2",
+                "/webjars/htmx.org/dist/htmx.min.js",
+                "/webjars/bootstrap/css/bootstrap.min.css",
+                "/rail.svg"
+            })
     void everythingAPageNeedsShipsWithIt(String path) {
         assertThat(visitor.get(path).statusCode()).isEqualTo(200);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"//elsewhere.example/", "https://elsewhere.example/", "javascript:alert(1)", "/\\elsewhere.example"})
+    @ValueSource(
+            strings = {
+                "//elsewhere.example/",
+                "https://elsewhere.example/",
+                "javascript:alert(1)",
+                "/\\elsewhere.example"
+            })
     void choosingAThemeNeverLeadsAway(String back) {
         Map<String, String> form = visitor.form("/", "/theme");
-        HttpResponse<String> response = visitor.post("/theme", Map.of("_csrf", form.get("_csrf"), "theme", "dim", "back", back));
+        HttpResponse<String> response =
+                visitor.post("/theme", Map.of("_csrf", form.get("_csrf"), "theme", "dim", "back", back));
         assertThat(response.headers().firstValue("Location")).contains("/");
     }
 
@@ -43,7 +61,9 @@ class PagesTest {
     void aThemeThatIsNoneIsForgotten() {
         Map<String, String> form = visitor.form("/", "/theme");
         visitor.post("/theme", Map.of("_csrf", form.get("_csrf"), "theme", "\"><script>", "back", "/tubes"));
-        assertThat(visitor.get("/tubes").body()).doesNotContain("data-theme=\"\\\"><script>").contains("Tube types");
+        assertThat(visitor.get("/tubes").body())
+                .doesNotContain("data-theme=\"\\\"><script>")
+                .contains("Tube types");
     }
 
     @Test
@@ -58,7 +78,9 @@ class PagesTest {
             form.put("sockets[" + i + "].label", "V" + i);
             form.put("pots[" + i + "].name", "POT" + i);
         }
-        assertThat(visitor.post("/amps", form).body()).contains("1 to 8 power sockets").contains("At most 12 pots");
+        assertThat(visitor.post("/amps", form).body())
+                .contains("1 to 8 power sockets")
+                .contains("At most 12 pots");
     }
 
     @Test
@@ -70,7 +92,10 @@ class PagesTest {
         for (int i = 0; i < 40; i++) {
             visitor.post(run + "/readings", Map.of("_csrf", form.get("_csrf"), "line", "note number " + i));
         }
-        assertThat(visitor.get(run).body()).contains("number 39").doesNotContain("number 3<").contains("The whole log");
+        assertThat(visitor.get(run).body())
+                .contains("number 39")
+                .doesNotContain("number 3<")
+                .contains("The whole log");
         assertThat(visitor.get(run + "/log").body()).contains("number 3<").contains("number 39");
         assertThat(visitor.get(run + "/log?before=x").statusCode()).isEqualTo(404);
     }

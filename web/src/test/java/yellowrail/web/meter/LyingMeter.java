@@ -15,13 +15,14 @@ final class LyingMeter implements AutoCloseable {
 
     /**
      * @param answer what it sends, byte by byte; null to hang up at once
-     * @param pause  before each byte, ms
+     * @param pause before each byte, ms
      */
     LyingMeter(String answer, long pause) throws IOException {
         server = new ServerSocket(0, 5, InetAddress.getLoopbackAddress());
         Thread thread = new Thread(() -> {
             while (!server.isClosed()) {
-                try (Socket visitor = server.accept(); OutputStream out = visitor.getOutputStream()) {
+                try (Socket visitor = server.accept();
+                        OutputStream out = visitor.getOutputStream()) {
                     visitor.getInputStream().read(new byte[64]);
                     if (answer != null) {
                         for (byte each : answer.getBytes(StandardCharsets.ISO_8859_1)) {

@@ -33,10 +33,22 @@ class ScpiMeterTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"hello\\n|no-number", "\\n|no-number", "+9.90000000E+37\\n|overload", "NaN\\n|nothing-measures", "Infinity\\n|overload",
-            "1e7\\n|nothing-measures", "aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa|too-much"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "hello\\n|no-number",
+                "\\n|no-number",
+                "+9.90000000E+37\\n|overload",
+                "NaN\\n|nothing-measures",
+                "Infinity\\n|overload",
+                "1e7\\n|nothing-measures",
+                "aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa"
+                        + "aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa|too-much"
+            })
     void nonsenseIsSaidToBeNonsense(String answer, String code) {
-        assertThatThrownBy(() -> read(answer.replace("\\n", "\n"), 0)).isInstanceOfSatisfying(MeterException.class, e -> assertThat(e.fault().code()).isEqualTo(code));
+        assertThatThrownBy(() -> read(answer.replace("\\n", "\n"), 0))
+                .isInstanceOfSatisfying(
+                        MeterException.class, e -> assertThat(e.fault().code()).isEqualTo(code));
     }
 
     @Test
@@ -46,29 +58,42 @@ class ScpiMeterTest {
             port = free.getLocalPort();
         }
         MeterLink nobody = new MeterLink("127.0.0.1", port);
-        assertThatThrownBy(() -> new ScpiMeter().read(nobody, ScpiMeter.Asks.DC_VOLTS)).isInstanceOfSatisfying(MeterException.class,
-                e -> assertThat(e.fault()).isEqualTo(new MeterFault.NobodyAnswers("127.0.0.1:" + port)));
-        assertThatThrownBy(() -> read(null, 0)).isInstanceOfSatisfying(MeterException.class, e -> assertThat(e.fault()).isInstanceOf(MeterFault.HungUp.class));
+        assertThatThrownBy(() -> new ScpiMeter().read(nobody, ScpiMeter.Asks.DC_VOLTS))
+                .isInstanceOfSatisfying(
+                        MeterException.class,
+                        e -> assertThat(e.fault()).isEqualTo(new MeterFault.NobodyAnswers("127.0.0.1:" + port)));
+        assertThatThrownBy(() -> read(null, 0))
+                .isInstanceOfSatisfying(
+                        MeterException.class, e -> assertThat(e.fault()).isInstanceOf(MeterFault.HungUp.class));
     }
 
     @Test
     void aSlowMeterIsNotWaitedForForever() {
         long from = System.nanoTime();
-        assertThatThrownBy(() -> read("+4.521000000000000000000E+02\n", 400)).isInstanceOfSatisfying(MeterException.class, e -> assertThat(((MeterFault.TooSlow) e.fault()).seconds()).isEqualTo(3));
+        assertThatThrownBy(() -> read("+4.521000000000000000000E+02\n", 400))
+                .isInstanceOfSatisfying(
+                        MeterException.class,
+                        e -> assertThat(((MeterFault.TooSlow) e.fault()).seconds())
+                                .isEqualTo(3));
         assertThat(System.nanoTime() - from).isLessThan(5_000_000_000L);
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"8.8.8.8", "93.184.216.34", "2001:4860:4860::8888", "169.254.169.254", "0.0.0.0"})
     void addressesOutsideTheHouseAreRefused(String host) {
-        assertThatThrownBy(() -> MeterAddress.of(new MeterLink(host, 5025))).isInstanceOfSatisfying(MeterException.class, e -> assertThat(e.fault()).isInstanceOf(MeterFault.NotInTheHouse.class));
+        assertThatThrownBy(() -> MeterAddress.of(new MeterLink(host, 5025)))
+                .isInstanceOfSatisfying(
+                        MeterException.class, e -> assertThat(e.fault()).isInstanceOf(MeterFault.NotInTheHouse.class));
     }
 
     @Test
     void addressesInTheHouseAreTaken() {
-        for (String host : new String[]{"127.0.0.1", "localhost", "192.168.1.20", "10.0.0.7", "172.16.4.4", "::1", "fd00::1"}) {
+        for (String host :
+                new String[] {"127.0.0.1", "localhost", "192.168.1.20", "10.0.0.7", "172.16.4.4", "::1", "fd00::1"}) {
             assertThat(MeterAddress.of(new MeterLink(host, 5025))).as(host).isNotNull();
         }
-        assertThatThrownBy(() -> MeterAddress.of(new MeterLink("my meter/../x", 1))).isInstanceOfSatisfying(MeterException.class, e -> assertThat(e.fault()).isInstanceOf(MeterFault.NoHost.class));
+        assertThatThrownBy(() -> MeterAddress.of(new MeterLink("my meter/../x", 1)))
+                .isInstanceOfSatisfying(
+                        MeterException.class, e -> assertThat(e.fault()).isInstanceOf(MeterFault.NoHost.class));
     }
 }

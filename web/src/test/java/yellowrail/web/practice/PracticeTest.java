@@ -46,7 +46,12 @@ class PracticeTest {
     }
 
     private double last(ReadingKind kind, String place) {
-        return runs.timeline(runs.run(run)).present().moment().at(kind, place).orElseThrow().value();
+        return runs.timeline(runs.run(run))
+                .present()
+                .moment()
+                .at(kind, place)
+                .orElseThrow()
+                .value();
     }
 
     @Test
@@ -55,10 +60,19 @@ class PracticeTest {
         double before = last(ReadingKind.SENSE_VOLTS, "V1");
         practice.turn(run, 0, 0.3);
         assertThat(last(ReadingKind.SENSE_VOLTS, "V1")).isGreaterThan(before * 1.1);
-        assertThat(runs.timeline(runs.run(run)).present().moment().at(ReadingKind.TURN, "RANGE").orElseThrow().entry().words()).isEqualTo("clockwise");
+        assertThat(runs.timeline(runs.run(run))
+                        .present()
+                        .moment()
+                        .at(ReadingKind.TURN, "RANGE")
+                        .orElseThrow()
+                        .entry()
+                        .words())
+                .isEqualTo("clockwise");
         assertThatThrownBy(() -> practice.place(run, "ceiling")).isInstanceOf(NotFoundException.class);
         assertThatThrownBy(() -> practice.turn(run, 3, 0.5)).isInstanceOf(NotFoundException.class);
-        assertThatThrownBy(() -> practice.look(-1)).isInstanceOf(NotFoundException.class).hasMessageContaining("not on a practice amp");
+        assertThatThrownBy(() -> practice.look(-1))
+                .isInstanceOf(NotFoundException.class)
+                .hasMessageContaining("not on a practice amp");
     }
 
     @Test
@@ -66,9 +80,15 @@ class PracticeTest {
         practice.turn(run, 0, 1);
         practice.pass(run, 1);
         practice.pass(run, 10);
-        String log = new Visitor(RunningApplication.url()).get("/runs/" + run + "/log").body();
+        String log = new Visitor(RunningApplication.url())
+                .get("/runs/" + run + "/log")
+                .body();
         assertThat(log).contains("red-plates: its plate glows at").contains("has failed after");
-        assertThat(practice.mark(run, Exercise.NOTHING_WRONG).marking(practice.json()).orElseThrow().passed()).isFalse();
+        assertThat(practice.mark(run, Exercise.NOTHING_WRONG)
+                        .marking(practice.json())
+                        .orElseThrow()
+                        .passed())
+                .isFalse();
     }
 
     @Test
@@ -89,7 +109,9 @@ class PracticeTest {
     @Test
     void theRightWordWithoutAReadingIsAGuess() {
         long unseen = practice.start(Exercise.CREEPING_TUBE, OptionalDouble.of(5));
-        var guessed = practice.mark(unseen, Exercise.CREEPING_TUBE).marking(practice.json()).orElseThrow();
+        var guessed = practice.mark(unseen, Exercise.CREEPING_TUBE)
+                .marking(practice.json())
+                .orElseThrow();
         assertThat(guessed.passed()).isFalse();
         assertThat(guessed.lines()).anySatisfy(line -> assertThat(line.result()).isEqualTo("a guess: V1, V2 not read"));
     }
@@ -103,7 +125,8 @@ class PracticeTest {
 
     private List<String> ask(String... commands) throws Exception {
         try (Socket socket = new Socket("127.0.0.1", meter.port());
-             var in = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII))) {
+                var in =
+                        new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII))) {
             socket.setSoTimeout(3000);
             List<String> answers = new ArrayList<>();
             for (String command : commands) {
@@ -119,10 +142,13 @@ class PracticeTest {
     @Test
     void theSimulatedMeterSpeaksScpiOverItsSocket() throws Exception {
         practice.place(run, "plate");
-        List<String> answers = ask("*IDN?", "meas:volt:dc?", "MEAS:VOLT:AC?", "MEAS:CURR:DC?", "SYST:ERR?", "BLINK", "SYST:ERR?");
+        List<String> answers =
+                ask("*IDN?", "meas:volt:dc?", "MEAS:VOLT:AC?", "MEAS:CURR:DC?", "SYST:ERR?", "BLINK", "SYST:ERR?");
         assertThat(answers.get(0)).startsWith("YELLOW RAIL,SIMULATED METER");
         assertThat(Double.parseDouble(answers.get(1))).isBetween(300.0, 520.0);
-        assertThat(Double.parseDouble(answers.get(2))).as("plate volts are no AC").isGreaterThan(9e36);
+        assertThat(Double.parseDouble(answers.get(2)))
+                .as("plate volts are no AC")
+                .isGreaterThan(9e36);
         assertThat(answers.get(4)).isEqualTo("0,\"No error\"");
         assertThat(answers.get(5)).startsWith("-113");
         practice.place(run, "V1");
@@ -132,7 +158,13 @@ class PracticeTest {
     @Test
     void aRunTakesItsReadingsFromAMeterThatSpeaksIt() {
         practice.place(run, "V1");
-        long amp = amps.create(new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, TubeCatalogue.published().find("6L6GC").orElseThrow(), 2, false).sheet()
+        long amp = amps.create(new AmpDefaults(
+                        Topology.PUSH_PULL,
+                        BiasKind.FIXED_ADJUSTABLE,
+                        TubeCatalogue.published().find("6L6GC").orElseThrow(),
+                        2,
+                        false)
+                .sheet()
                 .with(new MeterLink("127.0.0.1", meter.port())));
         long mine = runs.begin(amp).id();
         RunningApplication.bean(RunEntries.class).enter(mine, "tick closed", "", false);
@@ -140,7 +172,12 @@ class PracticeTest {
         Map<String, String> form = visitor.form("/runs/" + mine + "?at=measure", "/runs/" + mine + "/readings");
         form.put("line", "V1");
         assertThat(visitor.post("/runs/" + mine + "/meter", form).statusCode()).isEqualTo(302);
-        double read = runs.timeline(runs.run(mine)).present().moment().at(ReadingKind.SENSE_VOLTS, "V1").orElseThrow().value();
+        double read = runs.timeline(runs.run(mine))
+                .present()
+                .moment()
+                .at(ReadingKind.SENSE_VOLTS, "V1")
+                .orElseThrow()
+                .value();
         assertThat(read).isBetween(0.001, 0.2);
         form.put("line", "V1 36");
         assertThat(visitor.post("/runs/" + mine + "/meter", form).body()).contains("There is a number in it already");

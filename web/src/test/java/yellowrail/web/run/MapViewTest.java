@@ -20,10 +20,14 @@ import yellowrail.web.words.BundledWords;
 class MapViewTest {
 
     private static final TubeType TYPE = TubeCatalogue.published().find("6L6GC").orElseThrow();
-    private static final AmpSheet SHEET = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, TYPE, 2, false).sheet();
+    private static final AmpSheet SHEET =
+            new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, TYPE, 2, false).sheet();
 
     private static MapView map(Track... tracks) {
-        return MapView.of(OperatingMap.of(StageIdle.of(SHEET, TubeCatalogue.published()), List.of(tracks)), SHEET, BundledWords.read());
+        return MapView.of(
+                OperatingMap.of(StageIdle.of(SHEET, TubeCatalogue.published()), List.of(tracks)),
+                SHEET,
+                BundledWords.read());
     }
 
     private static Track track(String label, double volts, double amps) {
@@ -60,6 +64,7 @@ class MapViewTest {
     @Test
     void saysInWordsWhatItShows() {
         assertThat(map().told()).contains("no tube has both");
-        assertThat(map(track("V1", 452, 0.0346)).told()).isEqualTo("Operating map: V1 at 452 V and 34.6 mA of plate current.");
+        assertThat(map(track("V1", 452, 0.0346)).told())
+                .isEqualTo("Operating map: V1 at 452 V and 34.6 mA of plate current.");
     }
 }

@@ -44,9 +44,21 @@ class RandomLogPagesTest {
             RandomLog random = new RandomLog(seed);
             try {
                 Log log = random.play().log();
-                RunLog rows = new RunLog(log.catalogue(), log.versions(), log.before(), log.readings().stream().map(RandomLogPagesTest::row).toList());
+                RunLog rows = new RunLog(
+                        log.catalogue(),
+                        log.versions(),
+                        log.before(),
+                        log.readings().stream().map(RandomLogPagesTest::row).toList());
                 Station at = Station.values()[seed % Station.values().length];
-                Nonsense.in(RunView.of(run, rows, new RunProgress(log.newest().sheet(), List.of()), at, 0.1, words, NOON).toString())
+                Nonsense.in(RunView.of(
+                                        run,
+                                        rows,
+                                        new RunProgress(log.newest().sheet(), List.of()),
+                                        at,
+                                        0.1,
+                                        words,
+                                        NOON)
+                                .toString())
                         .ifPresent(each -> wrong.add("%s at %s: %s".formatted(random, at, each)));
             } catch (RuntimeException e) {
                 wrong.add("%s: %s at %s".formatted(random, e, e.getStackTrace()[0]));
@@ -56,8 +68,19 @@ class RandomLogPagesTest {
     }
 
     private static ReadingRow row(Reading reading) {
-        return new ReadingRow(reading.id(), reading.kind().name(), reading.entry().target(), reading.value(), reading.entry().words(), "as typed", "bench",
-                reading.takenAt().atOffset(ZoneOffset.UTC), false, reading.sheet(), reading.line(), reading.entry().lastDigit());
+        return new ReadingRow(
+                reading.id(),
+                reading.kind().name(),
+                reading.entry().target(),
+                reading.value(),
+                reading.entry().words(),
+                "as typed",
+                "bench",
+                reading.takenAt().atOffset(ZoneOffset.UTC),
+                false,
+                reading.sheet(),
+                reading.line(),
+                reading.entry().lastDigit());
     }
 
     @Test
@@ -72,15 +95,28 @@ class RandomLogPagesTest {
             long amp = amps.create(random.sheet());
             long run = runs.begin(amp).id();
             entries.enter(run, "tick closed", "bench", false);
-            random.play(sheet -> amps.save(amp, amps.newest(amp).version(), sheet), (index, at, line, confirmed) -> entries.enter(run, line, "bench", confirmed));
-            Stream<String> pages = Stream.concat(Stream.of(Station.values()).map(station -> "/runs/" + run + "?at=" + station.token()), Stream.of("/amps/" + amp, "/amps/" + amp + "/edit", "/amps/" + amp + "/iron",
-                    "/amps/" + amp + "/load-line", "/amps/" + amp + "/swap", "/amps/" + amp + "/swap?wants=EL34", "/runs/" + run + "/log", "/runs/" + run + "/tubes/" + amps.newest(amp).sheet().sockets().get(0).label()));
+            random.play(
+                    sheet -> amps.save(amp, amps.newest(amp).version(), sheet),
+                    (index, at, line, confirmed) -> entries.enter(run, line, "bench", confirmed));
+            Stream<String> pages = Stream.concat(
+                    Stream.of(Station.values()).map(station -> "/runs/" + run + "?at=" + station.token()),
+                    Stream.of(
+                            "/amps/" + amp,
+                            "/amps/" + amp + "/edit",
+                            "/amps/" + amp + "/iron",
+                            "/amps/" + amp + "/load-line",
+                            "/amps/" + amp + "/swap",
+                            "/amps/" + amp + "/swap?wants=EL34",
+                            "/runs/" + run + "/log",
+                            "/runs/" + run + "/tubes/"
+                                    + amps.newest(amp).sheet().sockets().get(0).label()));
             pages.forEach(page -> {
                 HttpResponse<String> response = visitor.get(page);
                 if (response.statusCode() != 200) {
                     wrong.add("%s: %s gives %d".formatted(random, page, response.statusCode()));
                 }
-                Nonsense.in(response.body()).ifPresent(each -> wrong.add("%s: %s has %s".formatted(random, page, each)));
+                Nonsense.in(response.body())
+                        .ifPresent(each -> wrong.add("%s: %s has %s".formatted(random, page, each)));
             });
         }
         assertThat(wrong).isEmpty();

@@ -32,20 +32,30 @@ class RunControllerTest {
     private final Words words = mock(Words.class);
     private final StationService stations = mock(StationService.class);
     private final SeatService seats = mock(SeatService.class);
-    private final MockMvc pages = MockMvcBuilders.standaloneSetup(new RunController(runs, mock(AmpService.class), stations,
-            new RunPages(runs, stations, seats, words, Clock.systemUTC()), entries, words, Clock.systemUTC()))
-            .setControllerAdvice(new LayoutAdvice(BundledWords.vocabularies())).build();
+    private final MockMvc pages = MockMvcBuilders.standaloneSetup(new RunController(
+                    runs,
+                    mock(AmpService.class),
+                    stations,
+                    new RunPages(runs, stations, seats, words, Clock.systemUTC()),
+                    entries,
+                    words,
+                    Clock.systemUTC()))
+            .setControllerAdvice(new LayoutAdvice(BundledWords.vocabularies()))
+            .build();
 
     @Test
     void anAcceptedLineLeadsBackToTheRun() throws Exception {
-        when(entries.enter(anyLong(), any(String.class), any(), anyBoolean(), any(), any())).thenReturn(new EntryOutcome.Accepted(1, false));
-        pages.perform(post("/runs/7/readings").param("line", "V1 36.4").param("by", "me")).andExpect(redirectedUrl("/runs/7"));
+        when(entries.enter(anyLong(), any(String.class), any(), anyBoolean(), any(), any()))
+                .thenReturn(new EntryOutcome.Accepted(1, false));
+        pages.perform(post("/runs/7/readings").param("line", "V1 36.4").param("by", "me"))
+                .andExpect(redirectedUrl("/runs/7"));
         verify(entries).enter(7, "V1 36.4", "me", false, null, "");
     }
 
     @Test
     void theAnswerToAQuestionGoesInInsteadOfTheLine() throws Exception {
-        when(entries.enter(anyLong(), any(String.class), any(), anyBoolean(), any(), any())).thenReturn(new EntryOutcome.Accepted(1, false));
+        when(entries.enter(anyLong(), any(String.class), any(), anyBoolean(), any(), any()))
+                .thenReturn(new EntryOutcome.Accepted(1, false));
         pages.perform(post("/runs/7/readings").param("line", "V1 38.2V").param("instead", "V1 38.2mV"));
         verify(entries).enter(7, "V1 38.2mV", "", true, null, "");
         pages.perform(post("/runs/7/readings").param("line", "V1 38.2V").param("confirmed", "true"));

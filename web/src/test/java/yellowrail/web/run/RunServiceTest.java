@@ -40,8 +40,13 @@ class RunServiceTest {
     private final AmpService amps = RunningApplication.bean(AmpService.class);
     private final RunService runs = RunningApplication.bean(RunService.class);
     private final RunEntries entries = RunningApplication.bean(RunEntries.class);
-    private final AmpSheet pair = new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE,
-            TubeCatalogue.published().find("6L6GC").orElseThrow(), 2, false).sheet();
+    private final AmpSheet pair = new AmpDefaults(
+                    Topology.PUSH_PULL,
+                    BiasKind.FIXED_ADJUSTABLE,
+                    TubeCatalogue.published().find("6L6GC").orElseThrow(),
+                    2,
+                    false)
+            .sheet();
     private long amp;
     private long run;
 
@@ -78,14 +83,19 @@ class RunServiceTest {
     void readingsAreStoredAndJudged() {
         assertThat(enter("V1 36.4 V2 33.9 plate 452")).isEqualTo(new EntryOutcome.Accepted(3, false));
         var tubes = runs.stage(pair).at(moment());
-        assertThat(tubes).extracting(tube -> tube.judgement().verdict()).containsExactly(Verdict.IN_WINDOW, Verdict.COLD);
+        assertThat(tubes)
+                .extracting(tube -> tube.judgement().verdict())
+                .containsExactly(Verdict.IN_WINDOW, Verdict.COLD);
     }
 
     @Test
     void aQuestionedReadingIsNotStoredUntilAnswered() {
         EntryOutcome.Asked asked = (EntryOutcome.Asked) enter("mains 119; V1 38.2V");
         assertThat(asked.keepFirst()).as("38.2 A are no runaway").isFalse();
-        assertThat(asked.choices()).first().isEqualTo(new EntryOutcome.Asked.Choice("mains 119V; V1 38.2mV", "Rather mains 119V; V1 38.2mV", false));
+        assertThat(asked.choices())
+                .first()
+                .isEqualTo(
+                        new EntryOutcome.Asked.Choice("mains 119V; V1 38.2mV", "Rather mains 119V; V1 38.2mV", false));
         assertThat(moment().isEmpty()).isTrue();
         assertThat(entries.enter(run, "V1 38.2V", "", true)).isEqualTo(new EntryOutcome.Accepted(1, false));
         assertThat(value(ReadingKind.SENSE_VOLTS, "V1")).isEqualTo(38.2);
@@ -93,8 +103,10 @@ class RunServiceTest {
 
     @Test
     void aBadLineStoresNothingOfItself() {
-        assertThat(enter("V1 36.4; V9 30")).isInstanceOfSatisfying(EntryOutcome.Refused.class,
-                refused -> assertThat(refused.message()).contains("V9").contains("V1, V2"));
+        assertThat(enter("V1 36.4; V9 30"))
+                .isInstanceOfSatisfying(
+                        EntryOutcome.Refused.class,
+                        refused -> assertThat(refused.message()).contains("V9").contains("V1, V2"));
         assertThat(log().rows()).isEmpty();
     }
 
@@ -118,14 +130,25 @@ class RunServiceTest {
         entries.strike(run, id);
         assertThat(log().rows()).hasSize(1);
         long another = runs.begin(amps.create(pair)).id();
-        assertThatThrownBy(() -> entries.strike(another, id)).isInstanceOf(NotFoundException.class).hasMessageContaining("no reading " + id);
+        assertThatThrownBy(() -> entries.strike(another, id))
+                .isInstanceOf(NotFoundException.class)
+                .hasMessageContaining("no reading " + id);
     }
 
     @Test
     void aClosedRunKeepsItsSheetAndTakesNoReadings() {
         enter("V1 36.4");
         runs.close(run);
-        amps.save(amp, 1, new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED, TubeCatalogue.published().find("EL84").orElseThrow(), 2, false).sheet());
+        amps.save(
+                amp,
+                1,
+                new AmpDefaults(
+                                Topology.PUSH_PULL,
+                                BiasKind.FIXED,
+                                TubeCatalogue.published().find("EL84").orElseThrow(),
+                                2,
+                                false)
+                        .sheet());
         assertThat(runs.amp(runs.run(run)).sheet().tubeType()).isEqualTo("6L6GC");
         assertThat(enter("V1 30")).isInstanceOf(EntryOutcome.Refused.class);
         assertThat(runs.begin(amp).id()).isNotEqualTo(run);
@@ -160,7 +183,8 @@ class RunServiceTest {
         enter("V1 36.40 V2 33.9 plate 452");
         enter("sheet pot RANGE clockwise; V1 37");
         assertThat(log().rows()).extracting(ReadingRow::typed).startsWith("V1 36.40mV", "V2 33.9mV", "plate 452V");
-        assertThat(log().readings().stream().map(Reading::line).distinct().count()).isEqualTo(2);
+        assertThat(log().readings().stream().map(Reading::line).distinct().count())
+                .isEqualTo(2);
         assertThat(log().readings()).extracting(Reading::sheet).containsExactly(1, 1, 1, 2, 2);
         assertThat(log().readings().get(0).entry().lastDigit()).isCloseTo(1e-5, within(1e-12));
     }
@@ -171,8 +195,11 @@ class RunServiceTest {
         String form = UUID.randomUUID().toString();
         assertThat(entries.enter(run, "V1 36.4", "", false, null, form)).isEqualTo(new EntryOutcome.Accepted(1, false));
         assertThat(entries.enter(run, "V1 36.4", "", false, null, form)).isEqualTo(new EntryOutcome.Accepted(0, true));
-        assertThat(entries.enter(run, "V1 36.4", "", false, null, UUID.randomUUID().toString())).isEqualTo(new EntryOutcome.Accepted(1, false));
-        assertThat(entries.enter(run, "V1 36.4", "", false, null, "no number at all")).isEqualTo(new EntryOutcome.Accepted(1, false));
+        assertThat(entries.enter(
+                        run, "V1 36.4", "", false, null, UUID.randomUUID().toString()))
+                .isEqualTo(new EntryOutcome.Accepted(1, false));
+        assertThat(entries.enter(run, "V1 36.4", "", false, null, "no number at all"))
+                .isEqualTo(new EntryOutcome.Accepted(1, false));
         assertThat(log().rows()).hasSize(3);
     }
 
@@ -180,12 +207,16 @@ class RunServiceTest {
     void aLineWithAFaultStoresNothingTicksIncluded() {
         long another = runs.begin(amps.create(pair)).id();
         assertThat(entries.enter(another, "tick load; V9 30", "", false)).isInstanceOf(EntryOutcome.Refused.class);
-        assertThat(entries.enter(another, "on", "", false)).as("the load is not ticked").isInstanceOf(EntryOutcome.Asked.class);
+        assertThat(entries.enter(another, "on", "", false))
+                .as("the load is not ticked")
+                .isInstanceOf(EntryOutcome.Asked.class);
         assertThat(entries.enter(another, "tick load; on", "", false)).isInstanceOf(EntryOutcome.Accepted.class);
         assertThat(entries.enter(another, "V1 30; undo", "", false)).isInstanceOf(EntryOutcome.Refused.class);
     }
 
-    /** Twelve post as fast as they can, and somebody closes: what was acknowledged stands, and nothing comes in after. */
+    /**
+     * Twelve post as fast as they can, and somebody closes: what was acknowledged stands, and nothing comes in after.
+     */
     @Test
     void aClosedRunNeverGainsAReading() throws Exception {
         ExecutorService clients = Executors.newFixedThreadPool(13);
@@ -196,7 +227,9 @@ class RunServiceTest {
             clients.submit(() -> {
                 started.countDown();
                 for (int i = 0; i < 40; i++) {
-                    if (entries.enter(run, "V%d %.1f".formatted(1 + number % 2, 36 + i / 100.0), "client " + number, true) instanceof EntryOutcome.Accepted) {
+                    if (entries.enter(
+                                    run, "V%d %.1f".formatted(1 + number % 2, 36 + i / 100.0), "client " + number, true)
+                            instanceof EntryOutcome.Accepted) {
                         stored.incrementAndGet();
                     }
                 }
@@ -230,14 +263,28 @@ class RunServiceTest {
     @Test
     void aCorrectionAndAnEditedSheetAtTheSameMoment() throws Exception {
         ExecutorService clients = Executors.newFixedThreadPool(2);
-        var edits = clients.submit(() -> IntStream.range(0, 60).filter(i -> {
-            Amp newest = amps.newest(amp);
-            return amps.save(amp, newest.version(), newest.sheet().at(110 + i % 20, 10)).isPresent();
-        }).count());
-        var lines = clients.submit(() -> IntStream.range(0, 60).mapToObj(i -> enter("sheet plate up to %d".formatted(510 + i))).toList());
-        long stored = lines.get().stream().filter(EntryOutcome.Accepted.class::isInstance).count();
-        assertThat(lines.get()).allMatch(outcome -> outcome instanceof EntryOutcome.Accepted || outcome instanceof EntryOutcome.Refused refused && refused.message().startsWith("Nothing was stored"));
-        assertThat(stored).isPositive().isEqualTo(log().readings().stream().filter(reading -> reading.kind() == ReadingKind.SHEET).count());
+        var edits = clients.submit(() -> IntStream.range(0, 60)
+                .filter(i -> {
+                    Amp newest = amps.newest(amp);
+                    return amps.save(amp, newest.version(), newest.sheet().at(110 + i % 20, 10))
+                            .isPresent();
+                })
+                .count());
+        var lines = clients.submit(() -> IntStream.range(0, 60)
+                .mapToObj(i -> enter("sheet plate up to %d".formatted(510 + i)))
+                .toList());
+        long stored = lines.get().stream()
+                .filter(EntryOutcome.Accepted.class::isInstance)
+                .count();
+        assertThat(lines.get())
+                .allMatch(outcome -> outcome instanceof EntryOutcome.Accepted
+                        || outcome instanceof EntryOutcome.Refused refused
+                                && refused.message().startsWith("Nothing was stored"));
+        assertThat(stored)
+                .isPositive()
+                .isEqualTo(log().readings().stream()
+                        .filter(reading -> reading.kind() == ReadingKind.SHEET)
+                        .count());
         assertThat(amps.newest(amp).version()).isEqualTo(1 + (int) (stored + edits.get()));
         clients.shutdown();
     }
@@ -247,7 +294,9 @@ class RunServiceTest {
         enter("off; tube V1 5881 A7");
         runs.close(run);
         run = runs.begin(amp).id();
-        assertThat(runs.timeline(runs.run(run)).present().occupants()).extracting(each -> each.name()).containsExactly("5881", "6L6GC");
+        assertThat(runs.timeline(runs.run(run)).present().occupants())
+                .extracting(each -> each.name())
+                .containsExactly("5881", "6L6GC");
     }
 
     /** True and terrible, or a slip: a second Enter never makes it harmless, and never takes volts on. */
@@ -259,11 +308,17 @@ class RunServiceTest {
         assertThat(runaway.ifReal()).isEqualTo("If it is real: 62.24 W, 207 % of the rating: switch off now.");
         assertThat(runaway.keepFirst()).isTrue();
         EntryOutcome.Asked volts = (EntryOutcome.Asked) enter("plate 540");
-        assertThat(volts.choices()).filteredOn(EntryOutcome.Asked.Choice::takesOn).singleElement().satisfies(choice -> assertThat(choice.label()).startsWith("It is built so, up to "));
+        assertThat(volts.choices())
+                .filteredOn(EntryOutcome.Asked.Choice::takesOn)
+                .singleElement()
+                .satisfies(choice -> assertThat(choice.label()).startsWith("It is built so, up to "));
         assertThat(volts.keepFirst()).isTrue();
     }
 
-    /** A screen that reads 5 V with 452 V on the plate was kept: no page fails by it, and those that would use it say that they do not. */
+    /**
+     * A screen that reads 5 V with 452 V on the plate was kept: no page fails by it, and those that would use it say
+     * that they do not.
+     */
     @ParameterizedTest
     @ValueSource(strings = {"/iron", "/load-line", "/swap", "/swap?wants=EL34"})
     void aScreenThatCannotBeOneIsSaidWhereItWouldBeUsed(String page) {

@@ -31,8 +31,14 @@ import yellowrail.web.amp.AmpService;
 @ExtendWith(RunningApplication.class)
 class StationPagesTest {
 
-    private static final PlateSense TO_CATHODE = new PlateSense(PlateSense.Point.PLATE, PlateSense.Reference.CATHODE, OptionalDouble.empty());
-    private static final AmpSheet PAIR = sheet(BiasKind.FIXED_ADJUSTABLE, "6L6GC", 2, List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)), null);
+    private static final PlateSense TO_CATHODE =
+            new PlateSense(PlateSense.Point.PLATE, PlateSense.Reference.CATHODE, OptionalDouble.empty());
+    private static final AmpSheet PAIR = sheet(
+            BiasKind.FIXED_ADJUSTABLE,
+            "6L6GC",
+            2,
+            List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)),
+            null);
 
     private final AmpService amps = RunningApplication.bean(AmpService.class);
     private final RunService runs = RunningApplication.bean(RunService.class);
@@ -41,10 +47,32 @@ class StationPagesTest {
     private long id;
 
     private static AmpSheet sheet(BiasKind bias, String type, int tubes, List<Pot> pots, CurrentSense current) {
-        AmpSheet u = new AmpDefaults(Topology.PUSH_PULL, bias, TubeCatalogue.published().find(type).orElseThrow(), tubes, false).sheet();
-        return new AmpSheet("Marsh pea", "", "The jack must be in before the tubes conduct.", u.topology(), u.tubeType(), u.ratingSystem(), u.ownPlateWatts(), u.sockets(),
-                bias, pots, current == null ? u.current() : current, TO_CATHODE, u.screen(), AmpDefaults.meter(current == null ? u.current().shows() : current.shows()),
-                120, 10, u.target()).with(Supply.UNKNOWN.with(Rectifier.SILICON).withOther(0.020));
+        AmpSheet u = new AmpDefaults(
+                        Topology.PUSH_PULL,
+                        bias,
+                        TubeCatalogue.published().find(type).orElseThrow(),
+                        tubes,
+                        false)
+                .sheet();
+        return new AmpSheet(
+                        "Marsh pea",
+                        "",
+                        "The jack must be in before the tubes conduct.",
+                        u.topology(),
+                        u.tubeType(),
+                        u.ratingSystem(),
+                        u.ownPlateWatts(),
+                        u.sockets(),
+                        bias,
+                        pots,
+                        current == null ? u.current() : current,
+                        TO_CATHODE,
+                        u.screen(),
+                        AmpDefaults.meter(current == null ? u.current().shows() : current.shows()),
+                        120,
+                        10,
+                        u.target())
+                .with(Supply.UNKNOWN.with(Rectifier.SILICON).withOther(0.020));
     }
 
     @BeforeEach
@@ -81,11 +109,20 @@ class StationPagesTest {
 
     @Test
     void noLiveReadingBeforeTheSafetyItemsAreTickedAndNothingIsLost() {
-        assertThat(page("measure")).contains("Waits for safety.", "A load on the output: a speaker").doesNotContain("Operating map");
+        assertThat(page("measure"))
+                .contains("Waits for safety.", "A load on the output: a speaker")
+                .doesNotContain("Operating map");
         HttpResponse<String> early = type("V1 36.4");
         assertThat(early.statusCode()).isEqualTo(422);
-        assertThat(early.body()).contains("Not before it is safe.", "is kept: see to each, tick it", "A load on the output", "value=\"V1 36.4\"");
-        assertThat(type("mains 119.6").statusCode()).as("the mains is read at the wall").isEqualTo(302);
+        assertThat(early.body())
+                .contains(
+                        "Not before it is safe.",
+                        "is kept: see to each, tick it",
+                        "A load on the output",
+                        "value=\"V1 36.4\"");
+        assertThat(type("mains 119.6").statusCode())
+                .as("the mains is read at the wall")
+                .isEqualTo(302);
         for (String item : List.of("load", "quiet", "hands", "ground", "range", "hot", "quirks")) {
             Map<String, String> form = visitor.form(run + "?at=make-safe", run + "/ticks/" + item);
             assertThat(visitor.post(run + "/ticks/" + item, form).statusCode()).isEqualTo(302);
@@ -107,12 +144,16 @@ class StationPagesTest {
         HttpResponse<String> silent = station("tubes", Map.of("what", "skip", "why", "  "));
         assertThat(silent.statusCode()).isEqualTo(422);
         assertThat(silent.body()).contains("Say in a word why it is skipped.");
-        assertThat(station("tubes", Map.of("what", "skip", "why", "same as yesterday")).statusCode()).isEqualTo(302);
+        assertThat(station("tubes", Map.of("what", "skip", "why", "same as yesterday"))
+                        .statusCode())
+                .isEqualTo(302);
         assertThat(page("tubes")).contains("skipped", ": same as yesterday", "Take it up again");
         station("tubes", Map.of("what", "reopen"));
         assertThat(page("tubes")).doesNotContain("same as yesterday");
         assertThat(Visitor.location(station("plan", Map.of("what", "done")))).isEqualTo(run + "?at=make-safe");
-        assertThat(visitor.post(run + "/stations/nowhere", visitor.form(run, run + "/stations/make-safe")).statusCode()).isEqualTo(404);
+        assertThat(visitor.post(run + "/stations/nowhere", visitor.form(run, run + "/stations/make-safe"))
+                        .statusCode())
+                .isEqualTo(404);
         assertThat(page("power-up")).contains("The jack must be in before the tubes conduct.");
     }
 
@@ -120,33 +161,71 @@ class StationPagesTest {
     void theWorkedExampleStandsOnTheScreen() {
         safe();
         type("V1 24 V2 24 plate 462 bias -50.2");
-        assertThat(page("set")).contains("Rough: one setting only", "400 ohm as supplies with a silicon rectifier have");
+        assertThat(page("set"))
+                .contains("Rough: one setting only", "400 ohm as supplies with a silicon rectifier have");
         type("V1 35 V2 35 plate 451.5 bias -45.9");
-        assertThat(page("set")).contains("Turn RANGE clockwise until V1 reads 44.2 mV; expect the plates at 442.7 V and about -42.6 V on the grids.")
-                .contains("494.5 V \u00b1", "behind 477 ohm \u00b1", "Last turn: the line said", "class=\"landing\"", "class=\"supply\"")
+        assertThat(page("set"))
+                .contains("Turn RANGE clockwise until V1 reads 44.2 mV; expect the plates at 442.7 V "
+                        + "and about -42.6 V on the grids.")
+                .contains(
+                        "494.5 V \u00b1",
+                        "behind 477 ohm \u00b1",
+                        "Last turn: the line said",
+                        "class=\"landing\"",
+                        "class=\"supply\"")
                 .contains("The hottest tube, if the mains is low or high", "132.0 V");
-        assertThat(visitor.get(run + "?at=set&span=5").body()).contains("126.0 V").doesNotContain("132.0 V");
+        assertThat(visitor.get(run + "?at=set&span=5").body())
+                .contains("126.0 V")
+                .doesNotContain("132.0 V");
     }
 
     @Test
     void cathodeBiasChoosesAmongStandardResistors() {
-        on(sheet(BiasKind.CATHODE_SHARED, "EL84", 4, List.of(), CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 62, 0.05, Unit.VOLT)));
+        on(sheet(
+                BiasKind.CATHODE_SHARED,
+                "EL84",
+                4,
+                List.of(),
+                CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 62, 0.05, Unit.VOLT)));
         safe();
         type("rk off 61.4");
-        assertThat(type("vk 11.2 ; plate 318").body()).contains("If it is real: 13.05 W, 109 % of the rating: bring it down first.", "Keep vk 11.2 ; plate 318", "value=\"TP 11.2V; sheet plate up to 330; plate 318V\"", "It is built so, up to 330 V");
+        assertThat(type("vk 11.2 ; plate 318").body())
+                .contains(
+                        "If it is real: 13.05 W, 109 % of the rating: bring it down first.",
+                        "Keep vk 11.2 ; plate 318",
+                        "value=\"TP 11.2V; sheet plate up to 330; plate 318V\"",
+                        "It is built so, up to 330 V");
         type("vk 11.2; sheet plate up to 330; plate 318");
-        assertThat(page("set")).contains("Change the cathode resistor from about 61.4 ohm to ", "Standard values around it", "E24", "buy");
+        assertThat(page("set"))
+                .contains(
+                        "Change the cathode resistor from about 61.4 ohm to ",
+                        "Standard values around it",
+                        "E24",
+                        "buy");
     }
 
     @Test
     void aBiasWithoutAPotNamesItsResistor() {
-        AmpSheet fixed = sheet(BiasKind.FIXED, "6L6GC", 2, List.of(), null).with(new Supply(Rectifier.SILICON, false, OptionalDouble.empty(), OptionalDouble.empty(),
-                OptionalDouble.of(0.020), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(15_000), OptionalDouble.of(27_000)));
+        AmpSheet fixed = sheet(BiasKind.FIXED, "6L6GC", 2, List.of(), null)
+                .with(new Supply(
+                        Rectifier.SILICON,
+                        false,
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.of(0.020),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.of(15_000),
+                        OptionalDouble.of(27_000)));
         on(fixed);
         safe();
         type("V1 24 V2 24 plate 462 bias -50.2");
         type("V1 35 V2 35 plate 451.5 bias -45.9");
-        assertThat(page("set")).contains("This bias has no pot: bring the bias from -45.9 V to -42.6 V", "from 27 k to 22 k (E24)", "Both resistors stand after the diode");
+        assertThat(page("set"))
+                .contains(
+                        "This bias has no pot: bring the bias from -45.9 V to -42.6 V",
+                        "from 27 k to 22 k (E24)",
+                        "Both resistors stand after the diode");
     }
 
     @Test
@@ -155,7 +234,8 @@ class StationPagesTest {
         type("plate 442");
         HttpResponse<String> asked = type("V1 84");
         assertThat(asked.statusCode()).isEqualTo(422);
-        assertThat(asked.body()).contains("If one resistor carries two tubes, this is their sum", "Rather sheet shared; V1 84mV");
+        assertThat(asked.body())
+                .contains("If one resistor carries two tubes, this is their sum", "Rather sheet shared; V1 84mV");
         Map<String, String> form = visitor.form(run + "?at=set", run + "/readings");
         form.put("line", "V1 84");
         form.put("instead", "sheet shared; V1 84mV");
@@ -175,21 +255,59 @@ class StationPagesTest {
     @Test
     void aLoggingMetersFileIsTakenWholeOrNotAtAll() {
         safe();
-        assertThat(visitor.upload(run + "/csv", run, "log.csv", "time,value,unit\n0,36.4,mV\n10,36.6,mV\n20,oops,mV\n", Map.of("where", "V1")).body())
-                .contains("Nothing was stored: line 4: columns 2 and 3").contains("oops,mV");
+        assertThat(visitor.upload(
+                                run + "/csv",
+                                run,
+                                "log.csv",
+                                "time,value,unit\n0,36.4,mV\n10,36.6,mV\n20,oops,mV\n",
+                                Map.of("where", "V1"))
+                        .body())
+                .contains("Nothing was stored: line 4: columns 2 and 3")
+                .contains("oops,mV");
         assertThat(runs.log(runs.run(id), runs.amp(runs.run(id))).rows()).isEmpty();
-        assertThat(visitor.upload(run + "/csv", run, "log.csv", "time,value,unit\n0,36.4,mV\n10,36.6,mV\n20,36.7,mV\n", Map.of("where", "V1")).statusCode()).isEqualTo(302);
-        assertThat(runs.log(runs.run(id), runs.amp(runs.run(id))).rows()).extracting(ReadingRow::typed).containsExactly("V1 36.4mV", "V1 36.6mV", "V1 36.7mV");
-        assertThat(visitor.upload(run + "/csv", run, "log.csv", "2026-03-01T12:00:00,36.4,V\n", Map.of("where", "V1")).body()).contains("line 1: 36.4 V at V1 would be 36.4 A");
-        assertThat(visitor.upload(run + "/csv", run, "log.csv", "", Map.of("where", "V1")).body()).contains("No file was chosen");
-        assertThat(visitor.upload(run + "/csv", run, "log.csv", "a\n\"b", Map.of("where", "V1")).statusCode()).isEqualTo(422);
+        assertThat(visitor.upload(
+                                run + "/csv",
+                                run,
+                                "log.csv",
+                                "time,value,unit\n0,36.4,mV\n10,36.6,mV\n20,36.7,mV\n",
+                                Map.of("where", "V1"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(runs.log(runs.run(id), runs.amp(runs.run(id))).rows())
+                .extracting(ReadingRow::typed)
+                .containsExactly("V1 36.4mV", "V1 36.6mV", "V1 36.7mV");
+        assertThat(visitor.upload(run + "/csv", run, "log.csv", "2026-03-01T12:00:00,36.4,V\n", Map.of("where", "V1"))
+                        .body())
+                .contains("line 1: 36.4 V at V1 would be 36.4 A");
+        assertThat(visitor.upload(run + "/csv", run, "log.csv", "", Map.of("where", "V1"))
+                        .body())
+                .contains("No file was chosen");
+        assertThat(visitor.upload(run + "/csv", run, "log.csv", "a\n\"b", Map.of("where", "V1"))
+                        .statusCode())
+                .isEqualTo(422);
     }
 
     @Test
     void aTargetOfTheOtherBiasIsAskedAbout() {
         AmpSheet s = PAIR;
-        on(new AmpSheet(s.name(), "", "", s.topology(), s.tubeType(), s.ratingSystem(), s.ownPlateWatts(), s.sockets(), s.bias(), s.pots(), s.current(), s.plate(), s.screen(),
-                s.meter(), 120, 10, Target.CATHODE_BIAS));
+        on(new AmpSheet(
+                s.name(),
+                "",
+                "",
+                s.topology(),
+                s.tubeType(),
+                s.ratingSystem(),
+                s.ownPlateWatts(),
+                s.sockets(),
+                s.bias(),
+                s.pots(),
+                s.current(),
+                s.plate(),
+                s.screen(),
+                s.meter(),
+                120,
+                10,
+                Target.CATHODE_BIAS));
         safe();
         assertThat(type("V1 40").body()).contains("judged by cathode-bias numbers", "sheet target customary; V1 40mV");
     }

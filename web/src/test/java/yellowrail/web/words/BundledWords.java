@@ -5,8 +5,7 @@ import org.springframework.context.support.ResourceBundleMessageSource;
 /** The words that ship, without the application. */
 public final class BundledWords {
 
-    private BundledWords() {
-    }
+    private BundledWords() {}
 
     public static Words read() {
         return new Words(source());

@@ -26,7 +26,9 @@ import org.junit.jupiter.api.io.TempDir;
 import org.springframework.context.i18n.LocaleContextHolder;
 import yellowrail.core.idle.IdleFinding;
 
-/** The two vocabularies: each whole, neither with a word of the other, and every message of the pages known and used. */
+/**
+ * The two vocabularies: each whole, neither with a word of the other, and every message of the pages known and used.
+ */
 class VocabularyTest {
 
     private static final Pattern TUBE_WORDS = Pattern.compile("(?i)\\b(tubes?|plates?|ground(ed)?)\\b|B\\+");
@@ -45,12 +47,16 @@ class VocabularyTest {
         } catch (IOException e) {
             throw new AssertionError(e);
         }
-        return new TreeMap<>(properties.entrySet().stream().collect(Collectors.toMap(each -> (String) each.getKey(), each -> (String) each.getValue())));
+        return new TreeMap<>(properties.entrySet().stream()
+                .collect(Collectors.toMap(each -> (String) each.getKey(), each -> (String) each.getValue())));
     }
 
     private static List<String> with(Pattern words, Map<String, String> messages) {
-        return messages.entrySet().stream().filter(each -> !each.getKey().equals("words.vocabulary") && words.matcher(each.getValue()).find())
-                .map(each -> each.getKey() + "=" + each.getValue()).toList();
+        return messages.entrySet().stream()
+                .filter(each -> !each.getKey().equals("words.vocabulary")
+                        && words.matcher(each.getValue()).find())
+                .map(each -> each.getKey() + "=" + each.getValue())
+                .toList();
     }
 
     @Test
@@ -76,22 +82,31 @@ class VocabularyTest {
     }
 
     private static Set<String> arguments(String text) {
-        return ARGUMENT.matcher(text).results().map(found -> found.group()).collect(Collectors.toCollection(TreeSet::new));
+        return ARGUMENT.matcher(text)
+                .results()
+                .map(found -> found.group())
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     @Test
     void aThirdLanguageIsOneMoreFile(@TempDir Path folder) throws IOException {
-        Files.writeString(folder.resolve("messages_de.properties"), "words.vocabulary=R\u00f6hre\nidle.warm=Warm seit {0} min.\n");
+        Files.writeString(
+                folder.resolve("messages_de.properties"),
+                "words.vocabulary=R\u00f6hre\nidle.warm=Warm seit {0} min.\n");
         ClassLoader before = Thread.currentThread().getContextClassLoader();
-        try (URLClassLoader more = new URLClassLoader(new URL[]{folder.toUri().toURL()}, before)) {
+        try (URLClassLoader more = new URLClassLoader(new URL[] {folder.toUri().toURL()}, before)) {
             Thread.currentThread().setContextClassLoader(more);
             LocaleContextHolder.setLocale(Locale.GERMAN);
             Vocabularies vocabularies = BundledWords.vocabularies();
             assertThat(vocabularies.all()).containsExactlyInAnyOrder(Locale.ENGLISH, Locale.UK, Locale.GERMAN);
-            assertThat(vocabularies.others(Locale.ENGLISH)).extracting(Vocabularies.Other::name).contains("R\u00f6hre");
+            assertThat(vocabularies.others(Locale.ENGLISH))
+                    .extracting(Vocabularies.Other::name)
+                    .contains("R\u00f6hre");
             assertThat(vocabularies.spokenBy("de-AT,en;q=0.5")).isEqualTo(Locale.GERMAN);
             assertThat(BundledWords.read().say(new IdleFinding.Warm(12))).isEqualTo("Warm seit 12 min.");
-            assertThat(BundledWords.read().say(new IdleFinding.ClockNotKnown())).as("what it does not say stays English").startsWith("Warm-up not known");
+            assertThat(BundledWords.read().say(new IdleFinding.ClockNotKnown()))
+                    .as("what it does not say stays English")
+                    .startsWith("Warm-up not known");
         } finally {
             Thread.currentThread().setContextClassLoader(before);
             LocaleContextHolder.resetLocaleContext();
@@ -101,7 +116,8 @@ class VocabularyTest {
     private static String sources(String root, String ending) throws IOException {
         try (Stream<Path> files = Files.walk(Path.of(root))) {
             StringBuilder all = new StringBuilder();
-            for (Path file : files.filter(each -> each.toString().endsWith(ending)).toList()) {
+            for (Path file :
+                    files.filter(each -> each.toString().endsWith(ending)).toList()) {
                 all.append(Files.readString(file));
             }
             return all.toString();
@@ -110,12 +126,25 @@ class VocabularyTest {
 
     @Test
     void everyMessageOfThePagesIsThereAndIsUsed() throws IOException {
-        Set<String> asked = IN_TEMPLATE.matcher(sources("src/main/resources/templates", ".html")).results().map(found -> found.group(1)).collect(Collectors.toCollection(TreeSet::new));
-        assertThat(asked).hasSizeGreaterThan(400).allSatisfy(key -> assertThat(first).containsKey(key));
-        Set<String> named = IN_CODE.matcher(sources("src/main/java", ".java")).results().map(found -> found.group(1)).collect(Collectors.toSet());
-        List<String> left = first.keySet().stream().filter(key -> key.startsWith("page.") && !asked.contains(key))
-                .filter(key -> named.stream().noneMatch(name -> key.equals(name) || key.startsWith(name) && !Character.isLetter(name.charAt(name.length() - 1))
-                        || key.startsWith(name + "-"))).toList();
+        Set<String> asked = IN_TEMPLATE
+                .matcher(sources("src/main/resources/templates", ".html"))
+                .results()
+                .map(found -> found.group(1))
+                .collect(Collectors.toCollection(TreeSet::new));
+        assertThat(asked)
+                .hasSizeGreaterThan(400)
+                .allSatisfy(key -> assertThat(first).containsKey(key));
+        Set<String> named = IN_CODE.matcher(sources("src/main/java", ".java"))
+                .results()
+                .map(found -> found.group(1))
+                .collect(Collectors.toSet());
+        List<String> left = first.keySet().stream()
+                .filter(key -> key.startsWith("page.") && !asked.contains(key))
+                .filter(key -> named.stream()
+                        .noneMatch(name -> key.equals(name)
+                                || key.startsWith(name) && !Character.isLetter(name.charAt(name.length() - 1))
+                                || key.startsWith(name + "-")))
+                .toList();
         assertThat(left).isEmpty();
     }
 }

@@ -40,9 +40,17 @@ class WordsTest {
     static void read() {
         bundle = ResourceBundle.getBundle("messages", Locale.ROOT);
         words = BundledWords.read();
-        List<JavaClass> all = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail").stream().toList();
-        findings = all.stream().filter(type -> type.isRecord() && type.isAssignableTo(Finding.class)).<Class<?>>map(JavaClass::reflect).toList();
-        choices = all.stream().filter(type -> type.isEnum() && type.getPackageName().startsWith("yellowrail.core")).<Class<?>>map(JavaClass::reflect).toList();
+        List<JavaClass> all = new ClassFileImporter()
+                .withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("yellowrail").stream()
+                        .toList();
+        findings = all.stream()
+                .filter(type -> type.isRecord() && type.isAssignableTo(Finding.class))
+                .<Class<?>>map(JavaClass::reflect)
+                .toList();
+        choices = all.stream()
+                .filter(type -> type.isEnum() && type.getPackageName().startsWith("yellowrail.core"))
+                .<Class<?>>map(JavaClass::reflect)
+                .toList();
     }
 
     @Test
@@ -54,8 +62,13 @@ class WordsTest {
                 wrong.add("no words for " + key);
                 return;
             }
-            Set<Integer> used = ARGUMENT.matcher(bundle.getString(key)).results().map(found -> Integer.valueOf(found.group(1))).collect(Collectors.toSet());
-            Set<Integer> has = IntStream.range(0, finding.getRecordComponents().length).boxed().collect(Collectors.toSet());
+            Set<Integer> used = ARGUMENT.matcher(bundle.getString(key))
+                    .results()
+                    .map(found -> Integer.valueOf(found.group(1)))
+                    .collect(Collectors.toSet());
+            Set<Integer> has = IntStream.range(0, finding.getRecordComponents().length)
+                    .boxed()
+                    .collect(Collectors.toSet());
             if (!used.equals(has)) {
                 wrong.add("%s uses %s of %s".formatted(key, used, has));
             }
@@ -65,7 +78,9 @@ class WordsTest {
     }
 
     private static List<String> names(Class<?> choice) {
-        return Stream.of(choice.getEnumConstants()).map(each -> Words.key(choice) + "." + Code.of((Enum<?>) each)).toList();
+        return Stream.of(choice.getEnumConstants())
+                .map(each -> Words.key(choice) + "." + Code.of((Enum<?>) each))
+                .toList();
     }
 
     /** A choice that is told has a name for each of its values; one that is never told has none. */
@@ -73,8 +88,13 @@ class WordsTest {
     void everyChoiceIsNamedWholeOrNotAtAll() {
         List<String> wrong = new ArrayList<>();
         choices.forEach(choice -> {
-            List<String> missing = names(choice).stream().filter(name -> !bundle.containsKey(name)).toList();
-            boolean told = findings.stream().flatMap(finding -> Stream.of(finding.getRecordComponents())).anyMatch(part -> tells(part, choice)) && choice != Unit.class;
+            List<String> missing = names(choice).stream()
+                    .filter(name -> !bundle.containsKey(name))
+                    .toList();
+            boolean told = findings.stream()
+                            .flatMap(finding -> Stream.of(finding.getRecordComponents()))
+                            .anyMatch(part -> tells(part, choice))
+                    && choice != Unit.class;
             if (!missing.isEmpty() && (told || missing.size() < names(choice).size())) {
                 wrong.addAll(missing);
             }
@@ -83,13 +103,18 @@ class WordsTest {
     }
 
     private static boolean tells(RecordComponent part, Class<?> choice) {
-        return part.getType() == choice || part.getGenericType() instanceof ParameterizedType type && type.getActualTypeArguments()[0] == choice;
+        return part.getType() == choice
+                || part.getGenericType() instanceof ParameterizedType type
+                        && type.getActualTypeArguments()[0] == choice;
     }
 
     @Test
     void noWordsAreLeftOverFromAFindingThatIsGone() {
-        Set<String> known = Stream.concat(findings.stream().map(Words::key), choices.stream().flatMap(choice -> names(choice).stream())).collect(Collectors.toSet());
-        Set<String> homes = known.stream().map(each -> each.substring(0, each.indexOf('.'))).collect(Collectors.toSet());
+        Set<String> known = Stream.concat(
+                        findings.stream().map(Words::key), choices.stream().flatMap(choice -> names(choice).stream()))
+                .collect(Collectors.toSet());
+        Set<String> homes =
+                known.stream().map(each -> each.substring(0, each.indexOf('.'))).collect(Collectors.toSet());
         Set<String> left = new TreeSet<>(bundle.keySet());
         left.removeIf(each -> known.contains(each) || !homes.contains(each.substring(0, each.indexOf('.'))));
         assertThat(left).isEmpty();
@@ -103,8 +128,13 @@ class WordsTest {
     @Test
     void numbersComeWithTheirUnitAndFindingsWithinFindingsAreWordedFirst() {
         assertThat(words.say(new IdleFinding.PlateOverLimit(430, 315))).contains("430.0 V", "315.0 V");
-        assertThat(words.say(new IdleFinding.SwitchOffNow("V1", 62.24, 2.075))).contains("V1", "62.24 W", "207", "%").containsIgnoringCase("switch off");
-        assertThat(words.say(new MoveFinding.Turn(List.of(new MoveFinding.Clockwise(new MoveFinding.PotCalled("RANGE"), "V1", Shown.toTurnTo(Unit.MILLIVOLT, 0.0442))),
-                new MoveFinding.ExpectPlates(442.7)))).isEqualTo("Turn RANGE clockwise until V1 reads 44.2 mV; expect the plates at 442.7 V.");
+        assertThat(words.say(new IdleFinding.SwitchOffNow("V1", 62.24, 2.075)))
+                .contains("V1", "62.24 W", "207", "%")
+                .containsIgnoringCase("switch off");
+        assertThat(words.say(new MoveFinding.Turn(
+                        List.of(new MoveFinding.Clockwise(
+                                new MoveFinding.PotCalled("RANGE"), "V1", Shown.toTurnTo(Unit.MILLIVOLT, 0.0442))),
+                        new MoveFinding.ExpectPlates(442.7))))
+                .isEqualTo("Turn RANGE clockwise until V1 reads 44.2 mV; expect the plates at 442.7 V.");
     }
 }

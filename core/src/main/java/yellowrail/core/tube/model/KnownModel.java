@@ -5,16 +5,25 @@ import java.util.Optional;
 /**
  * A type's model and how well the type is known.
  *
- * @param type        the type number
- * @param model       its parameters
- * @param points      published points it was fitted to
- * @param plateError  greatest deviation of plate current at those points, as a ratio
+ * @param type the type number
+ * @param model its parameters
+ * @param points published points it was fitted to
+ * @param plateError greatest deviation of plate current at those points, as a ratio
  * @param screenError the same for screen current
- * @param knee        the published operation whose power placed the knee, and is no check of the model any more
+ * @param knee the published operation whose power placed the knee, and is no check of the model any more
  */
-public record KnownModel(String type, PentodeModel model, int points, double plateError, double screenError, Optional<PublishedOperation> knee) {
+public record KnownModel(
+        String type,
+        PentodeModel model,
+        int points,
+        double plateError,
+        double screenError,
+        Optional<PublishedOperation> knee) {
 
-    /** From the type alone an idle's bias is not known better than this, V: tubes of one type scatter more than the model errs. */
+    /**
+     * From the type alone an idle's bias is not known better than this, V: tubes of one type scatter more than the
+     * model errs.
+     */
     private static final double BIAS_SPREAD = 3;
     /** With too few points the curve between them is a guess as well. */
     private static final double GUESSED_SPREAD = 6;
@@ -28,8 +37,11 @@ public record KnownModel(String type, PentodeModel model, int points, double pla
 
     /** How far to trust it. */
     public ModelFinding trust() {
-        ModelFinding placed = knee.<ModelFinding>map(operation -> new ModelFinding.KneeByPower(operation.plateVolts(), operation.screenVolts()))
+        ModelFinding placed = knee.<ModelFinding>map(
+                        operation -> new ModelFinding.KneeByPower(operation.plateVolts(), operation.screenVolts()))
                 .orElseGet(ModelFinding.KneeAsUsual::new);
-        return points < ENOUGH ? new ModelFinding.FittedToFew(points, plateError, screenError, placed) : new ModelFinding.Fitted(points, plateError, screenError, placed);
+        return points < ENOUGH
+                ? new ModelFinding.FittedToFew(points, plateError, screenError, placed)
+                : new ModelFinding.Fitted(points, plateError, screenError, placed);
     }
 }

@@ -7,18 +7,24 @@ import yellowrail.core.quantity.Unit;
 /** How far a type's model is to be trusted. */
 public sealed interface ModelFinding extends Finding {
 
-    record Fitted(int points, @In(value = Unit.PERCENT, decimals = 1) double plateError, @In(value = Unit.PERCENT, decimals = 0) double screenError, ModelFinding knee)
-            implements ModelFinding {
-    }
+    record Fitted(
+            int points,
+            @In(value = Unit.PERCENT, decimals = 1) double plateError,
+            @In(value = Unit.PERCENT, decimals = 0) double screenError,
+            ModelFinding knee)
+            implements ModelFinding {}
 
     /** Too few points to trust it between them. */
-    record FittedToFew(int points, @In(value = Unit.PERCENT, decimals = 1) double plateError, @In(value = Unit.PERCENT, decimals = 0) double screenError, ModelFinding knee)
-            implements ModelFinding {
-    }
+    record FittedToFew(
+            int points,
+            @In(value = Unit.PERCENT, decimals = 1) double plateError,
+            @In(value = Unit.PERCENT, decimals = 0) double screenError,
+            ModelFinding knee)
+            implements ModelFinding {}
 
-    record KneeByPower(@In(value = Unit.VOLT, decimals = 0) double plate, @In(value = Unit.VOLT, decimals = 0) double screen) implements ModelFinding {
-    }
+    record KneeByPower(
+            @In(value = Unit.VOLT, decimals = 0) double plate,
+            @In(value = Unit.VOLT, decimals = 0) double screen) implements ModelFinding {}
 
-    record KneeAsUsual() implements ModelFinding {
-    }
+    record KneeAsUsual() implements ModelFinding {}
 }

@@ -11,27 +11,28 @@ import java.util.function.DoubleUnaryOperator;
  * Ig2 = E1^EX / KG2 + F (2 E1^EX / KG1) (pi/2 - atan(Va / KVB))
  * </pre>
  *
- * Source: a pentode form published in 1996, extended by the factor {@code 1 + Va/VA}, without which knee and
- * plate resistance cannot both be right, and by a screen current that follows the plate's, since the published screen
- * formula gives none at a class-AB idle. Valid for {@code Va, Vg2 > 0} and {@code Vg1 <= 0}; beyond the grid-current edge
- * it says nothing. One type's tubes scatter around it by more than its own error.
+ * Source: a pentode form published in 1996, extended by the factor {@code 1 + Va/VA}, without which knee and plate
+ * resistance cannot both be right, and by a screen current that follows the plate's, since the published screen formula
+ * gives none at a class-AB idle. Valid for {@code Va, Vg2 > 0} and {@code Vg1 <= 0}; beyond the grid-current edge it
+ * says nothing. One type's tubes scatter around it by more than its own error.
  *
- * @param mu  amplification from grid to screen
- * @param ex  exponent of the space-charge law, near 1.4
+ * @param mu amplification from grid to screen
+ * @param ex exponent of the space-charge law, near 1.4
  * @param kg1 inverse perveance of the plate, V^EX/A
- * @param kp  sharpness of the cut-off
+ * @param kp sharpness of the cut-off
  * @param kvb knee, V
  * @param early plate voltage that would double the saturated current, V (VA above)
  * @param kg2 inverse perveance of the screen, V^EX/A
- * @param f   part of what the plate does not take below the knee that goes to the screen
+ * @param f part of what the plate does not take below the knee that goes to the screen
  */
-public record PentodeModel(double mu, double ex, double kg1, double kp, double kvb, double early, double kg2, double f) {
+public record PentodeModel(
+        double mu, double ex, double kg1, double kp, double kvb, double early, double kg2, double f) {
 
     private static final double STEP = 1e-3;
     private static final double BIAS_TOLERANCE = 1e-9;
 
     public PentodeModel {
-        for (double parameter : new double[]{mu, ex, kg1, kp, kvb, early, kg2}) {
+        for (double parameter : new double[] {mu, ex, kg1, kp, kvb, early, kg2}) {
             if (!(parameter > 0 && Double.isFinite(parameter))) {
                 throw new IllegalArgumentException("tube model parameters must be more than 0, was " + parameter);
             }
@@ -46,8 +47,7 @@ public record PentodeModel(double mu, double ex, double kg1, double kp, double k
     }
 
     /** Both currents at one set of voltages, A. */
-    public record Currents(double plate, double screen) {
-    }
+    public record Currents(double plate, double screen) {}
 
     /** Both at once: what they have in common is the costly part. */
     public Currents currents(double plate, double screen, double grid) {
@@ -56,7 +56,9 @@ public record PentodeModel(double mu, double ex, double kg1, double kp, double k
         }
         double drive = drive(screen, grid);
         double arc = Math.atan(Math.max(0, plate) / kvb);
-        return new Currents(plate <= 0 ? 0 : 2 * drive / kg1 * arc * (1 + plate / early), drive / kg2 + f * 2 * drive / kg1 * (Math.PI / 2 - arc));
+        return new Currents(
+                plate <= 0 ? 0 : 2 * drive / kg1 * arc * (1 + plate / early),
+                drive / kg2 + f * 2 * drive / kg1 * (Math.PI / 2 - arc));
     }
 
     /** @return plate current, A */

@@ -6,25 +6,49 @@ import org.apache.commons.csv.CSVRecord;
 import yellowrail.core.resource.CsvResource;
 
 /**
- * One published operation of a whole stage: what a model is held against, and what loads a type works into. SI; empty where
- * not published.
+ * One published operation of a whole stage: what a model is held against, and what loads a type works into. SI; empty
+ * where not published.
  *
- * @param pushPull   else single-ended
- * @param loadOhms   plate to plate, single-ended on the plate
+ * @param pushPull else single-ended
+ * @param loadOhms plate to plate, single-ended on the plate
  * @param distortion total, as a ratio
  */
-public record PublishedOperation(String type, boolean pushPull, double plateVolts, double screenVolts, double gridVolts, double idlePlateAmps, OptionalDouble fullPlateAmps, double idleScreenAmps,
-                                 OptionalDouble fullScreenAmps, double loadOhms, double watts, double distortion) {
+public record PublishedOperation(
+        String type,
+        boolean pushPull,
+        double plateVolts,
+        double screenVolts,
+        double gridVolts,
+        double idlePlateAmps,
+        OptionalDouble fullPlateAmps,
+        double idleScreenAmps,
+        OptionalDouble fullScreenAmps,
+        double loadOhms,
+        double watts,
+        double distortion) {
 
-    private static final List<PublishedOperation> ALL = CsvResource.records(PublishedOperation.class, "typical-operation.csv").stream().map(PublishedOperation::of).toList();
+    private static final List<PublishedOperation> ALL =
+            CsvResource.records(PublishedOperation.class, "typical-operation.csv").stream()
+                    .map(PublishedOperation::of)
+                    .toList();
 
     public static List<PublishedOperation> all() {
         return ALL;
     }
 
     private static PublishedOperation of(CSVRecord row) {
-        return new PublishedOperation(row.get("type"), row.get("stage").equals("PP"), number(row, "va"), number(row, "vg2"), number(row, "vg1"),
-                number(row, "ia_idle") / 1e3, milliamps(row, "ia_full"), number(row, "ig2_idle") / 1e3, milliamps(row, "ig2_full"), 1e3 * number(row, "load_k"), number(row, "watts"),
+        return new PublishedOperation(
+                row.get("type"),
+                row.get("stage").equals("PP"),
+                number(row, "va"),
+                number(row, "vg2"),
+                number(row, "vg1"),
+                number(row, "ia_idle") / 1e3,
+                milliamps(row, "ia_full"),
+                number(row, "ig2_idle") / 1e3,
+                milliamps(row, "ig2_full"),
+                1e3 * number(row, "load_k"),
+                number(row, "watts"),
                 number(row, "thd_percent") / 100);
     }
 
@@ -42,10 +66,21 @@ public record PublishedOperation(String type, boolean pushPull, double plateVolt
 
     /** One tube at rest. */
     StaticPoint idle() {
-        return new StaticPoint(type, plateVolts, screenVolts, gridVolts, idlePlateAmps / tubes(), idleScreenAmps / tubes(), OptionalDouble.empty(), OptionalDouble.empty());
+        return new StaticPoint(
+                type,
+                plateVolts,
+                screenVolts,
+                gridVolts,
+                idlePlateAmps / tubes(),
+                idleScreenAmps / tubes(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
     }
 
-    /** Push-pull, the current a tube carries at the peak, when its grid just meets the cathode: the published power asks for it, A. */
+    /**
+     * Push-pull, the current a tube carries at the peak, when its grid just meets the cathode: the published power asks
+     * for it, A.
+     */
     double kneeAmps() {
         return Math.sqrt(8 * watts / loadOhms);
     }

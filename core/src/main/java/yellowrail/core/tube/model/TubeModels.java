@@ -19,7 +19,15 @@ public final class TubeModels {
     private final Map<String, KnownModel> byType = new LinkedHashMap<>();
 
     private TubeModels() {
-        points().forEach((type, points) -> byType.put(type, new ModelFit(type, points, PublishedOperation.all().stream().filter(operation -> operation.type().equals(type)).toList()).fit()));
+        points().forEach((type, points) -> byType.put(
+                type,
+                new ModelFit(
+                                type,
+                                points,
+                                PublishedOperation.all().stream()
+                                        .filter(operation -> operation.type().equals(type))
+                                        .toList())
+                        .fit()));
     }
 
     /** The models that ship with the application, fitted once, when first asked for. */
@@ -30,7 +38,10 @@ public final class TubeModels {
     /** @return the type's model, also under another of its numbers; empty if nothing to fit one to is published */
     public Optional<KnownModel> of(TubeType type) {
         return Optional.ofNullable(byType.get(type.name()))
-                .or(() -> type.aka().stream().filter(byType::containsKey).map(byType::get).findFirst());
+                .or(() -> type.aka().stream()
+                        .filter(byType::containsKey)
+                        .map(byType::get)
+                        .findFirst());
     }
 
     public List<KnownModel> all() {
@@ -39,13 +50,21 @@ public final class TubeModels {
 
     /** The published points by type. */
     public static Map<String, List<StaticPoint>> points() {
-        return CsvResource.records(TubeModels.class, "static-points.csv").stream().map(TubeModels::point)
+        return CsvResource.records(TubeModels.class, "static-points.csv").stream()
+                .map(TubeModels::point)
                 .collect(Collectors.groupingBy(StaticPoint::type, LinkedHashMap::new, Collectors.toList()));
     }
 
     private static StaticPoint point(CSVRecord row) {
-        return new StaticPoint(row.get("type"), volts(row, "va"), volts(row, "vg2"), volts(row, "vg1"), Unit.MILLIAMP.toSi(volts(row, "ia")),
-                Unit.MILLIAMP.toSi(volts(row, "ig2")), number(row, "gm", 1e-3), number(row, "ra", 1e3));
+        return new StaticPoint(
+                row.get("type"),
+                volts(row, "va"),
+                volts(row, "vg2"),
+                volts(row, "vg1"),
+                Unit.MILLIAMP.toSi(volts(row, "ia")),
+                Unit.MILLIAMP.toSi(volts(row, "ig2")),
+                number(row, "gm", 1e-3),
+                number(row, "ra", 1e3));
     }
 
     private static double volts(CSVRecord row, String column) {
@@ -53,6 +72,8 @@ public final class TubeModels {
     }
 
     private static OptionalDouble number(CSVRecord row, String column, double inSi) {
-        return row.get(column).isBlank() ? OptionalDouble.empty() : OptionalDouble.of(inSi * Double.parseDouble(row.get(column)));
+        return row.get(column).isBlank()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(inSi * Double.parseDouble(row.get(column)));
     }
 }
