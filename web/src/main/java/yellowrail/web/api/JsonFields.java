@@ -13,6 +13,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.core.json.JsonReadFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -48,8 +49,12 @@ final class JsonFields {
                 return new JsonFields(node, "", faults);
             }
         } catch (JacksonException e) {
-            throw new NotAnObjectException("The body is not valid JSON: "
-                    + quote(e.getOriginalMessage().replaceAll("\\s+", " ")) + ".");
+            TokenStreamLocation at = e.getLocation();
+            throw new NotAnObjectException(
+                    at == null || at.getLineNr() < 1
+                            ? "The body is not valid JSON."
+                            : "The body is not valid JSON at line %d, column %d."
+                                    .formatted(at.getLineNr(), at.getColumnNr()));
         }
         throw new NotAnObjectException("The body must be a JSON object, {\"field\": value, ...}.");
     }
@@ -82,7 +87,7 @@ final class JsonFields {
         if (node == null || node.isNull()) {
             return OptionalDouble.empty();
         }
-        double value = node.isNumber() ? node.doubleValue() : Double.NaN;
+        double value = node.isNumber() ? value(node) : Double.NaN;
         if (!(value >= least && value <= most)) {
             fault(
                     field,
@@ -91,6 +96,11 @@ final class JsonFields {
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(value);
+    }
+
+    /** A whole number of hundreds of digits is a number too, only far out of range. */
+    private static double value(JsonNode node) {
+        return node.isBigInteger() ? node.bigIntegerValue().doubleValue() : node.doubleValue();
     }
 
     /** A number without which there is no answer; the least allowed stands in for a faulty one. */

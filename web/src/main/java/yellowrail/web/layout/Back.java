@@ -13,7 +13,10 @@ final class Back {
 
     /** @param to an address of ours; anywhere else leads to the bench */
     static ResponseEntity.BodyBuilder to(String to) {
-        boolean ours = to.length() <= LONGEST && to.matches("/[\\w/?=&.-]*") && !to.startsWith("//");
+        if (to.length() > LONGEST) {
+            throw new BadRequestException("an address of %d characters".formatted(to.length()));
+        }
+        boolean ours = to.matches("/[\\w/?=&.-]*") && !to.startsWith("//");
         return ResponseEntity.status(HttpStatus.SEE_OTHER).location(URI.create(ours ? to : "/"));
     }
 }

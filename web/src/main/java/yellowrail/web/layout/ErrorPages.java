@@ -23,6 +23,8 @@ class ErrorPages implements ErrorViewResolver {
         return new ModelAndView(
                 "error",
                 Map.of(
+                        "says",
+                        words.message(WordedErrors.key(status.value())),
                         "status",
                         status.value(),
                         "rail",

@@ -3,23 +3,31 @@ package yellowrail.web.layout;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.validation.BindException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MultipartException;
 import yellowrail.web.words.Vocabularies;
+import yellowrail.web.words.Words;
 
 /** What every page needs and what every page may run into. */
 @ControllerAdvice
 public class LayoutAdvice {
 
     private final Vocabularies vocabularies;
+    private final Words words;
 
-    public LayoutAdvice(Vocabularies vocabularies) {
+    public LayoutAdvice(Vocabularies vocabularies, Words words) {
         this.vocabularies = vocabularies;
+        this.words = words;
     }
 
     /** {@code light}, {@code dim}, or blank to follow the system. */
@@ -40,10 +48,23 @@ public class LayoutAdvice {
         return vocabularies.others(vocabularies.present());
     }
 
-    /** An address with letters where a number belongs leads nowhere. */
+    /** An address with letters where a number belongs leads nowhere; elsewhere it is no request of ours. */
     @ExceptionHandler(MethodArgumentTypeMismatchException.class)
-    void wrongAddress(HttpServletResponse response) throws IOException {
-        response.sendError(HttpStatus.NOT_FOUND.value());
+    void wrongAddress(MethodArgumentTypeMismatchException e, HttpServletResponse response) throws IOException {
+        boolean inThePath = e.getParameter().hasParameterAnnotation(PathVariable.class);
+        response.sendError(inThePath ? HttpStatus.NOT_FOUND.value() : HttpStatus.BAD_REQUEST.value());
+    }
+
+    /** Parameters that cannot be decoded. */
+    @ExceptionHandler(InvalidParameterException.class)
+    void unreadable(HttpServletResponse response) throws IOException {
+        response.sendError(HttpStatus.BAD_REQUEST.value());
+    }
+
+    /** Parts without a boundary. The page of errors would try to read them again. */
+    @ExceptionHandler(MultipartException.class)
+    ResponseEntity<String> unreadableParts() {
+        return ResponseEntity.badRequest().contentType(MediaType.TEXT_PLAIN).body(words.message("page.error.parts"));
     }
 
     /** A form whose rows or fields do not fit together was not made by our pages. */

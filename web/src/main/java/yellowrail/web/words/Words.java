@@ -2,7 +2,6 @@ package yellowrail.web.words;
 
 import java.lang.reflect.RecordComponent;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -26,8 +25,6 @@ import yellowrail.core.tube.PinOut;
  */
 @Component
 public class Words {
-
-    private static final long MARKED = 10_000;
 
     private final MessageSource messages;
 
@@ -59,17 +56,7 @@ public class Words {
 
     /** A message of the pages' own. */
     public String message(String key, Object... arguments) {
-        Object[] told = Stream.of(arguments).map(Words::told).toArray();
-        return messages.getMessage(key, told, LocaleContextHolder.getLocale());
-    }
-
-    /** Counts are marked at the thousands once they have five digits. */
-    private static Object told(Object argument) {
-        if (!(argument instanceof Integer || argument instanceof Long)) {
-            return argument;
-        }
-        long count = ((Number) argument).longValue();
-        return Math.abs(count) < MARKED ? String.valueOf(count) : String.format(Locale.ROOT, "%,d", count);
+        return messages.getMessage(key, arguments, LocaleContextHolder.getLocale());
     }
 
     /**
@@ -120,7 +107,9 @@ public class Words {
         if (value instanceof Base base) {
             return base.name();
         }
-        return value instanceof Enum<?> choice && !(value instanceof Unit) ? name(choice) : String.valueOf(told(value));
+        return value instanceof Enum<?> choice && !(value instanceof Unit)
+                ? name(choice)
+                : String.valueOf(CountingMessages.told(value));
     }
 
     private String joined(List<?> list, String between) {

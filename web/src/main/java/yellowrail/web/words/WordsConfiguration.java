@@ -1,6 +1,7 @@
 package yellowrail.web.words;
 
 import java.time.Duration;
+import org.springframework.context.MessageSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpHeaders;
@@ -12,6 +13,11 @@ import org.springframework.web.servlet.i18n.CookieLocaleResolver;
 class WordsConfiguration {
 
     private static final Duration KEPT = Duration.ofDays(3650);
+
+    @Bean
+    MessageSource messageSource() {
+        return new CountingMessages();
+    }
 
     @Bean
     LocaleResolver localeResolver(Vocabularies vocabularies) {

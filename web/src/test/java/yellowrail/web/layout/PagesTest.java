@@ -97,6 +97,6 @@ class PagesTest {
                 .doesNotContain("number 3<")
                 .contains("The whole log");
         assertThat(visitor.get(run + "/log").body()).contains("number 3<").contains("number 39");
-        assertThat(visitor.get(run + "/log?before=x").statusCode()).isEqualTo(404);
+        assertThat(visitor.get(run + "/log?before=x").statusCode()).isEqualTo(400);
     }
 }

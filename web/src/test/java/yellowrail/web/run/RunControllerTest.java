@@ -40,7 +40,7 @@ class RunControllerTest {
                     entries,
                     words,
                     Clock.systemUTC()))
-            .setControllerAdvice(new LayoutAdvice(BundledWords.vocabularies()))
+            .setControllerAdvice(new LayoutAdvice(BundledWords.vocabularies(), BundledWords.read()))
             .build();
 
     @Test
