@@ -17,11 +17,14 @@ import org.apache.commons.csv.CSVRecord;
  *
  * @param rows the good rows, in the order of the file
  * @param faults what is wrong with the others, by line and column
+ * @param more how many faults there are besides those
  */
-public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
+public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults, int more) {
 
     public static final int MOST_ROWS = 20_000;
-    private static final int MOST_FAULTS = 200;
+    /** As many are told one by one; the rest are counted. */
+    static final int FAULTS_TOLD = 100;
+
     private static final CSVFormat FORMAT =
             CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get();
 
@@ -38,6 +41,7 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
         List<Fault> faults = new ArrayList<>();
         try (var parser = FORMAT.parse(new StringReader(text.startsWith("\ufeff") ? text.substring(1) : text))) {
             List<String> header = null;
+            int read = 0;
             for (CSVRecord record : parser) {
                 long line = parser.getCurrentLineNumber();
                 if (header == null) {
@@ -48,8 +52,8 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
                     if (!faults.isEmpty()) {
                         break;
                     }
-                } else if (rows.size() >= MOST_ROWS || faults.size() >= MOST_FAULTS) {
-                    faults.add(new Fault(line, "", new DrawerFinding.TooManyRows(MOST_ROWS, MOST_FAULTS)));
+                } else if (++read > MOST_ROWS) {
+                    faults.add(0, new Fault(line, "", new DrawerFinding.TooManyRows(MOST_ROWS)));
                     break;
                 } else {
                     take(record, header, line, rows, faults);
@@ -59,9 +63,10 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults) {
                 faults.add(new Fault(1, "", new DrawerFinding.EmptyFile(DrawerRow.COLUMNS)));
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            faults.add(new Fault(rows.size() + faults.size() + 2L, "", new DrawerFinding.NotCsv(e.getMessage())));
+            faults.add(new Fault(rows.size() + faults.size() + 2L, "", new DrawerFinding.NotCsv()));
         }
-        return new DrawerCsv(rows, faults);
+        int told = Math.min(faults.size(), FAULTS_TOLD);
+        return new DrawerCsv(rows, faults.subList(0, told), faults.size() - told);
     }
 
     private static List<Fault> headerFaults(List<String> header) {

@@ -32,11 +32,11 @@ public sealed interface DrawerFinding extends Finding {
 
     // What is wrong with a file
 
-    record TooManyRows(int rows, int faults) implements DrawerFinding {}
+    record TooManyRows(int rows) implements DrawerFinding {}
 
     record EmptyFile(List<String> columns) implements DrawerFinding {}
 
-    record NotCsv(String why) implements DrawerFinding {}
+    record NotCsv() implements DrawerFinding {}
 
     record ColumnTwice() implements DrawerFinding {}
 

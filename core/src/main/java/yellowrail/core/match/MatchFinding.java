@@ -24,4 +24,7 @@ public sealed interface MatchFinding extends Finding {
     record PairsOfNearest(int nearest) implements MatchFinding {}
 
     record BlocksThenExchanges() implements MatchFinding {}
+
+    /** Cut off while exchanges still helped. */
+    record ExchangesStopped() implements MatchFinding {}
 }

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 
 /**
@@ -20,6 +21,8 @@ public final class Matching {
 
     public static final int LEAST_GROUP = 2;
     public static final int MOST_GROUP = 8;
+    /** More tubes are no drawer any more: what a request may ask for. */
+    public static final int MOST_TUBES = 5000;
 
     private final List<Candidate> tubes;
     private final int groupSize;
@@ -71,6 +74,11 @@ public final class Matching {
     }
 
     public Result find() {
+        return find(() -> false);
+    }
+
+    /** @param stop whether to be content with the best found so far; asked again and again */
+    public Result find(BooleanSupplier stop) {
         if (!measure.countsTransconductance()) {
             return result(new Blocks(tubes, groupSize, tolerance).find(), new MatchFinding.NeighboursExact());
         }
@@ -79,7 +87,11 @@ public final class Matching {
             return result(pairs.find(), pairs.method());
         }
         List<List<Candidate>> blocks = new Blocks(tubes, groupSize, tolerance).find();
-        return result(new Exchanges(tubes, blocks, tolerance, measure).find(), new MatchFinding.BlocksThenExchanges());
+        Exchanges exchanges = new Exchanges(tubes, blocks, tolerance, measure, stop);
+        List<List<Candidate>> found = exchanges.find();
+        return result(
+                found,
+                exchanges.isFinished() ? new MatchFinding.BlocksThenExchanges() : new MatchFinding.ExchangesStopped());
     }
 
     private Result result(List<List<Candidate>> found, MatchFinding method) {

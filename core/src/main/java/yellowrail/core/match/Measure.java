@@ -38,19 +38,38 @@ final class Measure {
         return Math.abs(one.amps() - other.amps()) + Math.abs(second(one) - second(other));
     }
 
-    /** Spread of current and of transconductance, A. */
-    double of(Collection<Candidate> group) {
+    /** Between which currents, and which transconductances told as current, tubes lie; A. */
+    record Box(double least, double most, double leastSecond, double mostSecond) {
+
+        double spread() {
+            return most - least + mostSecond - leastSecond;
+        }
+
+        /** How far apart any tube of one is from any of the other at least. */
+        double from(Box other) {
+            return Math.max(0, Math.max(least - other.most, other.least - most))
+                    + Math.max(0, Math.max(leastSecond - other.mostSecond, other.leastSecond - mostSecond));
+        }
+    }
+
+    Box box(Collection<Candidate> group) {
         double least = Double.POSITIVE_INFINITY;
         double most = Double.NEGATIVE_INFINITY;
         double leastSecond = Double.POSITIVE_INFINITY;
         double mostSecond = Double.NEGATIVE_INFINITY;
         for (Candidate tube : group) {
+            double second = second(tube);
             least = Math.min(least, tube.amps());
             most = Math.max(most, tube.amps());
-            leastSecond = Math.min(leastSecond, second(tube));
-            mostSecond = Math.max(mostSecond, second(tube));
+            leastSecond = Math.min(leastSecond, second);
+            mostSecond = Math.max(mostSecond, second);
         }
-        return most - least + mostSecond - leastSecond;
+        return new Box(least, most, leastSecond, mostSecond);
+    }
+
+    /** Spread of current and of transconductance, A. */
+    double of(Collection<Candidate> group) {
+        return box(group).spread();
     }
 
     Group group(Collection<Candidate> tubes) {

@@ -70,7 +70,7 @@ public sealed interface EntryFault extends Finding {
 
     record NoStopperOnSheet() implements EntryFault {}
 
-    record NotCsv(String says) implements EntryFault {}
+    record NotCsv() implements EntryFault {}
 
     record TooFewColumns(long line, int columns) implements EntryFault {}
 

@@ -94,7 +94,7 @@ public record MeterLog(List<Row> rows, List<EntryFault> faults) {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (UncheckedIOException | IllegalStateException e) {
-            throw new BadEntryException(new EntryFault.NotCsv(e.getMessage()));
+            throw new BadEntryException(new EntryFault.NotCsv());
         }
     }
 

@@ -73,6 +73,18 @@ class DrawerTest {
                 .satisfies(fault -> assertThat(fault.says()).isInstanceOf(DrawerFinding.NotCsv.class));
     }
 
+    @Test
+    void theFirstHundredFaultsAreToldAndTheRestCounted() {
+        String bad = "6L6GC,only two\r\n";
+        DrawerCsv csv = DrawerCsv.parse(HEADER + bad.repeat(350) + GOOD);
+        assertThat(csv.faults()).hasSize(100);
+        assertThat(csv.more()).isEqualTo(250);
+        assertThat(csv.rows()).as("what stands behind them is read").hasSize(1);
+        DrawerCsv far = DrawerCsv.parse(HEADER + bad.repeat(DrawerCsv.MOST_ROWS) + GOOD);
+        assertThat(far.faults().get(0).says()).isEqualTo(new DrawerFinding.TooManyRows(DrawerCsv.MOST_ROWS));
+        assertThat(far.rows()).isEmpty();
+    }
+
     /** Two thousand rows by chance come back as they went out. */
     @Test
     void aDrawerOfTwoThousandComesBackTheSame() {

@@ -177,4 +177,20 @@ class MatchingTest {
         assertThat(quads.groups().size() * 4 + quads.leftovers().size()).isEqualTo(tubes);
         assertThat(pairs.groups()).hasSizeGreaterThan((int) (0.49 * tubes));
     }
+
+    /** Told to stop at once, the blocks stand; told to stop later, what was bettered by then. */
+    @Test
+    void aMatchingThatIsStoppedGivesTheBestSoFar() {
+        List<Candidate> tubes = drawer(new Random(5), 400, true);
+        Matching matching = new Matching(tubes, 4, OptionalDouble.empty());
+        Matching.Result whole = matching.find();
+        int[] asked = {0};
+        Matching.Result later = matching.find(() -> ++asked[0] > 150);
+        Matching.Result atOnce = matching.find(() -> true);
+        assertThat(whole.method()).isEqualTo(new MatchFinding.BlocksThenExchanges());
+        assertThat(later.method()).isEqualTo(new MatchFinding.ExchangesStopped());
+        assertThat(atOnce.groups()).hasSize(100);
+        assertThat(whole.difference()).isLessThan(later.difference());
+        assertThat(later.difference()).isLessThan(atOnce.difference());
+    }
 }

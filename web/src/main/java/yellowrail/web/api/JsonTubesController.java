@@ -31,6 +31,7 @@ import yellowrail.core.match.Matching;
 import yellowrail.core.match.Placing;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.typed.Quantity;
+import yellowrail.web.bounds.Deadline;
 import yellowrail.web.form.Faults;
 import yellowrail.web.words.Words;
 
@@ -38,7 +39,6 @@ import yellowrail.web.words.Words;
 @RestController
 class JsonTubesController {
 
-    private static final int MOST_TUBES = 5000;
     private static final int LONGEST_LABEL = 40;
 
     private final Words words;
@@ -105,7 +105,7 @@ class JsonTubesController {
 
     private Supplier<Object> match(JsonFields fields, Faults faults) {
         fields.only(Set.of("tubes", "groupSize", "toleranceMilliamps"));
-        List<Candidate> tubes = candidates(fields, true, Matching.LEAST_GROUP, MOST_TUBES);
+        List<Candidate> tubes = candidates(fields, true, Matching.LEAST_GROUP, Matching.MOST_TUBES);
         int size = fields.whole("groupSize", Matching.LEAST_GROUP, Matching.MOST_GROUP, "tubes in a group");
         OptionalDouble tolerance = fields.number("toleranceMilliamps", 0, 1000);
         return () -> MatchResponse.of(
@@ -115,7 +115,7 @@ class JsonTubesController {
                                 tolerance.isPresent()
                                         ? OptionalDouble.of(Unit.MILLIAMP.toSi(tolerance.getAsDouble()))
                                         : tolerance)
-                        .find(),
+                        .find(Deadline.fromNow()),
                 words);
     }
 

@@ -211,6 +211,7 @@ class DrawerController {
         ModelAndView page = new ModelAndView("drawer/import")
                 .addObject("rail", Rail.plain(words.message("page.drawer.from-file")))
                 .addObject("rows", csv.rows().size())
+                .addObject("more", csv.more())
                 .addObject("bad", csv.faults().stream().map(this::told).toList())
                 .addObject("kept", kept)
                 .addObject("text", kept ? "" : read);

@@ -20,6 +20,7 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.bounds.Deadline;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FieldReader;
 import yellowrail.web.layout.Rail;
@@ -66,6 +67,9 @@ class MatchController {
                             String.valueOf(Matching.MOST_GROUP)));
         }
         List<Kept> selected = selected(tubes, type, q);
+        if (selected.size() > Matching.MOST_TUBES) {
+            faults.say("type", "page.match.too-many", selected.size(), Matching.MOST_TUBES);
+        }
         Map<Long, String> suspects = drawer.suspects();
         String name = commonest(selected);
         Optional<TubeType> known = drawer.type(name);
@@ -95,7 +99,7 @@ class MatchController {
                 .toList();
         Comparison comparison =
                 Comparison.of(known.get(), alike.stream().map(Kept::tested).toList());
-        Matching.Result result = new Matching(comparison.candidates(), size, apart).find();
+        Matching.Result result = new Matching(comparison.candidates(), size, apart).find(Deadline.fromNow());
         Optional<Amp> amp = ampId == 0 ? Optional.empty() : Optional.of(amps.newest(ampId));
         Map<String, String> doubts = new HashMap<>();
         comparison.remarks().forEach((label, remarks) -> doubts.put(label, String.join("; ", words.say(remarks))));

@@ -47,7 +47,8 @@ class DoorErrors {
                     writer.write(
                             theirs
                                     ? "This is no request that could be read (%d).\n".formatted(status)
-                                    : "Something went wrong here (%d). Readings that were shown in the log are stored.\n"
+                                    : ("Something went wrong here (%d). Readings that were shown in the log are stored."
+                                                    + "\n")
                                             .formatted(status));
                     response.finishResponse();
                 }

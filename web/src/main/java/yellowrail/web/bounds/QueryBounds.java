@@ -1,4 +1,4 @@
-package yellowrail.web.layout;
+package yellowrail.web.bounds;
 
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
