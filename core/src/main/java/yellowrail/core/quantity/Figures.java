@@ -13,19 +13,19 @@ public final class Figures {
     private Figures() {}
 
     public static String volts(double volts) {
-        return fixed(volts, 1) + " V";
+        return fixed(volts, decimals(Unit.VOLT)) + " V";
     }
 
     public static String milliamps(double amps) {
-        return fixed(Unit.MILLIAMP.fromSi(amps), 2) + " mA";
+        return fixed(Unit.MILLIAMP.fromSi(amps), decimals(Unit.MILLIAMP)) + " mA";
     }
 
     public static String watts(double watts) {
-        return fixed(watts, 2) + " W";
+        return fixed(watts, decimals(Unit.WATT)) + " W";
     }
 
     public static String percent(double ratio) {
-        return fixed(Unit.PERCENT.fromSi(ratio), 1) + " %";
+        return fixed(Unit.PERCENT.fromSi(ratio), decimals(Unit.PERCENT)) + " %";
     }
 
     public static String ohms(double ohms) {
@@ -37,9 +37,30 @@ public final class Figures {
         return plain(unit.fromSi(si)) + " " + unit;
     }
 
+    /** A figure with its plus-minus: {@code 452.0 ± 2.5 V}; without one where it is sure. */
+    public static String estimate(Estimate figure, Unit unit) {
+        String number = fixed(unit.fromSi(figure.value()), decimals(unit));
+        return figure.plusMinus() == 0
+                ? number + " " + unit
+                : number + " \u00b1 " + plusMinus(figure.plusMinus(), unit) + " " + unit;
+    }
+
+    private static int decimals(Unit unit) {
+        return unit == Unit.MILLIAMP || unit == Unit.WATT ? 2 : 1;
+    }
+
+    /** A reading to turn to and how far off it may be, with the digits a meter shows: {@code 44.2 ± 0.5 mV}. */
+    public static String toTurnTo(Unit shows, double si, double plusMinus) {
+        return turned(shows, si) + " \u00b1 " + plusMinus(plusMinus, shows) + " " + shows;
+    }
+
     /** A reading to turn to, with the digits a meter shows: {@code 44.2 mV}, {@code 9.850 V}. */
     public static String toTurnTo(Unit shows, double si) {
-        return fixed(shows.fromSi(si), shows == Unit.VOLT ? 3 : 1) + " " + shows;
+        return turned(shows, si) + " " + shows;
+    }
+
+    private static String turned(Unit shows, double si) {
+        return fixed(shows.fromSi(si), shows == Unit.VOLT ? 3 : 1);
     }
 
     /** Two significant digits, as a plus-minus deserves. */

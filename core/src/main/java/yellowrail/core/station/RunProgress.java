@@ -91,7 +91,8 @@ public final class RunProgress {
         }
         boolean fresh = isTicked(Safety.NEW_TUBES);
         return items.stream()
-                .filter(item -> item.gates() || fresh && item.id().startsWith("coldest-"))
+                .filter(item ->
+                        item.gate() == SafetyItem.Gate.ALWAYS || fresh && item.gate() == SafetyItem.Gate.WITH_NEW_TUBES)
                 .filter(item -> !isTicked(item.id()))
                 .sorted(Comparator.comparing(SafetyItem::station))
                 .toList();

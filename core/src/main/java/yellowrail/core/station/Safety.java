@@ -34,18 +34,19 @@ public final class Safety {
         if (!sheet.quirks().isBlank()) {
             items.add(gate("quirks", new StationFinding.QuirksRead(sheet.quirks())));
         }
-        items.add(new SafetyItem(CLOSED, Station.MAKE_SAFE, new StationFinding.ChassisClosed(), false));
-        items.add(new SafetyItem(NEW_TUBES, Station.TUBES, new StationFinding.NewTubesIn(), false));
+        items.add(new SafetyItem(CLOSED, Station.MAKE_SAFE, new StationFinding.ChassisClosed(), SafetyItem.Gate.NEVER));
+        items.add(new SafetyItem(NEW_TUBES, Station.TUBES, new StationFinding.NewTubesIn(), SafetyItem.Gate.NEVER));
         for (Pot pot : sheet.pots()) {
             if (pot.action() != Pot.Action.BALANCE) {
-                items.add(new SafetyItem("coldest-" + pot.name(), Station.TUBES, coldest(pot), false));
+                items.add(new SafetyItem(
+                        "coldest-" + pot.name(), Station.TUBES, coldest(pot), SafetyItem.Gate.WITH_NEW_TUBES));
             }
         }
         return items;
     }
 
     private static SafetyItem gate(String id, StationFinding says) {
-        return new SafetyItem(id, Station.MAKE_SAFE, says, true);
+        return new SafetyItem(id, Station.MAKE_SAFE, says, SafetyItem.Gate.ALWAYS);
     }
 
     private static StationFinding coldest(Pot pot) {

@@ -6,6 +6,15 @@ package yellowrail.core.station;
  * @param id its name in the record
  * @param station where it is ticked
  * @param says what to see to
- * @param gates whether no live reading is taken before it; the others are facts about the run
+ * @param gate when no live reading is taken before it
  */
-public record SafetyItem(String id, Station station, StationFinding says, boolean gates) {}
+public record SafetyItem(String id, Station station, StationFinding says, Gate gate) {
+
+    /** When an item is waited for. */
+    public enum Gate {
+        ALWAYS,
+        WITH_NEW_TUBES,
+        /** It is a fact about the run. */
+        NEVER
+    }
+}

@@ -3,6 +3,7 @@ package yellowrail.core.stage;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.tube.model.KnownModel;
+import yellowrail.core.tube.model.ModelFinding;
 import yellowrail.core.tube.model.PublishedOperation;
 import yellowrail.core.tube.model.TubeModels;
 
@@ -45,10 +46,26 @@ class PublishedTable {
         System.out.println(
                 "\nIn pairs: published, model, difference. Every idle was given to the fit; distortion turns on "
                         + "knee, drive and by-passing, and is a size only.");
-        TubeModels.published().all().forEach(known -> System.out.printf("%-6s %s%n", known.type(), known.trust()));
+        TubeModels.published().all().forEach(known -> System.out.printf("%-6s %s%n", known.type(), trust(known)));
     }
 
     private static String pair(double published, double found, double in) {
         return "%6.1f %6.1f %+5.0f %%".formatted(published * in, found * in, 100 * (found / published - 1));
+    }
+
+    private static String trust(KnownModel known) {
+        String fit = "%d published point%s, plate current within %.1f %% there, screen within %.0f %%"
+                .formatted(
+                        known.points(),
+                        known.points() == 1 ? "" : "s",
+                        100 * known.plateError(),
+                        100 * known.screenError());
+        String few = known.trust() instanceof ModelFinding.FittedToFew ? "; too few to trust it elsewhere" : "";
+        return fit
+                + few
+                + known.knee()
+                        .map(at -> "; knee placed by the published power at %.0f/%.0f V"
+                                .formatted(at.plateVolts(), at.screenVolts()))
+                        .orElse("; knee as power tubes have it, not published");
     }
 }

@@ -141,7 +141,7 @@ class DemoData implements ApplicationRunner {
     private void makeSafe(long run, AmpSheet sheet) {
         stations.done(run, Station.PLAN);
         stations.progress(run, sheet).items(Station.MAKE_SAFE).stream()
-                .filter(SafetyItem::gates)
+                .filter(item -> item.gate() == SafetyItem.Gate.ALWAYS)
                 .forEach(item -> stations.tick(run, item, true));
         List.of(Station.MAKE_SAFE, Station.TUBES, Station.POWER_UP).forEach(station -> stations.done(run, station));
     }

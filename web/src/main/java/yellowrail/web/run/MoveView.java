@@ -88,8 +88,7 @@ record MoveView(
 
     private static Landed landed(Landing.Tube tube, AmpSheet sheet) {
         Unit shows = sheet.current().shows();
-        String reading = Figures.toTurnTo(shows, tube.reading()).replace(" " + shows, "") + " \u00b1 "
-                + Figures.plusMinus(tube.plusMinus(), shows) + " " + shows;
+        String reading = Figures.toTurnTo(shows, tube.reading(), tube.plusMinus());
         return new Landed(
                 tube.socket().label(),
                 reading,

@@ -89,7 +89,7 @@ record StationView(
                                 progress.tickedAt(item.id())
                                         .map(at -> TIME.format(at.atZone(zone)))
                                         .orElse(""),
-                                !item.gates()))
+                                item.gate() != SafetyItem.Gate.ALWAYS))
                         .toList(),
                 progress.status(station).name().toLowerCase(Locale.ROOT),
                 progress.why(station),

@@ -7,7 +7,6 @@ import yellowrail.core.finding.Code;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.Judgement;
 import yellowrail.core.idle.TubeIdle;
-import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.words.Words;
@@ -55,29 +54,11 @@ record TubeCard(
                 known ? Figures.watts(figures.dissipation().value()) : UNKNOWN,
                 known ? "\u00b1 " + Figures.plusMinus(figures.dissipation().plusMinus(), Unit.WATT) + " W" : "",
                 Double.isNaN(judgement.ratio()) ? UNKNOWN : Figures.percent(judgement.ratio()),
-                known
-                        ? withPlusMinus(
-                                figures.plateVolts(),
-                                Unit.VOLT,
-                                Figures.volts(figures.plateVolts().value()))
-                        : UNKNOWN,
-                known
-                        ? withPlusMinus(
-                                figures.cathode(),
-                                Unit.MILLIAMP,
-                                Figures.milliamps(figures.cathode().value()))
-                        : UNKNOWN,
-                known
-                        ? withPlusMinus(
-                                figures.screen(),
-                                Unit.MILLIAMP,
-                                Figures.milliamps(figures.screen().value()))
-                        : UNKNOWN,
+                known ? Figures.estimate(figures.plateVolts(), Unit.VOLT) : UNKNOWN,
+                known ? Figures.estimate(figures.cathode(), Unit.MILLIAMP) : UNKNOWN,
+                known ? Figures.estimate(figures.screen(), Unit.MILLIAMP) : UNKNOWN,
                 known && figures.screenWatts().isPresent()
-                        ? withPlusMinus(
-                                figures.screenWatts().get(),
-                                Unit.WATT,
-                                Figures.watts(figures.screenWatts().get().value()))
+                        ? Figures.estimate(figures.screenWatts().get(), Unit.WATT)
                         : "",
                 tube.bias().map(bias -> Figures.volts(bias.value())).orElse(""),
                 tube.current()
@@ -146,12 +127,5 @@ record TubeCard(
                 figures,
                 notes,
                 converted);
-    }
-
-    static String withPlusMinus(Estimate estimate, Unit unit, String value) {
-        String number = value.substring(0, value.lastIndexOf(' '));
-        return estimate.plusMinus() == 0
-                ? value
-                : number + " \u00b1 " + Figures.plusMinus(estimate.plusMinus(), unit) + " " + unit;
     }
 }
