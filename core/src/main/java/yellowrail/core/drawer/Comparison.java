@@ -23,13 +23,13 @@ import yellowrail.core.tube.TubeType;
  */
 public record Comparison(
         Optional<TestCondition> condition,
-        TubeTest.Current current,
+        TesterReading.Current current,
         List<Candidate> candidates,
         Map<String, List<DrawerFinding>> remarks,
         Map<String, DrawerFinding> leftOut) {
 
     /** A tube and its newest test. */
-    public record Tested(DrawerTube tube, Optional<TubeTest> test) {}
+    public record Tested(DrawerTube tube, Optional<TesterReading> test) {}
 
     public Comparison {
         candidates = List.copyOf(candidates);
@@ -37,9 +37,9 @@ public record Comparison(
 
     /** @param tubes of one type */
     public static Comparison of(TubeType type, List<Tested> tubes) {
-        List<TubeTest> tests =
+        List<TesterReading> tests =
                 tubes.stream().flatMap(tube -> tube.test().stream()).toList();
-        Optional<TubeTest> commonest =
+        Optional<TesterReading> commonest =
                 tests.stream().max((one, other) -> Long.compare(alike(one, tests), alike(other, tests)));
         Map<String, List<DrawerFinding>> remarks = new LinkedHashMap<>();
         Map<String, DrawerFinding> leftOut = new LinkedHashMap<>();
@@ -49,7 +49,7 @@ public record Comparison(
             if (tested.test().isEmpty()) {
                 leftOut.put(label, new DrawerFinding.NeverTested());
             } else if (tested.tube().state() == TubeState.WASTE
-                    || tested.test().get().tap() == Tap.RINGS_ALONE) {
+                    || tested.test().get().tap() == Microphony.RINGS_ALONE) {
                 leftOut.put(
                         label,
                         tested.tube().state() == TubeState.WASTE
@@ -60,14 +60,14 @@ public record Comparison(
             }
         }
         return new Comparison(
-                commonest.map(TubeTest::condition),
-                commonest.map(TubeTest::current).orElse(TubeTest.Current.CATHODE),
+                commonest.map(TesterReading::condition),
+                commonest.map(TesterReading::current).orElse(TesterReading.Current.CATHODE),
                 candidates,
                 remarks,
                 leftOut);
     }
 
-    private static long alike(TubeTest test, List<TubeTest> all) {
+    private static long alike(TesterReading test, List<TesterReading> all) {
         return all.stream()
                 .filter(other ->
                         other.current() == test.current() && other.condition().isSame(test.condition()))
@@ -76,9 +76,9 @@ public record Comparison(
 
     private static void take(
             TubeType type,
-            TubeTest test,
+            TesterReading test,
             String label,
-            TubeTest common,
+            TesterReading common,
             List<Candidate> candidates,
             Map<String, List<DrawerFinding>> remarks,
             Map<String, DrawerFinding> leftOut) {

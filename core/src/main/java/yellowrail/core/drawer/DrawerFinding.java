@@ -17,7 +17,7 @@ public sealed interface DrawerFinding extends Finding {
 
     record RingsByItself() implements DrawerFinding {}
 
-    record OtherCurrent(TubeTest.Current tested, TubeTest.Current others) implements DrawerFinding {}
+    record OtherCurrent(TesterReading.Current tested, TesterReading.Current others) implements DrawerFinding {}
 
     record OtherCondition(Finding condition) implements DrawerFinding {}
 

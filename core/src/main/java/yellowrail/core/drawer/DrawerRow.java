@@ -26,7 +26,7 @@ import yellowrail.core.typed.Quantity;
  * @param test its test, if the row has one
  * @param faults what is wrong, by column; the values count only if there are none
  */
-public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, DrawerFinding> faults) {
+public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<String, DrawerFinding> faults) {
 
     /** In the order of the file. */
     public static final List<String> COLUMNS = List.of(
@@ -86,7 +86,7 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, Dr
                         plain(found.before(), 1e3),
                         plain(found.warmMinutes(), 1),
                         plain(found.transconductance(), 1e3),
-                        found.tap() == Tap.UNKNOWN ? "" : written(found.tap()),
+                        found.tap() == Microphony.UNKNOWN ? "" : written(found.tap()),
                         found.gas())),
                 () -> OF_A_TEST.forEach(column -> cells.add("")));
         return cells;
@@ -129,7 +129,7 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, Dr
             boolean tested = OF_A_TEST.stream()
                     .anyMatch(column ->
                             !column.equals("current") && !text.apply(column).isBlank());
-            Optional<TubeTest> test = tested ? Optional.of(test()) : Optional.empty();
+            Optional<TesterReading> test = tested ? Optional.of(test()) : Optional.empty();
             return new DrawerRow(tube, test, faults);
         }
 
@@ -138,16 +138,16 @@ public record DrawerRow(DrawerTube tube, Optional<TubeTest> test, Map<String, Dr
             return typed.isEmpty() ? TubeState.USED : choice("state", TubeState.values());
         }
 
-        private TubeTest test() {
+        private TesterReading test() {
             double plate = neededNumber("plate_volts", Unit.VOLT, 1, 2000);
             OptionalDouble screen = number("screen_volts", Unit.VOLT, 1, 2000);
             OptionalDouble grid = number("grid_volts", Unit.VOLT, -300, 0);
-            TubeTest.Current current = text.apply("current").isBlank()
-                    ? TubeTest.Current.CATHODE
-                    : choice("current", TubeTest.Current.values());
-            Tap tap = text.apply("tap").isBlank() ? Tap.UNKNOWN : choice("tap", Tap.values());
+            TesterReading.Current current = text.apply("current").isBlank()
+                    ? TesterReading.Current.CATHODE
+                    : choice("current", TesterReading.Current.values());
+            Microphony tap = text.apply("tap").isBlank() ? Microphony.UNKNOWN : choice("tap", Microphony.values());
             OptionalDouble steepness = number("transconductance_ma_v", null, 0.01, 100);
-            return new TubeTest(
+            return new TesterReading(
                     date("tested"),
                     words("tester", LONGEST_WORD),
                     new TestCondition(plate, screen.orElse(plate), grid),

@@ -49,7 +49,7 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
     public static GroupForecast of(
             TubeType type,
             TestCondition condition,
-            TubeTest.Current current,
+            TesterReading.Current current,
             List<Candidate> tubes,
             double plate,
             double screen,
@@ -98,7 +98,7 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
             PentodeModel typical,
             Candidate tube,
             TestCondition at,
-            TubeTest.Current current,
+            TesterReading.Current current,
             ToDoubleFunction<PentodeModel> there) {
         double amps = there.applyAsDouble(through(typical, tube, at, current));
         Candidate more = new Candidate(tube.label(), tube.amps() * (1 + TESTER_CURRENT), tube.transconductance());
@@ -120,7 +120,7 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
      * The typical model with the amplification factor that gives the tube's steepness, if known, and then its current.
      */
     private static PentodeModel through(
-            PentodeModel typical, Candidate tube, TestCondition at, TubeTest.Current current) {
+            PentodeModel typical, Candidate tube, TestCondition at, TesterReading.Current current) {
         PentodeModel model = typical;
         if (tube.transconductance().isPresent()) {
             double wanted = tube.transconductance().getAsDouble();
@@ -136,9 +136,10 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
         return scaled(model, tube, at, current);
     }
 
-    private static PentodeModel scaled(PentodeModel model, Candidate tube, TestCondition at, TubeTest.Current current) {
+    private static PentodeModel scaled(
+            PentodeModel model, Candidate tube, TestCondition at, TesterReading.Current current) {
         double grid = at.grid().getAsDouble();
-        double here = current == TubeTest.Current.CATHODE
+        double here = current == TesterReading.Current.CATHODE
                 ? model.cathodeCurrent(at.plate(), at.screen(), grid)
                 : model.plateCurrent(at.plate(), at.screen(), grid);
         return model.scaled(tube.amps() / here);

@@ -8,7 +8,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.PotReach;
 import yellowrail.core.amp.Side;
-import yellowrail.core.balance.SwingTest;
+import yellowrail.core.balance.PotSwing;
 import yellowrail.core.supply.ReadingSet;
 
 /**
@@ -135,7 +135,7 @@ final class Balancing {
     }
 
     /** Why a balance pot at its stops does not reach the balance: both showed the same side ahead. */
-    static Optional<MoveFinding> outOfReach(SwingTest swing) {
+    static Optional<MoveFinding> outOfReach(PotSwing swing) {
         double atA = swing.push().atA() - swing.pull().atA();
         double atB = swing.push().atB() - swing.pull().atB();
         return atA * atB > 0

@@ -10,7 +10,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.School;
-import yellowrail.core.balance.SwingTest;
+import yellowrail.core.balance.PotSwing;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.StageIdle;
@@ -67,7 +67,7 @@ final class MoveNotes {
         groups.forEach(group -> mismatch(group, landing).ifPresent(notes::add));
         weakest().ifPresent(notes::add);
         reach(landing, steps).ifPresent(notes::add);
-        SwingTest.of(sheet, readings.present()).stream()
+        PotSwing.of(sheet, readings.present()).stream()
                 .flatMap(swing -> Balancing.outOfReach(swing).stream())
                 .forEach(notes::add);
         ratings(landing, notes);

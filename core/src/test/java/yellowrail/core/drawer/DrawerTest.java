@@ -30,7 +30,7 @@ class DrawerTest {
         DrawerRow row = csv.rows().get(0);
         assertThat(row.tube().markings()).isEqualTo("grey, \"round\" base");
         assertThat(row.tube().state()).isEqualTo(TubeState.NEW);
-        TubeTest test = row.test().orElseThrow();
+        TesterReading test = row.test().orElseThrow();
         assertThat(test.condition()).isEqualTo(new TestCondition(250, 250, OptionalDouble.of(-14)));
         assertThat(test.amps()).isCloseTo(0.0725, within(1e-12));
         assertThat(test.transconductance().orElseThrow()).isCloseTo(0.0061, within(1e-12));
@@ -98,7 +98,7 @@ class DrawerTest {
                                 60 + 20 * chance.nextDouble(),
                                 60 + 10 * chance.nextDouble(),
                                 5 + chance.nextDouble(),
-                                DrawerRow.written(Tap.values()[1 + i % 4])))
+                                DrawerRow.written(Microphony.values()[1 + i % 4])))
                 .collect(Collectors.joining("", HEADER, ""));
         DrawerCsv first = DrawerCsv.parse(text);
         assertThat(first.faults()).isEmpty();
@@ -106,8 +106,9 @@ class DrawerTest {
         assertThat(second.rows()).isEqualTo(first.rows()).hasSize(2000);
     }
 
-    private static Comparison.Tested tested(String label, double milliamps, double plate, TubeTest.Current current) {
-        TubeTest test = new TubeTest(
+    private static Comparison.Tested tested(
+            String label, double milliamps, double plate, TesterReading.Current current) {
+        TesterReading test = new TesterReading(
                 Optional.empty(),
                 "",
                 new TestCondition(plate, plate, OptionalDouble.of(-14)),
@@ -116,7 +117,7 @@ class DrawerTest {
                 label.equals("hot") ? OptionalDouble.of(0.040) : OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
-                Tap.NONE,
+                Microphony.NONE,
                 "");
         return new Comparison.Tested(
                 new DrawerTube(
@@ -135,13 +136,13 @@ class DrawerTest {
         Comparison comparison = Comparison.of(
                 Amps.type("6L6GC"),
                 List.of(
-                        tested("A", 72, 250, TubeTest.Current.CATHODE),
-                        tested("B", 71, 250, TubeTest.Current.CATHODE),
-                        tested("near", 85, 270, TubeTest.Current.CATHODE),
-                        tested("far", 40, 400, TubeTest.Current.CATHODE),
-                        tested("plate", 68, 250, TubeTest.Current.PLATE),
-                        tested("bad", 70, 250, TubeTest.Current.CATHODE),
-                        tested("hot", 72, 250, TubeTest.Current.CATHODE)));
+                        tested("A", 72, 250, TesterReading.Current.CATHODE),
+                        tested("B", 71, 250, TesterReading.Current.CATHODE),
+                        tested("near", 85, 270, TesterReading.Current.CATHODE),
+                        tested("far", 40, 400, TesterReading.Current.CATHODE),
+                        tested("plate", 68, 250, TesterReading.Current.PLATE),
+                        tested("bad", 70, 250, TesterReading.Current.CATHODE),
+                        tested("hot", 72, 250, TesterReading.Current.CATHODE)));
         assertThat(comparison.condition()).contains(new TestCondition(250, 250, OptionalDouble.of(-14)));
         assertThat(comparison.candidates()).extracting(Candidate::label).containsExactly("A", "B", "near", "hot");
         assertThat(comparison.candidates().get(2).amps()).isBetween(0.060, 0.080);
@@ -163,7 +164,7 @@ class DrawerTest {
                 Candidate.of("B", 0.077),
                 new Candidate("C", 0.070, OptionalDouble.of(0.0066)));
         GroupForecast forecast =
-                GroupForecast.of(Amps.type("6L6GC"), at, TubeTest.Current.CATHODE, tubes, 440, 430, 0.040);
+                GroupForecast.of(Amps.type("6L6GC"), at, TesterReading.Current.CATHODE, tubes, 440, 430, 0.040);
         assertThat(forecast.byModel()).isTrue();
         assertThat(forecast.grid().orElseThrow()).isBetween(-50.0, -36.0);
         assertThat(forecast.amps().stream()
@@ -176,14 +177,20 @@ class DrawerTest {
                 .as("steeper at the same test current: colder at a farther bias")
                 .isLessThan(forecast.amps().get(0));
         assertThat(GroupForecast.of(
-                                Amps.type("KT120"), at, TubeTest.Current.CATHODE, tubes.subList(0, 2), 440, 430, 0.040)
+                                Amps.type("KT120"),
+                                at,
+                                TesterReading.Current.CATHODE,
+                                tubes.subList(0, 2),
+                                440,
+                                430,
+                                0.040)
                         .byModel())
                 .isFalse();
         assertThat(forecast.spread()).isPositive();
         assertThat(forecast.plusMinus().orElseThrow())
                 .as("carried from -14 V to some -45 V it is not known to a milliamp")
                 .isBetween(0.001, 0.020);
-        assertThat(GroupForecast.of(Amps.type("6L6GC"), at, TubeTest.Current.CATHODE, tubes, 250, 250, 0.070)
+        assertThat(GroupForecast.of(Amps.type("6L6GC"), at, TesterReading.Current.CATHODE, tubes, 250, 250, 0.070)
                         .plusMinus()
                         .orElseThrow())
                 .as("where it was tested it is")

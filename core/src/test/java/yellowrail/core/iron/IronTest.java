@@ -22,12 +22,12 @@ class IronTest {
         return OptionalDouble.of(value);
     }
 
-    private static RatioTest test(double primary, double... taps) {
-        return new RatioTest(
+    private static RatioMeasurement test(double primary, double... taps) {
+        return new RatioMeasurement(
                 true,
                 primary,
                 IntStream.range(0, taps.length)
-                        .mapToObj(i -> new RatioTest.Tap("tap " + (i + 1), taps[i], NO))
+                        .mapToObj(i -> new RatioMeasurement.Tap("tap " + (i + 1), taps[i], NO))
                         .toList(),
                 NO,
                 NO,
@@ -47,7 +47,7 @@ class IronTest {
         assertThat(reflection.turnsRatio()).isCloseTo(28.0, within(1e-9));
         assertThat(reflection.impedanceRatio()).isCloseTo(784, within(1e-9));
         assertThat(reflection.reflectedOhms()).isCloseTo(6272, within(1e-9));
-        RatioTest.Found found = test(67.2, 2.40).found().get(0);
+        RatioMeasurement.Found found = test(67.2, 2.40).found().get(0);
         assertThat(found.primaryOhms())
                 .usingElementComparator((one, other) -> Math.abs(one - other) < 1e-6 ? 0 : 1)
                 .containsExactly(784 * 2.0, 784 * 4.0, 784 * 8.0, 784 * 16.0);
@@ -123,9 +123,9 @@ class IronTest {
 
     @Test
     void tapsAreNamedByTheSquaresOfTheirVolts() {
-        List<RatioTest.TapSet> sets = test(67.2, 1.70, 2.40, 3.39).tapSets();
+        List<RatioMeasurement.TapSet> sets = test(67.2, 1.70, 2.40, 3.39).tapSets();
         assertThat(sets)
-                .extracting(RatioTest.TapSet::speakers)
+                .extracting(RatioMeasurement.TapSet::speakers)
                 .containsExactly(List.of(2.0, 4.0, 8.0), List.of(4.0, 8.0, 16.0));
         assertThat(sets.get(0).primaryOhms()).isCloseTo(3125, within(1.0));
         assertThat(sets.get(1).primaryOhms()).isCloseTo(6250, within(2.0));
@@ -137,10 +137,10 @@ class IronTest {
 
     @Test
     void halvesTapsCopperAndTheSourceAreHeldAgainstOneAnother() {
-        RatioTest good = new RatioTest(
+        RatioMeasurement good = new RatioMeasurement(
                 true,
                 67.2,
-                List.of(new RatioTest.Tap("8", 2.40, of(0.4))),
+                List.of(new RatioMeasurement.Tap("8", 2.40, of(0.4))),
                 of(33.6),
                 of(33.5),
                 of(14.4),
@@ -152,8 +152,16 @@ class IronTest {
         // 8 x 784 = 6272; copper 240 and 0.4 x 784 = 314: 1 - 6272 / 6826 = 8.1 %.
         assertThat(good.found().get(0).loss().orElseThrow()[0]).isCloseTo(0.0811, within(1e-4));
         assertThat(good.corePart().orElseThrow()).isCloseTo(0.1 / 10 * 8 / 2.4, within(1e-9));
-        RatioTest bad = new RatioTest(
-                true, 67.2, List.of(new RatioTest.Tap("8", 2.40, NO)), of(33.6), of(29.0), of(33.5), of(6), of(10), NO);
+        RatioMeasurement bad = new RatioMeasurement(
+                true,
+                67.2,
+                List.of(new RatioMeasurement.Tap("8", 2.40, NO)),
+                of(33.6),
+                of(29.0),
+                of(33.5),
+                of(6),
+                of(10),
+                NO);
         assertThat(bad.doubts())
                 .extracting(IronFinding::code)
                 .containsExactly("halves-differ", "halves-do-not-add-up", "no-screen-tap", "source-sags");

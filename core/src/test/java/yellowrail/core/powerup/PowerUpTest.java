@@ -19,7 +19,7 @@ import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.balance.BalanceFinding;
-import yellowrail.core.balance.SwingTest;
+import yellowrail.core.balance.PotSwing;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.supply.Mains;
@@ -148,7 +148,7 @@ class PowerUpTest {
 
     @Test
     void aMatchedPairSwingsInMirrorImages() {
-        SwingTest matched = swing(Amps.pair(), "swing a V1 38.2 V2 31", "swing b V1 31.5 V2 38")
+        PotSwing matched = swing(Amps.pair(), "swing a V1 38.2 V2 31", "swing b V1 31.5 V2 38")
                 .get(0);
         assertThat(matched.matched()).isTrue();
         assertThat(matched.apart()).isCloseTo(0.016, within(0.0005));
@@ -174,11 +174,11 @@ class PowerUpTest {
         AmpSheet stereo =
                 new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type("EL34"), 4, true).sheet();
         assertThat(swing(stereo, "swing a V1 38 V2 31 V3 44 V4 30", "swing b V1 31 V2 38 V3 36 V4 35"))
-                .extracting(SwingTest::channel, SwingTest::matched)
+                .extracting(PotSwing::channel, PotSwing::matched)
                 .containsExactly(tuple(Channel.LEFT, true), tuple(Channel.RIGHT, false));
     }
 
-    private static List<SwingTest> swing(AmpSheet sheet, String... lines) {
-        return SwingTest.of(sheet, new Moment(Amps.readings(sheet, lines)));
+    private static List<PotSwing> swing(AmpSheet sheet, String... lines) {
+        return PotSwing.of(sheet, new Moment(Amps.readings(sheet, lines)));
     }
 }

@@ -22,9 +22,9 @@ import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.drawer.DrawerCsv;
 import yellowrail.core.drawer.DrawerFinding;
 import yellowrail.core.drawer.DrawerRow;
-import yellowrail.core.drawer.Tap;
+import yellowrail.core.drawer.Microphony;
+import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.drawer.TubeState;
-import yellowrail.core.drawer.TubeTest;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
@@ -238,14 +238,14 @@ class DrawerController {
         return page.addObject("typed", typed)
                 .addObject("faults", beside)
                 .addObject("states", list(TubeState.values()))
-                .addObject("taps", list(Tap.values()))
-                .addObject("currents", list(TubeTest.Current.values()));
+                .addObject("taps", list(Microphony.values()))
+                .addObject("currents", list(TesterReading.Current.values()));
     }
 
     /** As a file writes them; what is not noted is blank there. */
     private List<Choice> list(Enum<?>[] values) {
         return Stream.of(values)
-                .map(value -> value == Tap.UNKNOWN
+                .map(value -> value == Microphony.UNKNOWN
                         ? new Choice("", words.message("page.drawer.not-noted"))
                         : new Choice(DrawerRow.written(value), words.name(value)))
                 .toList();

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import yellowrail.core.drawer.DrawerFinding;
-import yellowrail.core.drawer.Tap;
+import yellowrail.core.drawer.Microphony;
+import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.drawer.TubeState;
-import yellowrail.core.drawer.TubeTest;
 import yellowrail.core.quantity.Figures;
 import yellowrail.web.words.Words;
 
@@ -30,7 +30,7 @@ record DrawerLine(
         List<String> flags = new ArrayList<>();
         suspect.ifPresent(flags::add);
         kept.test()
-                .filter(TubeTest::isUnstable)
+                .filter(TesterReading::isUnstable)
                 .ifPresent(test -> flags.add(
                         words.say(new DrawerFinding.Unstable(test.rise().getAsDouble()))));
         TubeState state = suspect.isPresent() && kept.tube().state() != TubeState.WASTE
@@ -54,8 +54,8 @@ record DrawerLine(
                         .map(test -> steepness(test.transconductance().getAsDouble()))
                         .orElse(""),
                 kept.test()
-                        .map(TubeTest::tap)
-                        .filter(tap -> tap != Tap.UNKNOWN)
+                        .map(TesterReading::tap)
+                        .filter(tap -> tap != Microphony.UNKNOWN)
                         .map(words::name)
                         .orElse(""),
                 flags);

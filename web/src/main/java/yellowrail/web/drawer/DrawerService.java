@@ -12,7 +12,7 @@ import yellowrail.core.drawer.DrawerCsv;
 import yellowrail.core.drawer.DrawerRow;
 import yellowrail.core.drawer.DrawerTube;
 import yellowrail.core.drawer.Sitting;
-import yellowrail.core.drawer.TubeTest;
+import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.JsonColumn;
@@ -77,9 +77,9 @@ public class DrawerService {
 
     /** Newest first. */
     @Transactional(readOnly = true)
-    List<TubeTest> tests(long id) {
+    List<TesterReading> tests(long id) {
         return mapper.tests(id).stream()
-                .map(test -> json.read(test, TubeTest.class))
+                .map(test -> json.read(test, TesterReading.class))
                 .toList();
     }
 
@@ -104,7 +104,7 @@ public class DrawerService {
     }
 
     @Transactional
-    void addTest(long id, TubeTest test) {
+    void addTest(long id, TesterReading test) {
         mapper.addTest(tube(id).id(), json.write(test));
     }
 
@@ -187,6 +187,6 @@ public class DrawerService {
         return new Kept(
                 row.id(),
                 json.read(row.tube(), DrawerTube.class),
-                Optional.ofNullable(row.test()).map(test -> json.read(test, TubeTest.class)));
+                Optional.ofNullable(row.test()).map(test -> json.read(test, TesterReading.class)));
     }
 }

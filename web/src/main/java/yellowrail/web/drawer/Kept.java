@@ -3,10 +3,10 @@ package yellowrail.web.drawer;
 import java.util.Optional;
 import yellowrail.core.drawer.Comparison;
 import yellowrail.core.drawer.DrawerTube;
-import yellowrail.core.drawer.TubeTest;
+import yellowrail.core.drawer.TesterReading;
 
 /** A tube of the drawer with its number and its newest test. */
-record Kept(long id, DrawerTube tube, Optional<TubeTest> test) {
+record Kept(long id, DrawerTube tube, Optional<TesterReading> test) {
 
     Comparison.Tested tested() {
         return new Comparison.Tested(tube, test);

@@ -7,8 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.web.servlet.ModelAndView;
-import yellowrail.core.drawer.Tap;
-import yellowrail.core.drawer.TubeTest;
+import yellowrail.core.drawer.Microphony;
+import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.quantity.Figures;
 import yellowrail.web.words.Words;
 
@@ -32,7 +32,7 @@ final class TubePage {
     /** A stay in an amp. */
     record StayLine(String where, String from, String to, String hours, List<String> findings) {}
 
-    static ModelAndView of(Kept kept, List<TubeTest> tests, List<DrawerService.Stay> stays, Words words) {
+    static ModelAndView of(Kept kept, List<TesterReading> tests, List<DrawerService.Stay> stays, Words words) {
         Duration on = stays.stream().map(stay -> stay.sitting().on()).reduce(Duration.ZERO, Duration::plus);
         return new ModelAndView("drawer/tube")
                 .addObject("kept", kept)
@@ -46,12 +46,12 @@ final class TubePage {
                         "bought", kept.tube().bought().map(DAY::format).orElse(words.message("page.drawer.not-noted")));
     }
 
-    private static TestLine line(TubeTest test, Words words) {
+    private static TestLine line(TesterReading test, Words words) {
         List<String> remarks = new ArrayList<>();
         if (test.isUnstable()) {
             remarks.add(words.message("page.drawer.unstable"));
         }
-        if (test.tap() != Tap.UNKNOWN) {
+        if (test.tap() != Microphony.UNKNOWN) {
             remarks.add(words.message("page.drawer.tap", words.name(test.tap())));
         }
         if (!test.gas().isBlank()) {
@@ -69,7 +69,7 @@ final class TubePage {
                 String.join("; ", remarks));
     }
 
-    private static String warmUp(TubeTest test, Words words) {
+    private static String warmUp(TesterReading test, Words words) {
         if (test.before().isEmpty()) {
             return "";
         }

@@ -17,7 +17,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.iron.ImpedanceFile;
-import yellowrail.core.iron.RatioTest;
+import yellowrail.core.iron.RatioMeasurement;
 import yellowrail.core.iron.SmallSignalSpeaker;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Rating;
@@ -44,7 +44,7 @@ class IronController {
     @GetMapping("/amps/{id}/iron")
     ModelAndView page(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Faults faults = new Faults(words);
-        Optional<RatioTest> test = new RatioForm(typed).read(faults);
+        Optional<RatioMeasurement> test = new RatioForm(typed).read(faults);
         return page(id, typed, faults)
                 .addObject(
                         "ratio", test.map(found -> RatioView.of(found, words)).orElse(null));

@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import yellowrail.core.iron.RatioTest;
+import yellowrail.core.iron.RatioMeasurement;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FieldReader;
@@ -38,7 +38,7 @@ record RatioForm(Map<String, String> typed) {
     }
 
     /** @return empty if there are faults, or nothing was typed */
-    Optional<RatioTest> read(Faults faults) {
+    Optional<RatioMeasurement> read(Faults faults) {
         if (isBlank()) {
             return Optional.empty();
         }
@@ -48,13 +48,13 @@ record RatioForm(Map<String, String> typed) {
             return Optional.empty();
         }
         double primary = read.required("primary", of("primary"), Unit.VOLT, 0.001, 1000);
-        List<RatioTest.Tap> taps = new ArrayList<>();
+        List<RatioMeasurement.Tap> taps = new ArrayList<>();
         for (String tap : TAPS) {
             OptionalDouble volts = read.number("tap" + tap, of("tap" + tap), Unit.VOLT, 0.0001, 1000);
             OptionalDouble ohms = read.number("tapOhms" + tap, of("tapOhms" + tap), Unit.OHM, 0.001, 100);
             String label = read.words("tapLabel" + tap, of("tapLabel" + tap), LONGEST);
-            volts.ifPresent(value -> taps.add(
-                    new RatioTest.Tap(label.isEmpty() ? faults.worded("page.ratio.tap", tap) : label, value, ohms)));
+            volts.ifPresent(value -> taps.add(new RatioMeasurement.Tap(
+                    label.isEmpty() ? faults.worded("page.ratio.tap", tap) : label, value, ohms)));
         }
         if (taps.isEmpty()) {
             faults.say("tap1", "page.form.one-tap-at-least");
@@ -68,7 +68,7 @@ record RatioForm(Map<String, String> typed) {
         boolean fedSecondary = !of("fed").equals("primary");
         return faults.any()
                 ? Optional.empty()
-                : Optional.of(
-                        new RatioTest(fedSecondary, primary, taps, half, other, screen, source, sourceOhms, copper));
+                : Optional.of(new RatioMeasurement(
+                        fedSecondary, primary, taps, half, other, screen, source, sourceOhms, copper));
     }
 }

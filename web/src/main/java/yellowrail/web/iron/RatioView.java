@@ -3,7 +3,7 @@ package yellowrail.web.iron;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import yellowrail.core.iron.RatioTest;
+import yellowrail.core.iron.RatioMeasurement;
 import yellowrail.core.quantity.Figures;
 import yellowrail.web.words.Words;
 
@@ -16,7 +16,7 @@ record RatioView(List<Row> rows, String sets, List<Offer> offers, List<String> f
     /** Something to write on the sheet: a load and the taps it goes with. */
     record Offer(String words, String loadOhms, String taps) {}
 
-    static RatioView of(RatioTest test, Words words) {
+    static RatioView of(RatioMeasurement test, Words words) {
         List<Row> rows = test.found().stream()
                 .map(found -> new Row(
                         found.tap().label(),
@@ -50,14 +50,14 @@ record RatioView(List<Row> rows, String sets, List<Offer> offers, List<String> f
                 words.say(test.doubts()));
     }
 
-    private static String sets(RatioTest test, Words words) {
+    private static String sets(RatioMeasurement test, Words words) {
         String sets = test.tapSets().stream()
                 .map(set -> words.say(set.says()))
                 .collect(Collectors.joining(words.message("page.ratio.or")));
         return sets.isEmpty() ? "" : words.message("page.ratio.they-fit", sets);
     }
 
-    private static Offer offer(RatioTest.TapSet set, Words words) {
+    private static Offer offer(RatioMeasurement.TapSet set, Words words) {
         List<String> ohms = set.speakers().stream().map(Figures::plain).toList();
         return new Offer(
                 words.message("page.ratio.offer", kilohms(set.primaryOhms()), String.join(", ", ohms)),

@@ -10,8 +10,8 @@ import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Pot;
+import yellowrail.core.balance.PotSwing;
 import yellowrail.core.balance.SideBalance;
-import yellowrail.core.balance.SwingTest;
 import yellowrail.core.idle.IdleFinding;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
@@ -123,7 +123,7 @@ record RunView(
                         ? move.map(found -> MoveView.of(found, stage, tubes, mains, span, words))
                                 .orElse(null)
                         : null,
-                SwingTest.of(sheet, now.moment()).stream()
+                PotSwing.of(sheet, now.moment()).stream()
                         .map(swing -> (swing.channel() == Channel.MONO ? "" : words.name(swing.channel()) + ": ")
                                 + words.say(swing.says()))
                         .toList(),

@@ -24,7 +24,7 @@ import yellowrail.core.reading.ReadingKind;
  * @param matched whether that is within what counts as matched
  * @param says the verdict with its figures
  */
-public record SwingTest(Channel channel, Swing push, Swing pull, double apart, boolean matched, BalanceFinding says) {
+public record PotSwing(Channel channel, Swing push, Swing pull, double apart, boolean matched, BalanceFinding says) {
 
     /** Mirror readings within this of their mean belong to a matched pair. */
     public static final double MATCHED = 0.10;
@@ -33,13 +33,13 @@ public record SwingTest(Channel channel, Swing push, Swing pull, double apart, b
     public record Swing(String point, double atA, double atB) {}
 
     /** @return one for each channel of which all four readings are in */
-    public static List<SwingTest> of(AmpSheet sheet, Moment moment) {
+    public static List<PotSwing> of(AmpSheet sheet, Moment moment) {
         return Stream.of(Channel.values())
                 .flatMap(channel -> of(sheet, moment, channel).stream())
                 .toList();
     }
 
-    private static Optional<SwingTest> of(AmpSheet sheet, Moment moment, Channel channel) {
+    private static Optional<PotSwing> of(AmpSheet sheet, Moment moment, Channel channel) {
         return side(sheet, moment, channel, Side.PUSH)
                 .flatMap(push ->
                         side(sheet, moment, channel, Side.PULL).map(pull -> verdict(sheet, channel, push, pull)));
@@ -62,7 +62,7 @@ public record SwingTest(Channel channel, Swing push, Swing pull, double apart, b
                 : Optional.empty();
     }
 
-    private static SwingTest verdict(AmpSheet sheet, Channel channel, Swing push, Swing pull) {
+    private static PotSwing verdict(AmpSheet sheet, Channel channel, Swing push, Swing pull) {
         double one = apart(push.atA(), pull.atB());
         double other = apart(push.atB(), pull.atA());
         double worst = Math.max(Math.abs(one), Math.abs(other));
@@ -83,7 +83,7 @@ public record SwingTest(Channel channel, Swing push, Swing pull, double apart, b
                                         pushA, pullB, pushB, pullA, push.point(), pull.point(), worst)
                                 : new BalanceFinding.OneStronger(
                                         pushA, pullB, pushB, pullA, push.point(), pull.point(), worst, stronger);
-        return new SwingTest(channel, push, pull, worst, says instanceof BalanceFinding.MirrorImages, says);
+        return new PotSwing(channel, push, pull, worst, says instanceof BalanceFinding.MirrorImages, says);
     }
 
     private static double apart(double push, double pull) {

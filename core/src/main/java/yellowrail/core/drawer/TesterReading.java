@@ -19,7 +19,7 @@ import yellowrail.core.match.TestCondition;
  * @param tap what a light tap gave
  * @param gas gas and leakage, in the builder's words
  */
-public record TubeTest(
+public record TesterReading(
         Optional<LocalDate> tested,
         String tester,
         TestCondition condition,
@@ -28,7 +28,7 @@ public record TubeTest(
         OptionalDouble before,
         OptionalDouble warmMinutes,
         OptionalDouble transconductance,
-        Tap tap,
+        Microphony tap,
         String gas) {
 
     /** A figure that rises by more over its warm-up is not one to match by. */

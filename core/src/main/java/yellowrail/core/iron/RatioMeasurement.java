@@ -20,7 +20,7 @@ import java.util.OptionalDouble;
  * @param sourceOhms its own resistance, ohm
  * @param primaryOhms copper of the whole primary, ohm
  */
-public record RatioTest(
+public record RatioMeasurement(
         boolean fedSecondary,
         double primaryVolts,
         List<Tap> taps,
@@ -82,7 +82,7 @@ public record RatioTest(
         }
     }
 
-    public RatioTest {
+    public RatioMeasurement {
         taps = taps.stream().sorted(Comparator.comparingDouble(Tap::volts)).toList();
         if (taps.isEmpty() || !(primaryVolts > 0 && Double.isFinite(primaryVolts))) {
             throw new IllegalArgumentException("a ratio takes the volts of the primary and of a tap");
