@@ -123,8 +123,15 @@ class TubesApiTest {
                  "heaterWindingAmps": 5, "otherHeaterAmps": 1.2, "gridLeakOhms": 220000, "pinOne": "nothing"}""");
         assertThat(changes.get("lines").toString())
                 .contains("7.2 A of 5 A: 2.2 A too much.", "Pin 1 of EL34 is its suppressor");
-        changes.get("lines")
-                .forEach(line -> assertThat(line.get("source").stringValue()).isNotBlank());
+        assertThat(changes.get("lines"))
+                .extracting(line -> line.get("source").stringValue())
+                .hasSize(14)
+                .doesNotContain("")
+                .contains(
+                        "Catalogue, published data sheets.",
+                        "Heater currents: catalogue. Winding and the rest: amp sheet.",
+                        "Limit with fixed bias: design-centre, published data sheet.",
+                        "Bulb: typical for the type, makers differ. Room: amp sheet.");
         assertThat(faults("/api/swap-check", """
                 {"in": "6L6", "wants": 5, "tubes": 0, "rectifier": "valve", "biasColdestVolts": -30,
                  "biasHottestVolts": -50, "gridLeakOhms": "220k", "note": ""}"""))

@@ -41,7 +41,7 @@ class KeysTest extends BrowserTest {
     }
 
     private void key(String key) {
-        page.keyboard().press(key);
+        new Keys(page).press(key);
     }
 
     @Test
