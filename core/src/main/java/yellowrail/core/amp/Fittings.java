@@ -58,26 +58,7 @@ public record Fittings(
 
     /** The same with the load and the iron as measured. */
     public Fittings with(OptionalDouble load, Iron other) {
-        return new Fittings(
-                heaterAmps,
-                otherHeaterAmps,
-                rectifierTube,
-                firstFarads,
-                transformerAmps,
-                chokeAmps,
-                outputAmps,
-                heightMm,
-                widthMm,
-                gridLeakOhms,
-                load,
-                biasColdest,
-                biasHottest,
-                driveVolts,
-                screenVolts,
-                tiedPins,
-                pinOne,
-                familySwitch,
-                other);
+        return copy(heaterAmps, otherHeaterAmps, rectifierTube, transformerAmps, load, other);
     }
 
     /** What pin 1 of an octal socket is wired to. */
@@ -90,57 +71,35 @@ public record Fittings(
 
     /** The same with a rectifier tube of this type. */
     public Fittings withRectifier(String type) {
-        return new Fittings(
-                heaterAmps,
-                otherHeaterAmps,
-                type,
-                firstFarads,
-                transformerAmps,
-                chokeAmps,
-                outputAmps,
-                heightMm,
-                widthMm,
-                gridLeakOhms,
-                loadOhms,
-                biasColdest,
-                biasHottest,
-                driveVolts,
-                screenVolts,
-                tiedPins,
-                pinOne,
-                familySwitch,
-                iron);
+        return copy(heaterAmps, otherHeaterAmps, type, transformerAmps, loadOhms, iron);
     }
 
     /** The same with what the power transformer gives. */
     public Fittings withTransformer(OptionalDouble amps) {
-        return new Fittings(
-                heaterAmps,
-                otherHeaterAmps,
-                rectifierTube,
-                firstFarads,
-                amps,
-                chokeAmps,
-                outputAmps,
-                heightMm,
-                widthMm,
-                gridLeakOhms,
-                loadOhms,
-                biasColdest,
-                biasHottest,
-                driveVolts,
-                screenVolts,
-                tiedPins,
-                pinOne,
-                familySwitch,
-                iron);
+        return copy(heaterAmps, otherHeaterAmps, rectifierTube, amps, loadOhms, iron);
     }
 
     /** The same with a heater winding and what else hangs on it. */
     public Fittings withHeaters(double windingAmps, double others) {
-        return new Fittings(
+        return copy(
                 OptionalDouble.of(windingAmps),
                 OptionalDouble.of(others),
+                rectifierTube,
+                transformerAmps,
+                loadOhms,
+                iron);
+    }
+
+    private Fittings copy(
+            OptionalDouble heaterAmps,
+            OptionalDouble otherHeaterAmps,
+            String rectifierTube,
+            OptionalDouble transformerAmps,
+            OptionalDouble loadOhms,
+            Iron iron) {
+        return new Fittings(
+                heaterAmps,
+                otherHeaterAmps,
                 rectifierTube,
                 firstFarads,
                 transformerAmps,

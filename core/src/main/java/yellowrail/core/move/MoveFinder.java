@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Rectifier;
@@ -203,19 +204,20 @@ public final class MoveFinder {
         Landing target = move.landing(groups);
         MoveTeller teller = new MoveTeller(sheet, newest, learned);
         MoveNotes notes = new MoveNotes(stage, readings, sets, line, mains, learned, teller);
+        Supplier<NextMove> stay = () -> new NextMove(
+                NextMove.Kind.STAY,
+                line,
+                mains,
+                Optional.of(target),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                check(),
+                teller.stay(),
+                notes.of(target, groups, List.of(), check()),
+                newest);
         if (balancing.turns().isEmpty() && stays(newest, target)) {
-            return new NextMove(
-                    NextMove.Kind.STAY,
-                    line,
-                    mains,
-                    Optional.of(target),
-                    List.of(),
-                    Optional.empty(),
-                    Optional.empty(),
-                    check(),
-                    teller.stay(),
-                    notes.of(target, groups, List.of(), check()),
-                    newest);
+            return stay.get();
         }
         Outlook outlook = new Outlook(stage, newest, mains);
         FollowMe followMe = new FollowMe(
@@ -224,18 +226,7 @@ public final class MoveFinder {
         boolean levels = sheet.bias() != BiasKind.FIXED && turns.setsLevel();
         List<NextMove.Step> steps = sheet.bias() == BiasKind.FIXED ? List.of() : turns.to(target, groups);
         if (steps.isEmpty() && levels) {
-            return new NextMove(
-                    NextMove.Kind.STAY,
-                    line,
-                    mains,
-                    Optional.of(target),
-                    List.of(),
-                    Optional.empty(),
-                    Optional.empty(),
-                    check(),
-                    teller.stay(),
-                    notes.of(target, groups, List.of(), check()),
-                    newest);
+            return stay.get();
         }
         if (steps.isEmpty()) {
             Optional<BiasParts> parts =

@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -58,13 +57,7 @@ class IdleController {
                     @Content(
                             mediaType = MediaType.APPLICATION_JSON_VALUE,
                             schema = @Schema(implementation = IdleResponse.class)))
-    @ApiResponse(
-            responseCode = "400",
-            description = JsonExchange.FAULTS,
-            content =
-                    @Content(
-                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
-                            schema = @Schema(implementation = ProblemDetail.class)))
+    @RefusedWithFaults
     @PostMapping(path = "/api/idle", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> idle(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The reading cannot be computed", (fields, faults) -> {

@@ -14,9 +14,6 @@ import yellowrail.web.form.Faults;
 /** The way every JSON request goes: read whole, all faults told in one problem document, computed only without any. */
 final class JsonExchange {
 
-    /** As the OpenAPI document tells what a refused request is answered with. */
-    static final String FAULTS =
-            "Every fault with its field, in one problem document (RFC 9457): errors is a list of field and message";
     /** Some thousands of tubes; anything longer is a mistake. */
     private static final int LONGEST_BODY = 1 << 20;
 

@@ -12,7 +12,6 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Supplier;
 import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -57,13 +56,7 @@ class JsonStageController {
                     @Content(
                             mediaType = MediaType.APPLICATION_JSON_VALUE,
                             schema = @Schema(implementation = LoadLineResponse.class)))
-    @ApiResponse(
-            responseCode = "400",
-            description = JsonExchange.FAULTS,
-            content =
-                    @Content(
-                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
-                            schema = @Schema(implementation = ProblemDetail.class)))
+    @RefusedWithFaults
     @PostMapping(path = "/api/load-line", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> loadLine(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, CANNOT, (fields, faults) -> {
@@ -91,13 +84,7 @@ class JsonStageController {
             responseCode = "200",
             description = "The netlist",
             content = @Content(mediaType = MediaType.TEXT_PLAIN_VALUE, schema = @Schema(implementation = String.class)))
-    @ApiResponse(
-            responseCode = "400",
-            description = JsonExchange.FAULTS,
-            content =
-                    @Content(
-                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
-                            schema = @Schema(implementation = ProblemDetail.class)))
+    @RefusedWithFaults
     @PostMapping(path = "/api/load-line.cir")
     ResponseEntity<Object> netlist(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, CANNOT, MediaType.TEXT_PLAIN, (fields, faults) -> {
@@ -139,13 +126,7 @@ class JsonStageController {
                     @Content(
                             mediaType = MediaType.APPLICATION_JSON_VALUE,
                             schema = @Schema(implementation = ReflectedLoadResponse.class)))
-    @ApiResponse(
-            responseCode = "400",
-            description = JsonExchange.FAULTS,
-            content =
-                    @Content(
-                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
-                            schema = @Schema(implementation = ProblemDetail.class)))
+    @RefusedWithFaults
     @PostMapping(path = "/api/reflected-load", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> reflected(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The load cannot be computed", JsonStageController::reflect);

@@ -8,7 +8,6 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.io.IOException;
 import java.io.InputStream;
 import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -46,13 +45,7 @@ class JsonSwapController {
                     @Content(
                             mediaType = MediaType.APPLICATION_JSON_VALUE,
                             schema = @Schema(implementation = SwapResponse.class)))
-    @ApiResponse(
-            responseCode = "400",
-            description = JsonExchange.FAULTS,
-            content =
-                    @Content(
-                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
-                            schema = @Schema(implementation = ProblemDetail.class)))
+    @RefusedWithFaults
     @PostMapping(path = "/api/swap-check", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> check(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The swap cannot be checked", (fields, faults) -> {

@@ -17,7 +17,6 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Supplier;
 import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -63,13 +62,7 @@ class JsonTubesController {
                     @Content(
                             mediaType = MediaType.APPLICATION_JSON_VALUE,
                             schema = @Schema(implementation = MatchResponse.class)))
-    @ApiResponse(
-            responseCode = "400",
-            description = JsonExchange.FAULTS,
-            content =
-                    @Content(
-                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
-                            schema = @Schema(implementation = ProblemDetail.class)))
+    @RefusedWithFaults
     @PostMapping(path = "/api/match", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> match(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The tubes cannot be matched", this::match);
@@ -91,13 +84,7 @@ class JsonTubesController {
                     @Content(
                             mediaType = MediaType.APPLICATION_JSON_VALUE,
                             schema = @Schema(implementation = PlacingResponse.class)))
-    @ApiResponse(
-            responseCode = "400",
-            description = JsonExchange.FAULTS,
-            content =
-                    @Content(
-                            mediaType = MediaType.APPLICATION_PROBLEM_JSON_VALUE,
-                            schema = @Schema(implementation = ProblemDetail.class)))
+    @RefusedWithFaults
     @PostMapping(path = "/api/placing", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> placing(@Parameter(hidden = true) InputStream body) throws IOException {
         return JsonExchange.answer(body, "The tubes cannot be placed", JsonTubesController::place);

@@ -59,18 +59,12 @@ class MatchController {
         Faults faults = new Faults(words);
         OptionalDouble apart = new FieldReader(faults).number("tolerance", tolerance, Unit.MILLIAMP, 0, 1000);
         if (size < Matching.LEAST_GROUP || size > Matching.MOST_GROUP) {
-            faults.add(
-                    "size",
-                    words.message(
-                            "page.match.size",
-                            String.valueOf(Matching.LEAST_GROUP),
-                            String.valueOf(Matching.MOST_GROUP)));
+            faults.say("size", "page.match.size", Matching.LEAST_GROUP, Matching.MOST_GROUP);
         }
         List<Kept> selected = selected(tubes, type, q);
         if (selected.size() > Matching.MOST_TUBES) {
             faults.say("type", "page.match.too-many", selected.size(), Matching.MOST_TUBES);
         }
-        Map<Long, String> suspects = drawer.suspects();
         String name = commonest(selected);
         Optional<TubeType> known = drawer.type(name);
         if (known.isEmpty()) {
@@ -101,6 +95,7 @@ class MatchController {
                 Comparison.of(known.get(), alike.stream().map(Kept::tested).toList());
         Matching.Result result = new Matching(comparison.candidates(), size, apart).find(Deadline.fromNow());
         Optional<Amp> amp = ampId == 0 ? Optional.empty() : Optional.of(amps.newest(ampId));
+        Map<Long, String> suspects = drawer.suspects();
         Map<String, String> doubts = new HashMap<>();
         comparison.remarks().forEach((label, remarks) -> doubts.put(label, String.join("; ", words.say(remarks))));
         alike.stream()

@@ -172,11 +172,12 @@ record RunView(
             Words words) {
         return tubes.stream()
                 .map(tube -> {
-                    TubeCard card = TubeCard.of(tube, shows, words)
-                            .withReference(converted(tube, mainsRatio, mains, reference, words));
-                    return card.withNotes(card.notes().stream()
-                            .filter(note -> !common.contains(note))
-                            .toList());
+                    TubeCard card = TubeCard.of(tube, shows, words);
+                    return card.with(
+                            card.notes().stream()
+                                    .filter(note -> !common.contains(note))
+                                    .toList(),
+                            converted(tube, mainsRatio, mains, reference, words));
                 })
                 .toList();
     }

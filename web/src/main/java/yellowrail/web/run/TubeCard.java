@@ -79,7 +79,7 @@ record TubeCard(
         return String.join(", ", parts);
     }
 
-    TubeCard withNotes(List<String> others) {
+    TubeCard with(List<String> others, String converted) {
         return new TubeCard(
                 label,
                 side,
@@ -101,31 +101,6 @@ record TubeCard(
                 reading,
                 figures,
                 others,
-                atReference);
-    }
-
-    TubeCard withReference(String converted) {
-        return new TubeCard(
-                label,
-                side,
-                place,
-                type,
-                verdict,
-                verdictToken,
-                early,
-                stale,
-                plateMilliamps,
-                watts,
-                wattsPlusMinus,
-                percent,
-                plateVolts,
-                cathodeMilliamps,
-                screenMilliamps,
-                screenWatts,
-                bias,
-                reading,
-                figures,
-                notes,
                 converted);
     }
 }
