@@ -47,7 +47,7 @@ public final class RunningApplication implements BeforeAllCallback {
             Map<String, Object> properties = new HashMap<>(postgres.properties());
             properties.put("server.port", 0);
             properties.put("yellow-rail.meter-port", 0);
-            SpringApplication application = new SpringApplicationBuilder(YellowRail.class)
+            SpringApplication application = new SpringApplicationBuilder(YellowRail.class, QueryCount.class)
                     .properties(properties)
                     .build();
             running = new Running(folder, postgres, application.run());
