@@ -91,12 +91,3 @@ for (const failure of ["htmx:sendError", "htmx:responseError"]) {
     }
   });
 }
-
-// A large drawer takes its seconds.
-document.addEventListener("submit", event => {
-  const note = event.target.querySelector("#matching");
-  if (note) {
-    note.textContent = words.matching + " ";
-    note.append(document.createElement("progress"));
-  }
-});

@@ -11,4 +11,9 @@ import yellowrail.core.amp.AmpSheet;
  * @param savedAt when this version was saved
  * @param sheet what it is
  */
-public record Amp(long id, int version, OffsetDateTime savedAt, AmpSheet sheet) {}
+public record Amp(long id, int version, OffsetDateTime savedAt, AmpSheet sheet) {
+
+    public SheetKey key() {
+        return new SheetKey(id, version);
+    }
+}

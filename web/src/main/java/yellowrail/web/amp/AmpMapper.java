@@ -12,14 +12,22 @@ interface AmpMapper {
     long addAmp(@Param("practice") boolean practice);
 
     /** @return 1, or 0 if that version was saved by somebody else in the meantime */
-    int addSheet(@Param("ampId") long ampId, @Param("version") int version, @Param("sheet") String sheet);
+    int addSheet(
+            @Param("ampId") long ampId,
+            @Param("version") int version,
+            @Param("name") String name,
+            @Param("sheet") String sheet);
+
+    /** The amps of the bench, by number. */
+    List<AmpName> names();
 
     Optional<AmpRow> newest(@Param("ampId") long ampId);
 
     Optional<AmpRow> version(@Param("ampId") long ampId, @Param("version") int version);
 
-    /** These versions of a sheet, rising. */
-    List<AmpRow> versions(@Param("ampId") long ampId, @Param("numbers") Collection<Integer> numbers);
+    List<AmpRow> newestOf(@Param("ampIds") Collection<Long> ampIds);
+
+    List<AmpRow> versions(@Param("keys") Collection<SheetKey> keys);
 
     /** The amps of the bench; practice amps stand elsewhere. */
     List<AmpRow> all();

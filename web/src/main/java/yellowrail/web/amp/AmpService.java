@@ -2,11 +2,13 @@ package yellowrail.web.amp;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.timeline.SheetVersion;
 import yellowrail.web.database.JsonColumn;
 import yellowrail.web.layout.NotFoundException;
 
@@ -27,6 +29,12 @@ public class AmpService {
         return mapper.all().stream().map(this::amp).toList();
     }
 
+    /** To choose one from a list. */
+    @Transactional(readOnly = true)
+    public List<AmpName> names() {
+        return mapper.names();
+    }
+
     /** @throws NotFoundException if there is no such amp */
     @Transactional(readOnly = true)
     public Amp newest(long id) {
@@ -41,14 +49,22 @@ public class AmpService {
                 .orElseThrow(() -> new NotFoundException("There is no version %d of amp %d.".formatted(version, id)));
     }
 
-    /** These versions of a sheet, rising. */
+    /** The newest sheets of these amps, by their numbers. */
     @Transactional(readOnly = true)
-    public List<SheetVersion> versions(long id, Collection<Integer> numbers) {
-        return numbers.isEmpty()
-                ? List.of()
-                : mapper.versions(id, numbers).stream()
-                        .map(row -> new SheetVersion(row.version(), amp(row).sheet()))
-                        .toList();
+    public Map<Long, Amp> newest(Collection<Long> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : mapper.newestOf(ids).stream().map(this::amp).collect(Collectors.toMap(Amp::id, Function.identity()));
+    }
+
+    /** These versions, of whatever amps. */
+    @Transactional(readOnly = true)
+    public Map<SheetKey, Amp> versions(Collection<SheetKey> keys) {
+        return keys.isEmpty()
+                ? Map.of()
+                : mapper.versions(keys).stream()
+                        .map(this::amp)
+                        .collect(Collectors.toMap(Amp::key, Function.identity()));
     }
 
     @Transactional
@@ -64,7 +80,7 @@ public class AmpService {
 
     private long create(AmpSheet sheet, boolean practice) {
         long id = mapper.addAmp(practice);
-        mapper.addSheet(id, 1, json.write(sheet));
+        mapper.addSheet(id, 1, sheet.name(), json.write(sheet));
         return id;
     }
 
@@ -79,7 +95,9 @@ public class AmpService {
             return Optional.empty();
         }
         int version = editedFrom + 1;
-        return mapper.addSheet(id, version, json.write(sheet)) == 1 ? Optional.of(version) : Optional.empty();
+        return mapper.addSheet(id, version, sheet.name(), json.write(sheet)) == 1
+                ? Optional.of(version)
+                : Optional.empty();
     }
 
     private Amp amp(AmpRow row) {

@@ -4,7 +4,10 @@ import java.time.Clock;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
@@ -39,13 +42,17 @@ class BenchService {
 
     @Transactional(readOnly = true)
     public List<BenchLine> lines() {
-        return amps.all().stream().map(this::line).toList();
+        List<Run> newest = runs.newestOfAll();
+        Map<Long, Run> byAmp = newest.stream().collect(Collectors.toMap(Run::ampId, Function.identity()));
+        Map<Long, StageSummary> summaries = runs.summaries(newest);
+        return amps.all().stream()
+                .map(amp -> line(amp, Optional.ofNullable(byAmp.get(amp.id())), run -> summaries.get(run.id())))
+                .toList();
     }
 
-    private BenchLine line(Amp amp) {
+    private BenchLine line(Amp amp, Optional<Run> newest, Function<Run, StageSummary> summaries) {
         AmpSheet sheet = amp.sheet();
         String what = words.say(sheet.told());
-        Optional<Run> newest = runs.newestOf(amp.id());
         if (newest.isEmpty()) {
             return new BenchLine(
                     amp.id(),
@@ -57,7 +64,7 @@ class BenchService {
                     words.message("page.bench.start"));
         }
         Run run = newest.get();
-        StageSummary summary = runs.summary(run);
+        StageSummary summary = summaries.apply(run);
         return new BenchLine(
                 amp.id(),
                 sheet.name(),

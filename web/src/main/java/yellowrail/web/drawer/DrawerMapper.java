@@ -1,5 +1,6 @@
 package yellowrail.web.drawer;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
@@ -8,27 +9,32 @@ import org.apache.ibatis.annotations.Param;
 @Mapper
 interface DrawerMapper {
 
-    /** Adds a tube, or replaces what is told of it; gives its number. */
-    long save(@Param("type") String type, @Param("label") String label, @Param("tube") String tube);
+    /** Adds tubes, or tells those anew whose type and label are there; no two of the same in one call. */
+    void save(@Param("tubes") String tubes);
 
-    /** @return 0 if another tube bears this name */
-    int rename(
-            @Param("id") long id, @Param("type") String type, @Param("label") String label, @Param("tube") String tube);
+    /** @return 0 if another tube bears this name, or somebody else has changed this one in the meantime */
+    int change(TubeRow tube);
 
-    void addTest(@Param("tubeId") long tubeId, @Param("test") String test);
+    /** Adds tests to the tubes of these types and labels; a test that is there already comes in once. */
+    void addTests(@Param("tests") String tests);
 
-    Optional<TubeRecord> tube(@Param("id") long id);
+    void addTest(@Param("tubeId") long tubeId, @Param("test") TestRow test);
+
+    /** Each with its newest test, by type and label. */
+    List<TubeRow> tubes(@Param("ids") Collection<Long> ids);
 
     Optional<Long> id(@Param("type") String type, @Param("label") String label);
 
     /** Newest first. */
-    List<String> tests(@Param("tubeId") long tubeId);
+    List<TestRow> tests(@Param("tubeId") long tubeId);
 
-    /** By type and label, each with its newest test; a blank type is any. */
-    List<TubeRecord> all(@Param("type") String type);
+    /** By type and label, each with its newest test. */
+    List<TubeRow> find(@Param("search") DrawerSearch search, @Param("limit") int limit, @Param("offset") long offset);
+
+    int count(@Param("search") DrawerSearch search);
 
     /** Every test with its tube, oldest first; a tube without a test once. */
-    List<TubeRecord> everyTest();
+    List<TubeRow> everyTest();
 
     List<String> types();
 }

@@ -1,26 +1,30 @@
 package yellowrail.web.drawer;
 
-import java.time.OffsetDateTime;
-import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.IntConsumer;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.drawer.DrawerCsv;
 import yellowrail.core.drawer.DrawerRow;
 import yellowrail.core.drawer.DrawerTube;
-import yellowrail.core.drawer.Sitting;
 import yellowrail.core.drawer.TesterReading;
+import yellowrail.core.drawer.TubeState;
+import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
-import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.JsonColumn;
 import yellowrail.web.layout.NotFoundException;
-import yellowrail.web.run.Run;
-import yellowrail.web.run.RunService;
 import yellowrail.web.seat.Seat;
 import yellowrail.web.seat.SeatService;
+import yellowrail.web.sitting.Sat;
+import yellowrail.web.sitting.SittingService;
 import yellowrail.web.tubes.TubeService;
 import yellowrail.web.words.Words;
 
@@ -28,11 +32,15 @@ import yellowrail.web.words.Words;
 @Service
 public class DrawerService {
 
+    /** As many are shown on a page. */
+    static final int PAGE = 100;
+    /** As many rows of a file go to the database at once. */
+    private static final int AT_ONCE = 1000;
+
     private final DrawerMapper mapper;
     private final JsonColumn json;
     private final SeatService seats;
-    private final RunService runs;
-    private final AmpService amps;
+    private final SittingService sittings;
     private final TubeService types;
     private final Words words;
 
@@ -40,26 +48,81 @@ public class DrawerService {
             DrawerMapper mapper,
             JsonColumn json,
             SeatService seats,
-            RunService runs,
-            AmpService amps,
+            SittingService sittings,
             TubeService types,
             Words words) {
         this.mapper = mapper;
         this.json = json;
         this.seats = seats;
-        this.runs = runs;
-        this.amps = amps;
+        this.sittings = sittings;
         this.types = types;
         this.words = words;
     }
 
-    /** One stay of a tube in an amp, with what its runs told. */
-    record Stay(Seat seat, String amp, Sitting sitting) {}
+    /**
+     * A page of what a filter finds.
+     *
+     * @param total how many it finds in all
+     * @param page from 0
+     */
+    record Found(List<DrawerLine> lines, int total, int page) {
 
-    /** @param type blank for any */
+        public boolean more() {
+            return (page + 1) * PAGE < total;
+        }
+    }
+
+    /** @param page from 0; the last one for any beyond */
     @Transactional(readOnly = true)
-    List<Kept> all(String type) {
-        return mapper.all(type).stream().map(this::kept).toList();
+    Found find(DrawerFilter filter, int page) {
+        Map<Long, String> sits = sits();
+        DrawerSearch search = search(filter, sits);
+        int total = mapper.count(search);
+        int shown = Math.max(0, Math.min(page, (total - 1) / PAGE));
+        List<Kept> kept = mapper.find(search, PAGE, (long) shown * PAGE).stream()
+                .map(this::kept)
+                .toList();
+        Map<Long, String> suspects = suspects(kept);
+        List<DrawerLine> lines = kept.stream()
+                .map(tube -> DrawerLine.of(
+                        tube, sits.getOrDefault(tube.id(), ""), Optional.ofNullable(suspects.get(tube.id())), words))
+                .toList();
+        return new Found(lines, total, shown);
+    }
+
+    /** How many a filter finds. */
+    @Transactional(readOnly = true)
+    int count(DrawerFilter filter) {
+        return mapper.count(search(filter, sits()));
+    }
+
+    /** The first of what a filter finds. */
+    @Transactional(readOnly = true)
+    List<Kept> first(int most, DrawerFilter filter) {
+        return mapper.find(search(filter, sits()), most, 0).stream()
+                .map(this::kept)
+                .toList();
+    }
+
+    /** The words of the page are searched where they are known: here. */
+    private DrawerSearch search(DrawerFilter filter, Map<Long, String> sits) {
+        String text = filter.q().toLowerCase(Locale.ROOT);
+        List<String> states = Arrays.stream(TubeState.values())
+                .filter(state -> words.name(state).toLowerCase(Locale.ROOT).contains(text))
+                .map(Enum::name)
+                .toList();
+        Set<Long> seated = sits.entrySet().stream()
+                .filter(seat -> seat.getValue().toLowerCase(Locale.ROOT).contains(text))
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+        return new DrawerSearch(filter.type(), text, states, seated, text.isEmpty() ? Set.of() : sittings.suspectNow());
+    }
+
+    /** Where each tube sits that sits anywhere, in words. */
+    private Map<Long, String> sits() {
+        return seats.taken().stream()
+                .collect(Collectors.toMap(
+                        Seat::tubeId, seat -> words.message("page.drawer.socket-of", seat.socket(), seat.amp())));
     }
 
     @Transactional(readOnly = true)
@@ -70,17 +133,23 @@ public class DrawerService {
     /** @throws NotFoundException if there is no such tube */
     @Transactional(readOnly = true)
     Kept tube(long id) {
-        return mapper.tube(id)
-                .map(this::kept)
+        return tubes(List.of(id)).stream()
+                .findFirst()
                 .orElseThrow(() -> new NotFoundException("There is no tube %d in the drawer.".formatted(id)));
+    }
+
+    /** Those of these tubes that there are. */
+    @Transactional(readOnly = true)
+    List<Kept> tubes(Collection<Long> ids) {
+        return ids.isEmpty()
+                ? List.of()
+                : mapper.tubes(ids).stream().map(this::kept).toList();
     }
 
     /** Newest first. */
     @Transactional(readOnly = true)
     List<TesterReading> tests(long id) {
-        return mapper.tests(id).stream()
-                .map(test -> json.read(test, TesterReading.class))
-                .toList();
+        return mapper.tests(id).stream().map(TestRow::test).toList();
     }
 
     /** The type as the catalogue has it, if it has. */
@@ -91,42 +160,65 @@ public class DrawerService {
     /** Adds a tube with its first test. @return its number; empty if a tube of that name is in the drawer already */
     @Transactional
     public Optional<Long> add(DrawerRow row) {
-        DrawerTube tube = named(row.tube());
-        return mapper.id(tube.type(), tube.label()).isPresent() ? Optional.empty() : Optional.of(keep(row));
+        DrawerTube tube = named(row.tube(), types.catalogue());
+        if (mapper.id(tube.type(), tube.label()).isPresent()) {
+            return Optional.empty();
+        }
+        keep(List.of(row));
+        return mapper.id(tube.type(), tube.label());
     }
 
-    /** @return whether it was changed; not if another tube bears the new name */
+    /** What came of a change. */
+    enum Change {
+        MADE,
+        LABEL_TAKEN,
+        CHANGED_MEANWHILE
+    }
+
+    /** @param editedFrom the version that was changed */
     @Transactional
-    boolean change(long id, DrawerTube told) {
-        DrawerTube tube = named(told);
-        tube(id);
-        return mapper.rename(id, tube.type(), tube.label(), json.write(tube)) == 1;
+    Change change(long id, int editedFrom, DrawerTube told) {
+        DrawerTube tube = named(told, types.catalogue());
+        if (mapper.change(TubeRow.of(id, editedFrom, tube)) == 1) {
+            return Change.MADE;
+        }
+        return tube(id).version() == editedFrom ? Change.LABEL_TAKEN : Change.CHANGED_MEANWHILE;
     }
 
     @Transactional
     void addTest(long id, TesterReading test) {
-        mapper.addTest(tube(id).id(), json.write(test));
+        mapper.addTest(tube(id).id(), TestRow.of(test));
+    }
+
+    @Transactional
+    public void keep(List<DrawerRow> rows) {
+        keep(rows, kept -> {});
     }
 
     /**
-     * Takes rows of a file: a tube that is in the drawer already is told anew, a test that is there already comes in
-     * once.
+     * Takes rows of a file, all or none: a tube that is in the drawer already is told anew, a test that is there
+     * already comes in once.
+     *
+     * @param progress is told how many rows are in
      */
     @Transactional
-    public void keep(List<DrawerRow> rows) {
-        rows.forEach(this::keep);
-    }
-
-    private long keep(DrawerRow row) {
-        DrawerTube tube = named(row.tube());
-        long id = mapper.save(tube.type(), tube.label(), json.write(tube));
-        row.test().ifPresent(test -> mapper.addTest(id, json.write(test)));
-        return id;
+    public void keep(List<DrawerRow> rows, IntConsumer progress) {
+        TubeCatalogue catalogue = types.catalogue();
+        for (int from = 0; from < rows.size(); from += AT_ONCE) {
+            int to = Math.min(rows.size(), from + AT_ONCE);
+            DrawerRows some = DrawerRows.of(rows.subList(from, to).stream()
+                    .map(row -> new DrawerRow(named(row.tube(), catalogue), row.test(), Map.of()))
+                    .toList());
+            mapper.save(json.write(some.tubes()));
+            mapper.addTests(json.write(some.tests()));
+            progress.accept(to);
+        }
     }
 
     /** Under the number that the catalogue calls it by, so that 6CA7 and EL34 lie together. */
-    private DrawerTube named(DrawerTube tube) {
-        return type(tube.type())
+    private static DrawerTube named(DrawerTube tube, TubeCatalogue catalogue) {
+        return catalogue
+                .find(tube.type())
                 .map(type -> new DrawerTube(
                         type.name(),
                         tube.label(),
@@ -148,45 +240,26 @@ public class DrawerService {
 
     /** Where a tube sat and what its runs told of it, newest first. */
     @Transactional(readOnly = true)
-    List<Stay> stays(long tubeId) {
-        List<Stay> stays = new ArrayList<>();
-        for (Seat seat : seats.ofTube(tubeId)) {
-            String amp = amps.newest(seat.ampId()).sheet().name();
-            for (Run run : runs.ofAmp(seat.ampId())) {
-                Sitting.of(
-                                runs.timeline(run),
-                                seat.socket(),
-                                at -> isDuring(seat, at.atOffset(seat.since().getOffset())))
-                        .ifPresent(sitting -> stays.add(0, new Stay(seat, amp, sitting)));
-            }
-        }
-        return stays;
+    List<Sat> sat(long tubeId) {
+        return sittings.ofTube(tubeId);
     }
 
-    private static boolean isDuring(Seat seat, OffsetDateTime at) {
-        return !at.isBefore(seat.since()) && (seat.until() == null || at.isBefore(seat.until()));
-    }
-
-    /** What the runs speak against a tube, by its number: it is suspect without anyone writing it down. */
+    /** What runs speak against these tubes, by number: they are suspect without anyone writing it down. */
     @Transactional(readOnly = true)
-    Map<Long, String> suspects() {
+    Map<Long, String> suspects(List<Kept> tubes) {
         Map<Long, String> suspects = new LinkedHashMap<>();
-        seats.all().stream()
-                .map(Seat::tubeId)
-                .distinct()
-                .forEach(tube -> stays(tube).stream()
-                        .flatMap(stay -> stay.sitting().findings().stream()
-                                .map(finding -> words.message(
-                                        "page.drawer.suspect", stay.seat().socket(), stay.amp(), words.say(finding))))
-                        .findFirst()
-                        .ifPresent(finding -> suspects.put(tube, finding)));
+        sittings.suspects(tubes.stream().map(Kept::id).toList())
+                .forEach((tube, sat) -> suspects.put(
+                        tube,
+                        words.message(
+                                "page.drawer.suspect",
+                                sat.seat().socket(),
+                                sat.seat().amp(),
+                                words.say(sat.sitting().findings().get(0)))));
         return suspects;
     }
 
-    private Kept kept(TubeRecord row) {
-        return new Kept(
-                row.id(),
-                json.read(row.tube(), DrawerTube.class),
-                Optional.ofNullable(row.test()).map(test -> json.read(test, TesterReading.class)));
+    private Kept kept(TubeRow row) {
+        return row.kept(json);
     }
 }

@@ -5,8 +5,12 @@ import yellowrail.core.drawer.Comparison;
 import yellowrail.core.drawer.DrawerTube;
 import yellowrail.core.drawer.TesterReading;
 
-/** A tube of the drawer with its number and its newest test. */
-record Kept(long id, DrawerTube tube, Optional<TesterReading> test) {
+/**
+ * A tube of the drawer with its number and its newest test.
+ *
+ * @param version of what is told of it, from 1
+ */
+record Kept(long id, int version, DrawerTube tube, Optional<TesterReading> test) {
 
     Comparison.Tested tested() {
         return new Comparison.Tested(tube, test);

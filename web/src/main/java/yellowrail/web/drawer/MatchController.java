@@ -3,7 +3,6 @@ package yellowrail.web.drawer;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -61,10 +60,12 @@ class MatchController {
         if (size < Matching.LEAST_GROUP || size > Matching.MOST_GROUP) {
             faults.say("size", "page.match.size", Matching.LEAST_GROUP, Matching.MOST_GROUP);
         }
-        List<Kept> selected = selected(tubes, type, q);
-        if (selected.size() > Matching.MOST_TUBES) {
-            faults.say("type", "page.match.too-many", selected.size(), Matching.MOST_TUBES);
+        DrawerFilter filter = new DrawerFilter(type, q);
+        int count = tubes.isEmpty() ? drawer.count(filter) : tubes.size();
+        if (count > Matching.MOST_TUBES) {
+            faults.say("type", "page.match.too-many", count, Matching.MOST_TUBES);
         }
+        List<Kept> selected = tubes.isEmpty() ? drawer.first(Matching.MOST_TUBES, filter) : drawer.tubes(tubes);
         String name = commonest(selected);
         Optional<TubeType> known = drawer.type(name);
         if (known.isEmpty()) {
@@ -82,7 +83,7 @@ class MatchController {
                 .addObject("size", size)
                 .addObject("tolerance", tolerance)
                 .addObject("tubes", tubes)
-                .addObject("amps", amps.all())
+                .addObject("amps", amps.names())
                 .addObject("ampId", ampId);
         if (faults.any()) {
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
@@ -95,7 +96,7 @@ class MatchController {
                 Comparison.of(known.get(), alike.stream().map(Kept::tested).toList());
         Matching.Result result = new Matching(comparison.candidates(), size, apart).find(Deadline.fromNow());
         Optional<Amp> amp = ampId == 0 ? Optional.empty() : Optional.of(amps.newest(ampId));
-        Map<Long, String> suspects = drawer.suspects();
+        Map<Long, String> suspects = drawer.suspects(alike);
         Map<String, String> doubts = new HashMap<>();
         comparison.remarks().forEach((label, remarks) -> doubts.put(label, String.join("; ", words.say(remarks))));
         alike.stream()
@@ -114,18 +115,6 @@ class MatchController {
                         alike.stream()
                                 .collect(Collectors.toMap(kept -> kept.tube().label(), Kept::id)),
                         selected.size() - alike.size()));
-    }
-
-    private List<Kept> selected(List<Long> tubes, String type, String q) {
-        String wanted = q.strip().toLowerCase(Locale.ROOT);
-        return drawer.all(type).stream()
-                .filter(kept -> tubes.isEmpty()
-                        ? (kept.tube().label() + " " + kept.tube().maker() + " "
-                                        + words.name(kept.tube().state()))
-                                .toLowerCase(Locale.ROOT)
-                                .contains(wanted)
-                        : tubes.contains(kept.id()))
-                .toList();
     }
 
     private static String commonest(List<Kept> selected) {

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,6 +25,7 @@ import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunEntries;
@@ -106,8 +108,12 @@ class PlacingService {
                 || idles.stream().anyMatch(tube -> tube.figures().isEmpty())) {
             return Proposal.none(words.message(each ? "page.placing.read-each" : "page.placing.shared-point"));
         }
-        Map<String, Seat> seated = new LinkedHashMap<>();
-        seats.ofAmp(amp.id()).forEach(seat -> seated.put(seat.socket(), seat));
+        Map<String, Seat> seated =
+                seats.ofAmp(amp.id()).stream().collect(Collectors.toMap(Seat::socket, Function.identity()));
+        Map<Long, Kept> ofSeats = drawer
+                .tubes(seated.values().stream().map(Seat::tubeId).toList())
+                .stream()
+                .collect(Collectors.toMap(Kept::id, Function.identity()));
         List<Candidate> candidates = new ArrayList<>();
         Map<String, Kept> known = new LinkedHashMap<>();
         Map<String, String> unnamed = new LinkedHashMap<>();
@@ -121,7 +127,7 @@ class PlacingService {
             if (seat == null) {
                 unnamed.put(label, idle.socket().label());
             } else {
-                known.put(label, drawer.tube(seat.tubeId()));
+                known.put(label, ofSeats.get(seat.tubeId()));
             }
         }
         return new Proposal(
@@ -133,7 +139,11 @@ class PlacingService {
     }
 
     private Proposal fromDrawer(Amp amp, List<Long> tubes) {
-        List<Kept> kept = tubes.stream().map(drawer::tube).toList();
+        Map<Long, Kept> found = drawer.tubes(tubes).stream().collect(Collectors.toMap(Kept::id, Function.identity()));
+        if (found.size() < tubes.size()) {
+            throw new NotFoundException("Not all of the tubes %s are in the drawer.".formatted(tubes));
+        }
+        List<Kept> kept = tubes.stream().map(found::get).toList();
         AmpSheet sheet = amp.sheet();
         if (kept.size() != sheet.sockets().size()) {
             return Proposal.none(words.message(

@@ -10,6 +10,7 @@ import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.drawer.Microphony;
 import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.quantity.Figures;
+import yellowrail.web.sitting.Sat;
 import yellowrail.web.words.Words;
 
 /** One tube's page: what it is, its tests, where it sat. */
@@ -32,7 +33,7 @@ final class TubePage {
     /** A stay in an amp. */
     record StayLine(String where, String from, String to, String hours, List<String> findings) {}
 
-    static ModelAndView of(Kept kept, List<TesterReading> tests, List<DrawerService.Stay> stays, Words words) {
+    static ModelAndView of(Kept kept, List<TesterReading> tests, List<Sat> stays, Words words) {
         Duration on = stays.stream().map(stay -> stay.sitting().on()).reduce(Duration.ZERO, Duration::plus);
         return new ModelAndView("drawer/tube")
                 .addObject("kept", kept)
@@ -85,9 +86,12 @@ final class TubePage {
                 : words.message("page.drawer.rise", before, change);
     }
 
-    private static StayLine line(DrawerService.Stay stay, Words words) {
+    private static StayLine line(Sat stay, Words words) {
         return new StayLine(
-                words.message("page.drawer.socket-of", stay.seat().socket(), stay.amp()),
+                words.message(
+                        "page.drawer.socket-of",
+                        stay.seat().socket(),
+                        stay.seat().amp()),
                 DAY.format(stay.seat().since()),
                 stay.seat().until() == null
                         ? words.message("page.drawer.now")

@@ -11,8 +11,7 @@ record HistoryLine(long id, String begun, boolean open, String summary, String t
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH);
 
-    static HistoryLine of(Run run, RunService runs, Words words, Clock clock) {
-        StageSummary summary = runs.summary(run);
+    static HistoryLine of(Run run, StageSummary summary, Words words, Clock clock) {
         return new HistoryLine(
                 run.id(),
                 DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())),

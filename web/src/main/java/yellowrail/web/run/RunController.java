@@ -1,6 +1,8 @@
 package yellowrail.web.run;
 
 import java.time.Clock;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -11,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.station.Safety;
 import yellowrail.core.station.Station;
@@ -80,11 +83,13 @@ class RunController {
     /** The runs of an amp, as a part of its sheet's page. */
     @GetMapping("/amps/{ampId}/runs")
     ModelAndView history(@PathVariable long ampId) {
+        List<Run> ofAmp = runs.ofAmp(ampId);
+        Map<Long, StageSummary> summaries = runs.summaries(ofAmp);
         return new ModelAndView("run/history :: runs")
                 .addObject(
                         "runs",
-                        runs.ofAmp(ampId).stream()
-                                .map(run -> HistoryLine.of(run, runs, words, clock))
+                        ofAmp.stream()
+                                .map(run -> HistoryLine.of(run, summaries.get(run.id()), words, clock))
                                 .toList());
     }
 

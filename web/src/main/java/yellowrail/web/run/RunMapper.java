@@ -1,5 +1,6 @@
 package yellowrail.web.run;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
@@ -10,17 +11,23 @@ interface RunMapper {
 
     Optional<Run> run(@Param("id") long id);
 
-    /** The same, held until the transaction ends: whoever writes to its log or closes it waits. */
+    List<Run> runs(@Param("runIds") Collection<Long> runIds);
+
+    /** A run, held until the transaction ends: whoever writes to its log or closes it waits. */
     Optional<Long> lock(@Param("id") long id);
 
     Optional<Run> newestOf(@Param("ampId") long ampId);
+
+    /** The newest run of every amp on the bench that has one. */
+    List<Run> newestOfAll();
 
     List<Run> ofAmp(@Param("ampId") long ampId);
 
     /** Begins a run unless one is open. */
     void begin(@Param("ampId") long ampId);
 
-    void close(@Param("id") long id, @Param("version") int version);
+    /** @return 1, or 0 if it was closed before */
+    int close(@Param("id") long id, @Param("version") int version);
 
     void setClock(@Param("id") long id, @Param("offset") double offset);
 
@@ -37,9 +44,23 @@ interface RunMapper {
     /** The newest rows, newest first, struck ones among them. */
     List<ReadingRow> newest(@Param("runId") long runId, @Param("before") long before, @Param("limit") int limit);
 
-    /** Of each kind at each place the last one up to a row, struck ones left out. */
-    List<ReadingRow> latestOfEach(@Param("runId") long runId, @Param("upTo") long upTo);
+    /** The newest rows of each of these runs, oldest first, struck ones among them. */
+    List<ReadingRow> newestOfEach(@Param("runIds") Collection<Long> runIds, @Param("limit") int limit);
 
-    /** The tube put last into each socket of an amp in the runs before this one. */
-    List<ReadingRow> tubesBefore(@Param("ampId") long ampId, @Param("runId") long runId);
+    /** Every row of these runs, oldest first, struck ones among them. */
+    List<ReadingRow> whole(@Param("runIds") Collection<Long> runIds);
+
+    /** How far a run has come: its last row, and the version of the sheet in force. */
+    record Far(long runId, long reading, int sheet) {}
+
+    List<Far> far(@Param("runIds") Collection<Long> runIds);
+
+    /** A run and a row of it. */
+    record End(long runId, long upTo) {}
+
+    /** Of each kind at each place the last one up to a row, struck ones left out. */
+    List<ReadingRow> latestOfEach(@Param("ends") Collection<End> ends);
+
+    /** The tube put last into each socket of the amp in the runs before each of these. */
+    List<ReadingRow> tubesBefore(@Param("runIds") Collection<Long> runIds);
 }

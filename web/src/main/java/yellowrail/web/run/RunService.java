@@ -1,8 +1,16 @@
 package yellowrail.web.run;
 
+import static java.util.stream.Collectors.toMap;
+import static java.util.stream.Collectors.toSet;
+
 import java.time.OffsetDateTime;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
@@ -11,8 +19,10 @@ import yellowrail.core.idle.StageSummary;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.timeline.Timeline;
+import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.amp.SheetKey;
 import yellowrail.web.layout.NotFoundException;
 
 /** Begins and closes runs and says what their logs amount to; {@link RunEntries} takes their readings. */
@@ -25,11 +35,14 @@ public class RunService {
     private final RunMapper mapper;
     private final AmpService amps;
     private final RunLogs logs;
+    private final ApplicationEventPublisher events;
+    private final Remembered<LogState, StageSummary> rememberedSummaries = new Remembered<>();
 
-    RunService(RunMapper mapper, AmpService amps, RunLogs logs) {
+    RunService(RunMapper mapper, AmpService amps, RunLogs logs, ApplicationEventPublisher events) {
         this.mapper = mapper;
         this.amps = amps;
         this.logs = logs;
+        this.events = events;
     }
 
     /** @return the open run of this amp, begun now if there was none */
@@ -45,6 +58,12 @@ public class RunService {
         return mapper.newestOf(ampId);
     }
 
+    /** The newest run of every amp on the bench that has one. */
+    @Transactional(readOnly = true)
+    public List<Run> newestOfAll() {
+        return mapper.newestOfAll();
+    }
+
     @Transactional(readOnly = true)
     public List<Run> ofAmp(long ampId) {
         return mapper.ofAmp(amps.newest(ampId).id());
@@ -55,7 +74,9 @@ public class RunService {
     public void close(long runId) {
         mapper.lock(runId);
         Run run = run(runId);
-        mapper.close(runId, amp(run).version());
+        if (mapper.close(runId, amp(run).version()) == 1) {
+            events.publishEvent(new RunClosed(run(runId)));
+        }
     }
 
     /** Sets a practice bench's clock, s ahead of the wall's. */
@@ -70,10 +91,33 @@ public class RunService {
         return mapper.run(id).orElseThrow(() -> new NotFoundException("There is no run " + id + "."));
     }
 
+    /** Those of these runs that there are. */
+    @Transactional(readOnly = true)
+    public List<Run> runs(Collection<Long> ids) {
+        return ids.isEmpty() ? List.of() : mapper.runs(ids);
+    }
+
     /** The amp as this run sees it: by its newest sheet while open, by the pinned one when closed. */
     @Transactional(readOnly = true)
     public Amp amp(Run run) {
         return run.isOpen() ? amps.newest(run.ampId()) : amps.version(run.ampId(), run.sheetVersion());
+    }
+
+    /** The amp as each of these runs sees it. */
+    private Map<Run, Amp> amps(Collection<Run> runs) {
+        Map<Long, Amp> newest =
+                amps.newest(runs.stream().filter(Run::isOpen).map(Run::ampId).collect(toSet()));
+        Map<SheetKey, Amp> pinned = amps.versions(runs.stream()
+                .filter(run -> !run.isOpen())
+                .map(RunService::pinned)
+                .collect(toSet()));
+        Map<Run, Amp> seen = new LinkedHashMap<>();
+        runs.forEach(run -> seen.put(run, run.isOpen() ? newest.get(run.ampId()) : pinned.get(pinned(run))));
+        return seen;
+    }
+
+    private static SheetKey pinned(Run run) {
+        return new SheetKey(run.ampId(), run.sheetVersion());
     }
 
     /** What the log of a run tells, from the first state of the bench to the present. */
@@ -106,6 +150,42 @@ public class RunService {
     @Transactional(readOnly = true)
     public StageSummary summary(Run run) {
         return StageSummary.of(timeline(run));
+    }
+
+    /** Where each of these runs stands, by its number; in as many queries however many there are. */
+    @Transactional(readOnly = true)
+    public Map<Long, StageSummary> summaries(Collection<Run> runs) {
+        Map<Long, StageSummary> summaries = new LinkedHashMap<>();
+        rememberedSummaries
+                .of(states(runs), changed -> each(logs.of(amps(changed)), log -> StageSummary.of(log.timeline())))
+                .forEach((run, summary) -> summaries.put(run.id(), summary));
+        return summaries;
+    }
+
+    /** What the meaning of each of these logs depends on. */
+    @Transactional(readOnly = true)
+    public Map<Run, LogState> states(Collection<Run> runs) {
+        if (runs.isEmpty()) {
+            return Map.of();
+        }
+        TubeCatalogue catalogue = logs.catalogue();
+        Map<Long, LogState> far = mapper.far(runs.stream().map(Run::id).toList()).stream()
+                .collect(toMap(RunMapper.Far::runId, at -> new LogState(at.reading(), at.sheet(), catalogue)));
+        Map<Run, LogState> states = new LinkedHashMap<>();
+        runs.forEach(run -> states.put(run, far.get(run.id())));
+        return states;
+    }
+
+    private static <T> Map<Run, T> each(Map<Run, RunLog> logs, Function<RunLog, T> compute) {
+        Map<Run, T> computed = new LinkedHashMap<>();
+        logs.forEach((run, log) -> computed.put(run, compute.apply(log)));
+        return computed;
+    }
+
+    /** What the whole logs of these runs tell, however long they are. */
+    @Transactional(readOnly = true)
+    public Map<Run, Timeline> wholeTimelines(Collection<Run> runs) {
+        return runs.isEmpty() ? Map.of() : each(logs.whole(amps(runs)), RunLog::timeline);
     }
 
     /** The test points that no current was ever read at. */

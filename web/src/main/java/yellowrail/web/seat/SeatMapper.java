@@ -1,6 +1,7 @@
 package yellowrail.web.seat;
 
 import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -13,7 +14,11 @@ interface SeatMapper {
     /** Oldest first. */
     List<Seat> ofTube(@Param("tubeId") long tubeId);
 
-    List<Seat> all();
+    /** Those in which a tube sits now. */
+    List<Seat> taken();
+
+    /** Every seat that these amps ever had, oldest first. */
+    List<Seat> ofAmps(@Param("ampIds") Collection<Long> ampIds);
 
     /** Takes out whoever sits in this socket, and this tube from wherever it sits. */
     void clear(

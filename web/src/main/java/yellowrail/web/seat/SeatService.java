@@ -1,6 +1,7 @@
 package yellowrail.web.seat;
 
 import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -35,10 +36,16 @@ public class SeatService {
         return mapper.ofTube(tubeId);
     }
 
-    /** Every seat there ever was, oldest first. */
+    /** Who sits anywhere now. */
     @Transactional(readOnly = true)
-    public List<Seat> all() {
-        return mapper.all();
+    public List<Seat> taken() {
+        return mapper.taken();
+    }
+
+    /** Every seat that these amps ever had, oldest first. */
+    @Transactional(readOnly = true)
+    public List<Seat> ofAmps(Collection<Long> ampIds) {
+        return ampIds.isEmpty() ? List.of() : mapper.ofAmps(ampIds);
     }
 
     /** Seats tubes by socket; whoever sat there, and wherever they sat, is taken out first. */

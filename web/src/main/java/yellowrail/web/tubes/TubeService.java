@@ -14,6 +14,11 @@ public class TubeService {
 
     private final TubeCatalogue published = TubeCatalogue.published();
     private final TubeMapper mapper;
+    /** The same catalogue as long as the same types are stored. */
+    private volatile Known known = new Known(List.of(), published);
+
+    private record Known(List<String> stored, TubeCatalogue catalogue) {}
+
     private final JsonColumn json;
 
     TubeService(TubeMapper mapper, JsonColumn json) {
@@ -23,10 +28,17 @@ public class TubeService {
 
     @Transactional(readOnly = true)
     public TubeCatalogue catalogue() {
-        List<TubeType> own = mapper.own().stream()
-                .map(type -> json.read(type, OwnTubeDocument.class).type())
-                .toList();
-        return own.isEmpty() ? published : published.with(own);
+        List<String> stored = mapper.own();
+        Known last = known;
+        if (!last.stored().equals(stored)) {
+            last = new Known(
+                    stored,
+                    published.with(stored.stream()
+                            .map(type -> json.read(type, OwnTubeDocument.class).type())
+                            .toList()));
+            known = last;
+        }
+        return last.catalogue();
     }
 
     /** Adds the builder's figures for a type, or replaces those entered before under the same name. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -215,9 +216,10 @@ class DrawerPagesTest {
                                 2,
                                 false)
                         .sheet());
-        List<Long> tubes = RunningApplication.bean(DrawerService.class).all("6550A").stream()
-                .map(Kept::id)
-                .toList();
+        List<Long> tubes =
+                RunningApplication.bean(DrawerService.class).first(10, new DrawerFilter("6550A", "")).stream()
+                        .map(Kept::id)
+                        .toList();
         OffsetDateTime begun = OffsetDateTime.now().minusHours(1);
         RunningApplication.bean(SeatService.class).place(amp, Map.of("V1", tubes.get(0), "V2", tubes.get(1)), begun);
         RunService runs = RunningApplication.bean(RunService.class);
@@ -259,5 +261,99 @@ class DrawerPagesTest {
                 .contains("A group has 2 to 8 tubes", "close");
         assertThat(body(visitor.post("/drawer/match", typed("/drawer?type=KT77", "/drawer/match", "q", "nobody")), 422))
                 .contains("No tube is selected");
+    }
+
+    @Test
+    void whatSomebodyElseHasSavedMeanwhileIsNotOverwritten() {
+        bring(HEADER + "\n6GW8,C1,,,,used,,,,,,,,,,,,,\n");
+        long id = RunningApplication.bean(DrawerService.class)
+                .first(1, new DrawerFilter("6GW8", ""))
+                .get(0)
+                .id();
+        String page = "/drawer/" + id;
+        Map<String, String> mine = typed(page + "/edit", page, "maker", "Fen Electric", "notes", "mine");
+        assertThat(visitor.post(page, typed(page + "/edit", page, "maker", "Bog Valve"))
+                        .statusCode())
+                .isEqualTo(302);
+        String answer = body(visitor.post(page, mine), 409);
+        assertThat(answer)
+                .contains("stored is \u201cBog Valve\u201d")
+                .contains("value=\"Fen Electric\"")
+                .contains(">mine</textarea>");
+        assertThat(body(visitor.get(page), 200)).contains("Bog Valve").doesNotContain("Fen Electric");
+        mine.put("version", "2");
+        assertThat(visitor.post(page, mine).statusCode()).isEqualTo(302);
+        assertThat(body(visitor.get(page), 200)).contains("Fen Electric", "mine");
+    }
+
+    /** The filter's words are searched where the page shows them: here, in the amp. */
+    @Test
+    void allShownIsWhatIsShown() {
+        bring(HEADER
+                + "\nEL37,M1,,,,used,,,,250,,-14,cathode,70,,,,,\nEL37,M2,,,,used,,,,250,,-14,cathode,71,,,,,"
+                + "\nEL37,M3,,,,suspect,,,,250,,-14,cathode,72,,,,,\n");
+        String amp = Visitor.location(visitor.post("/amps", typed("/amps/new", "/amps", "name", "Osier 100%")));
+        DrawerService drawer = RunningApplication.bean(DrawerService.class);
+        List<Long> tubes = drawer.first(9, new DrawerFilter("EL37", "")).stream()
+                .map(Kept::id)
+                .toList();
+        RunningApplication.bean(SeatService.class)
+                .place(
+                        Long.parseLong(amp.replaceAll("\\D", "")),
+                        Map.of("V1", tubes.get(0), "V2", tubes.get(1)),
+                        OffsetDateTime.now());
+        assertThat(labels(drawer, "OSIER 100%")).containsExactly("M1", "M2");
+        assertThat(labels(drawer, "v2 of osier")).containsExactly("M2");
+        assertThat(labels(drawer, "suspect")).containsExactly("M3");
+        assertThat(labels(drawer, "%")).containsExactly("M1", "M2");
+        assertThat(labels(drawer, "_")).isEmpty();
+        String page = body(visitor.get("/drawer?type=EL37&q=osier"), 200);
+        assertThat(page).contains("2 tubes", "M1", "M2").doesNotContain(">M3<");
+        assertThat(drawer.count(new DrawerFilter("EL37", "osier"))).isEqualTo(2);
+    }
+
+    private static List<String> labels(DrawerService drawer, String q) {
+        DrawerFilter filter = new DrawerFilter("EL37", q);
+        List<String> first = drawer.first(9, filter).stream()
+                .map(kept -> kept.tube().label())
+                .toList();
+        assertThat(drawer.find(filter, 0).lines().stream().map(DrawerLine::label))
+                .as("shown")
+                .isEqualTo(first);
+        return first;
+    }
+
+    @Test
+    void pagesFollowEachOtherAndNoneIsBeyondTheLast() {
+        bring("type,label\n"
+                + IntStream.range(0, 205).mapToObj(i -> "ECL86,P" + i).collect(Collectors.joining("\n")));
+        assertThat(body(visitor.get("/drawer?type=ECL86"), 200))
+                .contains("205 tubes", ">P0<", ">P99<")
+                .doesNotContain(">P100<");
+        assertThat(body(visitor.get("/drawer?type=ECL86&page=1"), 200)).contains(">P100<", ">P199<");
+        assertThat(body(visitor.get("/drawer?type=ECL86&page=900"), 200))
+                .contains(">P204<")
+                .doesNotContain(">P199<");
+    }
+
+    private static DrawerRow row(String type, String label) {
+        Map<String, String> cells = Map.of("type", type, "label", label);
+        return DrawerRow.read(column -> cells.getOrDefault(column, ""));
+    }
+
+    @Test
+    void anImportTellsHowFarItIs() {
+        List<Integer> told = new ArrayList<>();
+        DrawerService drawer = RunningApplication.bean(DrawerService.class);
+        drawer.keep(IntStream.range(0, 2500).mapToObj(i -> row("PL36", "I" + i)).toList(), told::add);
+        assertThat(told).containsExactly(1000, 2000, 2500);
+    }
+
+    @Test
+    void aTestThatIsThereAlreadyComesInOnceWhateverWasNotNoted() {
+        String file = "type,label,plate_volts,milliamps,gas\n7591,T1,250,45,\n7591,T1,250,45,\n7591,T1,250,45,slight\n";
+        bring(file);
+        bring(file);
+        assertThat(exported("7591")).hasSize(2);
     }
 }

@@ -27,8 +27,9 @@ class MatchControllerTest {
 
     private ModelAndView match(int tubes) {
         when(drawer.type("EL34")).thenReturn(TubeCatalogue.published().find("EL34"));
-        when(drawer.all(""))
-                .thenReturn(LongStream.range(0, tubes)
+        when(drawer.count(new DrawerFilter("", ""))).thenReturn(tubes);
+        when(drawer.first(Matching.MOST_TUBES, new DrawerFilter("", "")))
+                .thenReturn(LongStream.range(0, Math.min(tubes, Matching.MOST_TUBES))
                         .mapToObj(MatchControllerTest::kept)
                         .toList());
         return controller.match(List.of(), "", "", 2, "", 0);
@@ -36,7 +37,7 @@ class MatchControllerTest {
 
     private static Kept kept(long id) {
         DrawerTube tube = new DrawerTube("EL34", "T" + id, "", "", Optional.empty(), TubeState.USED, "");
-        return new Kept(id, tube, Optional.empty());
+        return new Kept(id, 1, tube, Optional.empty());
     }
 
     @Test

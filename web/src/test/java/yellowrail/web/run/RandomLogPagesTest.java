@@ -69,6 +69,7 @@ class RandomLogPagesTest {
 
     private static ReadingRow row(Reading reading) {
         return new ReadingRow(
+                1,
                 reading.id(),
                 reading.kind().name(),
                 reading.entry().target(),

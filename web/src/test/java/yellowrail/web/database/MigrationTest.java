@@ -1,0 +1,108 @@
+package yellowrail.web.database;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import javax.sql.DataSource;
+import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.SingleConnectionDataSource;
+import yellowrail.web.RunningApplication;
+
+/** What an application of before has stored is still there: rows as it wrote them, in a schema of their own. */
+@ExtendWith(RunningApplication.class)
+class MigrationTest {
+
+    private static final String SCHEMA = "of_before";
+
+    private final DataSource database = RunningApplication.bean(DataSource.class);
+    private JdbcTemplate old;
+
+    @BeforeEach
+    void anEmptySchema() throws Exception {
+        SingleConnectionDataSource one = new SingleConnectionDataSource(database.getConnection(), true);
+        old = new JdbcTemplate(one);
+        old.execute("DROP SCHEMA IF EXISTS %s CASCADE".formatted(SCHEMA));
+        migrateTo("5");
+        old.execute("SET search_path TO " + SCHEMA);
+    }
+
+    private void migrateTo(String version) {
+        Flyway.configure()
+                .dataSource(database)
+                .schemas(SCHEMA)
+                .target(version)
+                .load()
+                .migrate();
+    }
+
+    @Test
+    void tubesAndTestsThatWereDocumentsAreColumns() {
+        old.update("""
+                INSERT INTO drawer_tube (type, label, tube) VALUES
+                  ('EL34', 'A7', '{"type":"EL34","label":"A7","maker":"Fen Electric","markings":"blue print",
+                    "bought":"2026-03-01","state":"SUSPECT","notes":"hums"}'),
+                  ('EL34', 'A8', '{"type":"EL34","label":"A8","maker":"","markings":"","bought":null,"state":"NEW",
+                    "notes":""}')""");
+        old.update("""
+                INSERT INTO tube_test (tube_id, test) SELECT id, test::jsonb FROM drawer_tube, (VALUES
+                  ('{"tested":"2026-03-02","tester":"bridge","condition":{"plate":250.0,"screen":250.0,"grid":-12.2},
+                    "current":"PLATE","amps":0.0964,"before":0.07,"warmMinutes":10.0,"transconductance":0.0111,
+                    "tap":"FAINT","gas":"none","unstable":true}'),
+                  ('{"tested":null,"tester":"","condition":{"plate":250.0,"screen":240.0,"grid":null},
+                    "current":"CATHODE","amps":0.101,"before":null,"warmMinutes":null,"transconductance":null,
+                    "tap":"UNKNOWN","gas":"","unstable":false}')) AS tests (test) WHERE label = 'A7'""");
+        migrateTo("6");
+        Map<String, Object> tube = old.queryForMap("SELECT * FROM drawer_tube WHERE label = 'A7'");
+        assertThat(tube)
+                .containsEntry("maker", "Fen Electric")
+                .containsEntry("markings", "blue print")
+                .containsEntry("state", "SUSPECT")
+                .containsEntry("notes", "hums")
+                .containsEntry("version", 1);
+        assertThat(tube.get("bought")).hasToString("2026-03-01");
+        assertThat(old.queryForMap("SELECT * FROM drawer_tube WHERE label = 'A8'"))
+                .containsEntry("bought", null)
+                .containsEntry("state", "NEW");
+        List<Map<String, Object>> tests = old.queryForList("SELECT * FROM tube_test ORDER BY id");
+        assertThat(tests.get(0))
+                .containsEntry("tester", "bridge")
+                .containsEntry("plate_volts", 250.0)
+                .containsEntry("grid_volts", -12.2)
+                .containsEntry("current", "PLATE")
+                .containsEntry("amps", 0.0964)
+                .containsEntry("amps_before", 0.07)
+                .containsEntry("warm_minutes", 10.0)
+                .containsEntry("transconductance", 0.0111)
+                .containsEntry("tap", "FAINT")
+                .containsEntry("gas", "none");
+        assertThat(tests.get(0).get("tested")).hasToString("2026-03-02");
+        assertThat(tests.get(1))
+                .containsEntry("screen_volts", 240.0)
+                .containsEntry("tested", null)
+                .containsEntry("grid_volts", null)
+                .containsEntry("transconductance", null);
+        String again = """
+                INSERT INTO tube_test (tube_id, tester, plate_volts, screen_volts, current, amps)
+                SELECT tube_id, '', 250, 240, 'CATHODE', 0.101 FROM tube_test LIMIT 1 ON CONFLICT DO NOTHING""";
+        assertThat(old.update(again))
+                .as("the same test, though what was not noted is the same as nothing")
+                .isZero();
+    }
+
+    @Test
+    void anAmpHasItsNameAndAClosedRunWaitsForItsSittings() {
+        old.update("INSERT INTO amp DEFAULT VALUES");
+        old.update("INSERT INTO amp_sheet (amp_id, version, sheet) SELECT id, 1, '{\"name\":\"Fen\"}' FROM amp");
+        old.update("INSERT INTO bench_run (amp_id, closed_at, sheet_version) SELECT id, now(), 1 FROM amp");
+        migrateTo("6");
+        assertThat(old.queryForObject("SELECT name FROM amp_sheet", String.class))
+                .isEqualTo("Fen");
+        assertThat(old.queryForObject("SELECT sittings_written FROM bench_run", Boolean.class))
+                .isFalse();
+    }
+}
