@@ -8,7 +8,10 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import yellowrail.web.RunningApplication;
 
 /** The drawer and the swap check as a builder uses them. */
@@ -77,7 +80,7 @@ class DrawerDayTest extends BrowserTest {
                         instanceof List<?> list
                 ? list.stream().map(String::valueOf).toList()
                 : List.of();
-        String partner = seated.get(java.util.stream.IntStream.range(0, 4)
+        String partner = seated.get(IntStream.range(0, 4)
                 .filter(i -> !seated.get(i).equals("Q1") && sides.get(i).equals(sides.get(seated.indexOf("Q1"))))
                 .findFirst()
                 .orElseThrow());
@@ -107,5 +110,32 @@ class DrawerDayTest extends BrowserTest {
         page.navigate(page.url().replace("wants=EL34", "wants=EL340"));
         assertThat(page.locator("[role=alert]")).containsText("is in no catalogue here");
         page.context().close();
+    }
+
+    /** Seen while the answer is awaited: the bar, and how many rows are in. */
+    @Test
+    void aLongFileShowsHowFarItIs() {
+        Page page = chromium.laptop(RunningApplication.url());
+        page.navigate("/drawer");
+        String file = "type,label,plate_volts,milliamps\n"
+                + IntStream.range(0, 20_000)
+                        .mapToObj(i -> "EL95,L%d,250,%.1f".formatted(i, 20 + i % 90 / 10.0))
+                        .collect(Collectors.joining("\n"));
+        page.locator("#file")
+                .setInputFiles(new FilePayload("long.csv", "text/csv", file.getBytes(StandardCharsets.UTF_8)));
+        page.evaluate("""
+                () => {
+                  new MutationObserver(() => sessionStorage.seen = document.querySelector("#importing").textContent
+                    + document.querySelectorAll("#importing progress[value]").length)
+                    .observe(document.querySelector("#importing"), {subtree: true, childList: true});
+                }""");
+        page.click("text=Read it");
+        assertThat(page.locator(".say")).containsText("20,000 rows are in the drawer.");
+        assertThat(String.valueOf(page.evaluate("() => sessionStorage.seen"))).matches("(?s).*,000 of 20,000 rows1");
+        // The other tests want a drawer of a common size.
+        JdbcClient database = RunningApplication.bean(JdbcClient.class);
+        database.sql("DELETE FROM tube_test USING drawer_tube t WHERE t.id = tube_id AND t.type = 'EL95'")
+                .update();
+        database.sql("DELETE FROM drawer_tube WHERE type = 'EL95'").update();
     }
 }
