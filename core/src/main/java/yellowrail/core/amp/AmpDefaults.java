@@ -33,27 +33,31 @@ public record AmpDefaults(Topology topology, BiasKind bias, TubeType type, int t
     public AmpSheet sheet(CurrentMethod method) {
         CurrentSense current = currentSense(method);
         return new AmpSheet(
-                "",
-                "",
-                "",
-                topology,
-                type.name(),
-                type.customaryRating().system(),
-                OptionalDouble.empty(),
-                sockets(method),
-                bias,
-                pots(),
-                current,
-                new PlateSense(PlateSense.Point.PLATE, PlateSense.Reference.GROUND, OptionalDouble.empty()),
-                new ScreenSense(
-                        ScreenSense.Way.TYPICAL,
+                Identity.NONE,
+                new PowerStage(
+                        topology,
+                        type.name(),
+                        type.customaryRating().system(),
                         OptionalDouble.empty(),
-                        ScreenSense.Connection.PENTODE,
-                        OptionalDouble.empty()),
-                meter(current.shows()),
-                MAINS,
-                SETTLE_MINUTES,
-                Target.customary(bias, topology));
+                        sockets(method),
+                        bias,
+                        pots(),
+                        Accepted.NONE),
+                new Measuring(
+                        current,
+                        new PlateSense(PlateSense.Point.PLATE, PlateSense.Reference.GROUND, OptionalDouble.empty()),
+                        new ScreenSense(
+                                ScreenSense.Way.TYPICAL,
+                                OptionalDouble.empty(),
+                                ScreenSense.Connection.PENTODE,
+                                OptionalDouble.empty()),
+                        meter(current.shows()),
+                        MAINS,
+                        SETTLE_MINUTES,
+                        MeterLink.NONE),
+                Target.customary(bias, topology),
+                Supply.UNKNOWN,
+                Fittings.UNKNOWN);
     }
 
     /** How such an amp is usually read. */

@@ -51,11 +51,6 @@ public record Fittings(
     public static final Fittings UNKNOWN = new Fittings(
             NO, NO, "", NO, NO, NO, NO, NO, NO, NO, NO, NO, NO, NO, NO, "", PinOne.UNKNOWN, "", Iron.UNKNOWN);
 
-    /** Fittings saved before the iron was written down have none. */
-    public Fittings {
-        iron = iron == null ? Iron.UNKNOWN : iron;
-    }
-
     /** The same with the load and the iron as measured. */
     public Fittings with(OptionalDouble load, Iron other) {
         return copy(heaterAmps, otherHeaterAmps, rectifierTube, transformerAmps, load, other);

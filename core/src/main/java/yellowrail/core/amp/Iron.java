@@ -15,7 +15,7 @@ public record Iron(List<Double> taps, OptionalDouble copperOhms, List<String> ho
     public static final Iron UNKNOWN = new Iron(List.of(), OptionalDouble.empty(), List.of());
 
     public Iron {
-        taps = taps == null ? List.of() : taps.stream().sorted().toList();
-        hookups = hookups == null ? List.of() : List.copyOf(hookups);
+        taps = taps.stream().sorted().toList();
+        hookups = List.copyOf(hookups);
     }
 }

@@ -10,7 +10,6 @@ import java.util.OptionalDouble;
  * @param secondaryVolts AC volts of the plate winding, per half if it has a centre tap, V RMS at the sheet's mains
  * @param capacitorVolts what the first capacitor, or the stack, is rated for, V
  * @param otherAmps current from the same rail that is not the power tubes', A
- * @param mostAmps greatest DC the transformer or choke is rated for, A
  * @param resistorWatts rating of the resistor at each test point, W
  * @param biasFeedOhms resistor that feeds the bias from its rectifier, ohm
  * @param biasShuntOhms resistor from the bias to ground, ohm
@@ -24,12 +23,11 @@ public record Supply(
         OptionalDouble secondaryVolts,
         OptionalDouble capacitorVolts,
         OptionalDouble otherAmps,
-        OptionalDouble mostAmps,
         OptionalDouble resistorWatts,
         OptionalDouble biasFeedOhms,
         OptionalDouble biasShuntOhms,
         OptionalDouble regulation,
-        Boolean behindStandby) {
+        boolean behindStandby) {
 
     /** How far an unloaded winding stands above its rated volts where nobody measured it. */
     public static final double USUAL_REGULATION = 0.07;
@@ -42,14 +40,7 @@ public record Supply(
             OptionalDouble.empty(),
             OptionalDouble.empty(),
             OptionalDouble.empty(),
-            OptionalDouble.empty(),
             OptionalDouble.empty());
-
-    /** A sheet saved before regulation was written down has none. */
-    public Supply {
-        regulation = regulation == null ? OptionalDouble.empty() : regulation;
-        behindStandby = behindStandby != null && behindStandby;
-    }
 
     public Supply(
             Rectifier rectifier,
@@ -57,7 +48,6 @@ public record Supply(
             OptionalDouble secondaryVolts,
             OptionalDouble capacitorVolts,
             OptionalDouble otherAmps,
-            OptionalDouble mostAmps,
             OptionalDouble resistorWatts,
             OptionalDouble biasFeedOhms,
             OptionalDouble biasShuntOhms) {
@@ -67,7 +57,6 @@ public record Supply(
                 secondaryVolts,
                 capacitorVolts,
                 otherAmps,
-                mostAmps,
                 resistorWatts,
                 biasFeedOhms,
                 biasShuntOhms,
@@ -93,7 +82,6 @@ public record Supply(
                 secondaryVolts,
                 capacitorVolts,
                 OptionalDouble.of(amps),
-                mostAmps,
                 resistorWatts,
                 biasFeedOhms,
                 biasShuntOhms,
@@ -109,7 +97,6 @@ public record Supply(
                 secondaryVolts,
                 capacitorVolts,
                 otherAmps,
-                mostAmps,
                 resistorWatts,
                 biasFeedOhms,
                 biasShuntOhms,

@@ -48,9 +48,7 @@ public record Target(School school, double low, double aim, double high, List<Ba
 
     public Target {
         check(low, aim, high);
-        bands = bands == null
-                ? List.of()
-                : bands.stream().sorted(Comparator.comparingDouble(Band::volts)).toList();
+        bands = bands.stream().sorted(Comparator.comparingDouble(Band::volts)).toList();
     }
 
     public Target(School school, double low, double aim, double high) {

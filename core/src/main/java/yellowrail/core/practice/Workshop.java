@@ -8,6 +8,7 @@ import yellowrail.core.amp.Accepted;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Identity;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
@@ -58,28 +59,12 @@ public final class Workshop {
                 OptionalDouble.of(Math.rint((source + 4) / Math.sqrt(2))),
                 OptionalDouble.of(500),
                 OptionalDouble.of(0.015),
-                OptionalDouble.empty(),
                 OptionalDouble.of(1),
                 OptionalDouble.empty(),
                 OptionalDouble.empty());
-        return new AmpSheet(
-                        name,
-                        notes,
-                        "",
-                        usual.topology(),
-                        usual.tubeType(),
-                        usual.ratingSystem(),
-                        usual.ownPlateWatts(),
-                        usual.sockets(),
-                        usual.bias(),
-                        List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false)),
-                        usual.current(),
-                        usual.plate(),
-                        usual.screen(),
-                        usual.meter(),
-                        REFERENCE,
-                        usual.settleMinutes(),
-                        usual.target())
+        return usual.with(new Identity(name, notes, ""))
+                .withPots(List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false)))
+                .at(REFERENCE, usual.settleMinutes())
                 .with(supply)
                 .with(new Accepted(OptionalDouble.of(source + ROOM), OptionalDouble.of(source + ROOM)));
     }

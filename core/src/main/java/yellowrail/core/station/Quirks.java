@@ -23,7 +23,7 @@ public final class Quirks {
 
     public static List<String> at(Station station, AmpSheet sheet) {
         List<String> here = new ArrayList<>();
-        for (String sentence : sheet.quirks().split("(?<=[.;!])\\s+|\\R")) {
+        for (String sentence : sheet.identity().quirks().split("(?<=[.;!])\\s+|\\R")) {
             if (!sentence.isBlank() && station(sentence, sheet) == station) {
                 here.add(sentence.strip());
             }

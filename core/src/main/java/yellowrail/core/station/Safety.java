@@ -31,8 +31,9 @@ public final class Safety {
         items.add(gate("ground", new StationFinding.GroundLeadFirst()));
         items.add(gate("range", new StationFinding.MeterOnRange()));
         items.add(gate("hot", new StationFinding.GlovesAtHand()));
-        if (!sheet.quirks().isBlank()) {
-            items.add(gate("quirks", new StationFinding.QuirksRead(sheet.quirks())));
+        if (!sheet.identity().quirks().isBlank()) {
+            items.add(gate(
+                    "quirks", new StationFinding.QuirksRead(sheet.identity().quirks())));
         }
         items.add(new SafetyItem(CLOSED, Station.MAKE_SAFE, new StationFinding.ChassisClosed(), SafetyItem.Gate.NEVER));
         items.add(new SafetyItem(NEW_TUBES, Station.TUBES, new StationFinding.NewTubesIn(), SafetyItem.Gate.NEVER));

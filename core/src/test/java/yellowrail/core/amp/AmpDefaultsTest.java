@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -92,24 +91,7 @@ class AmpDefaultsTest {
     @Test
     void theBuildersOwnLimitComesBeforeTheCatalogues() {
         AmpSheet s = Amps.pair();
-        AmpSheet own = new AmpSheet(
-                s.name(),
-                s.notes(),
-                s.quirks(),
-                s.topology(),
-                s.tubeType(),
-                s.ratingSystem(),
-                OptionalDouble.of(28),
-                s.sockets(),
-                s.bias(),
-                s.pots(),
-                s.current(),
-                s.plate(),
-                s.screen(),
-                s.meter(),
-                s.mainsVolts(),
-                s.settleMinutes(),
-                s.target());
+        AmpSheet own = s.with(s.stage().withOwnPlateWatts(28));
         assertThat(own.rating(Amps.type("6L6GC")).plateWatts()).isEqualTo(28);
         assertThat(own.rating(Amps.type("6L6GC")).system()).isEqualTo(RatingSystem.OWN);
         assertThat(s.rating(Amps.type("6L6GC")).plateWatts()).isEqualTo(30);

@@ -77,7 +77,6 @@ class MistakesTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
-                OptionalDouble.empty(),
                 OptionalDouble.empty());
         caught(
                 PAIR.with(supply),
@@ -243,7 +242,6 @@ class MistakesTest {
                 false,
                 OptionalDouble.empty(),
                 OptionalDouble.of(450),
-                OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.of(0.0015),
                 OptionalDouble.empty(),

@@ -10,6 +10,7 @@ import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
@@ -158,24 +159,10 @@ class NextMoveTest {
     /** -50.2 V of 33k over 15k: raw -73.0 V; the three-halves law wants -42.6, that is 20.9k, E24: 20k or 22k. */
     @Test
     void withoutAPotItNamesTheResistorOfTheBiasSupply() {
-        AmpSheet fixed = new AmpSheet(
-                "",
-                "",
-                "",
-                PAIR.topology(),
-                "6L6GC",
-                PAIR.ratingSystem(),
-                OptionalDouble.empty(),
-                PAIR.sockets(),
-                BiasKind.FIXED,
-                List.of(),
-                PAIR.current(),
-                TO_CATHODE,
-                PAIR.screen(),
-                PAIR.meter(),
-                120,
-                10,
-                PAIR.target());
+        AmpSheet fixed = PAIR.with(PAIR.stage().with(BiasKind.FIXED))
+                .withPots(List.of())
+                .with(TO_CATHODE)
+                .at(120, 10);
         String[] readings = {"V1 24 V2 24 plate 462 bias -50.2", "V1 35 V2 35 plate 451.5 bias -45.9"};
         assertThat(move(fixed.with(SILICON), readings).says())
                 .isInstanceOfSatisfying(MoveFinding.SmallerShunt.class, says -> {
@@ -188,7 +175,6 @@ class NextMoveTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.of(0.020),
-                OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.of(15_000),
                 OptionalDouble.of(27_000));
@@ -318,11 +304,13 @@ class NextMoveTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.of(0.020),
-                OptionalDouble.of(0.100),
                 OptionalDouble.of(0.001),
                 OptionalDouble.empty(),
                 OptionalDouble.empty());
-        assertThat(move(PAIR.with(small), "V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5")
+        assertThat(move(
+                                PAIR.with(small).with(Fittings.UNKNOWN.withTransformer(OptionalDouble.of(0.100))),
+                                "V1 24 V2 24 plate 462",
+                                "V1 35 V2 35 plate 451.5")
                         .notes())
                 .anySatisfy(note -> assertThat(note)
                         .isInstanceOfSatisfying(

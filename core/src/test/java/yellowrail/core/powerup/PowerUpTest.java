@@ -103,7 +103,6 @@ class PowerUpTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
-                OptionalDouble.empty(),
                 regulation,
                 behindStandby);
     }

@@ -17,10 +17,13 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Identity;
+import yellowrail.core.amp.Measuring;
 import yellowrail.core.amp.MeterAccuracy;
 import yellowrail.core.amp.MeterLink;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Pot;
+import yellowrail.core.amp.PowerStage;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense;
@@ -92,27 +95,30 @@ final class AmpFormReader {
         List<Socket> sockets = sockets(topology);
         CurrentSense current = current();
         return new AmpSheet(
-                name,
-                read.words("notes", form.notes(), LONGEST_NOTES),
-                read.words("quirks", form.quirks(), LONGEST_NOTES),
-                topology,
-                type == null ? "" : type.name(),
-                system,
-                read.number("stage.ownPlateWatts", form.stage().ownPlateWatts(), Unit.WATT, 0.5, 1000),
-                sockets,
-                bias,
-                pots(),
-                current,
-                plate(),
-                screen(),
-                meter(current.shows()),
-                read.required("meter.mainsVolts", form.meter().mainsVolts(), Unit.VOLT, 80, 280),
-                settleMinutes(),
+                new Identity(
+                        name,
+                        read.words("notes", form.notes(), LONGEST_NOTES),
+                        read.words("quirks", form.quirks(), LONGEST_NOTES)),
+                new PowerStage(
+                        topology,
+                        type == null ? "" : type.name(),
+                        system,
+                        read.number("stage.ownPlateWatts", form.stage().ownPlateWatts(), Unit.WATT, 0.5, 1000),
+                        sockets,
+                        bias,
+                        pots(),
+                        accepted()),
+                new Measuring(
+                        current,
+                        plate(),
+                        screen(),
+                        meter(current.shows()),
+                        read.required("meter.mainsVolts", form.meter().mainsVolts(), Unit.VOLT, 80, 280),
+                        settleMinutes(),
+                        link()),
                 target(current.shows(), bias, type, system),
                 supply(),
-                link(),
-                form.fittings().fittings(read, faults),
-                accepted());
+                form.fittings().fittings(read, faults));
     }
 
     private Accepted accepted() {
@@ -129,7 +135,6 @@ final class AmpFormReader {
                 read.number("supply.secondaryVolts", typed.secondaryVolts(), Unit.VOLT, 20, 1000),
                 read.number("supply.capacitorVolts", typed.capacitorVolts(), Unit.VOLT, 20, 2000),
                 read.number("supply.otherMilliamps", typed.otherMilliamps(), Unit.MILLIAMP, 0, 1000),
-                OptionalDouble.empty(),
                 read.number("supply.resistorWatts", typed.resistorWatts(), Unit.WATT, 0.05, 500),
                 read.number("supply.biasFeedOhms", typed.biasFeedOhms(), Unit.OHM, 1, 10_000_000),
                 read.number("supply.biasShuntOhms", typed.biasShuntOhms(), Unit.OHM, 1, 10_000_000),

@@ -5,7 +5,6 @@ import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentSense;
-import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Target;
 import yellowrail.core.quantity.Figures;
@@ -22,13 +21,13 @@ final class AmpFormWriter {
         return new AmpForm(
                 version,
                 sheet.name(),
-                sheet.notes(),
-                sheet.quirks(),
+                sheet.identity().notes(),
+                sheet.identity().quirks(),
                 new AmpForm.Stage(
                         sheet.topology().name(),
                         sheet.tubeType(),
-                        sheet.ratingSystem().name(),
-                        shown(sheet.ownPlateWatts(), Unit.WATT),
+                        sheet.stage().ratingSystem().name(),
+                        shown(sheet.stage().ownPlateWatts(), Unit.WATT),
                         String.valueOf(sheet.sockets().size()),
                         sheet.sockets().stream().anyMatch(socket -> socket.channel() != Channel.MONO) ? "on" : "",
                         sheet.bias().name()),
@@ -79,23 +78,15 @@ final class AmpFormWriter {
                         bands(sheet.target(), window)),
                 supply(sheet.supply()),
                 new AmpForm.Link(
-                        sheet.meterLink().host(),
-                        sheet.meterLink().isSet()
-                                ? String.valueOf(sheet.meterLink().port())
+                        sheet.measuring().link().host(),
+                        sheet.measuring().link().isSet()
+                                ? String.valueOf(sheet.measuring().link().port())
                                 : ""),
-                FittingsForm.of(fittings(sheet)),
+                FittingsForm.of(sheet.fittings()),
                 new AmpForm.Accepted(
                         shown(sheet.accepted().plateVolts(), Unit.VOLT),
                         shown(sheet.accepted().screenVolts(), Unit.VOLT)),
                 null);
-    }
-
-    /** A rating written down before transformer and choke had one each is the transformer's. */
-    private static Fittings fittings(AmpSheet sheet) {
-        Fittings f = sheet.fittings();
-        return f.transformerAmps().isPresent() || sheet.supply().mostAmps().isEmpty()
-                ? f
-                : f.withTransformer(sheet.supply().mostAmps());
     }
 
     /** The table of a current window, a line for each plate voltage. */

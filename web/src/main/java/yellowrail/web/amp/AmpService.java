@@ -9,6 +9,8 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.web.amp.document.AmpSheetDocument;
+import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
 import yellowrail.web.layout.NotFoundException;
 
@@ -17,11 +19,11 @@ import yellowrail.web.layout.NotFoundException;
 public class AmpService {
 
     private final AmpMapper mapper;
-    private final JsonColumn json;
+    private final DocumentKind<AmpSheetDocument> documents;
 
     AmpService(AmpMapper mapper, JsonColumn json) {
         this.mapper = mapper;
-        this.json = json;
+        this.documents = AmpSheetDocument.kind(json);
     }
 
     @Transactional(readOnly = true)
@@ -80,7 +82,7 @@ public class AmpService {
 
     private long create(AmpSheet sheet, boolean practice) {
         long id = mapper.addAmp(practice);
-        mapper.addSheet(id, 1, sheet.name(), json.write(sheet));
+        mapper.addSheet(id, 1, sheet.name(), documents.write(AmpSheetDocument.of(sheet)));
         return id;
     }
 
@@ -95,12 +97,16 @@ public class AmpService {
             return Optional.empty();
         }
         int version = editedFrom + 1;
-        return mapper.addSheet(id, version, sheet.name(), json.write(sheet)) == 1
+        return mapper.addSheet(id, version, sheet.name(), documents.write(AmpSheetDocument.of(sheet))) == 1
                 ? Optional.of(version)
                 : Optional.empty();
     }
 
     private Amp amp(AmpRow row) {
-        return new Amp(row.ampId(), row.version(), row.savedAt(), json.read(row.sheet(), AmpSheet.class));
+        return new Amp(
+                row.ampId(),
+                row.version(),
+                row.savedAt(),
+                documents.read(row.sheet()).sheet());
     }
 }

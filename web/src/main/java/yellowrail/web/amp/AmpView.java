@@ -43,8 +43,8 @@ record AmpView(
                 words.say(sheet.told()),
                 new SheetFacts(sheet, words).of(catalogue.find(sheet.tubeType())),
                 sheet.pots().stream().map(pot -> pot(pot, words)).toList(),
-                sheet.quirks(),
-                sheet.notes(),
+                sheet.identity().quirks(),
+                sheet.identity().notes(),
                 StageDrawing.of(sheet, words),
                 sheet.sockets().stream()
                         .map(socket -> Optional.ofNullable(seated.get(socket.label()))

@@ -46,8 +46,8 @@ final class SheetFacts {
         sheet.accepted()
                 .screenVolts()
                 .ifPresent(volts -> fact("built-so", said("screens-up-to", Figures.in(Unit.VOLT, volts))));
-        if (sheet.meterLink().isSet()) {
-            fact("network-meter", sheet.meterLink().toString());
+        if (sheet.measuring().link().isSet()) {
+            fact("network-meter", sheet.measuring().link().toString());
         }
         return facts;
     }

@@ -9,6 +9,7 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Identity;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
@@ -48,7 +49,6 @@ final class DemoAmps {
                         OptionalDouble.of(352),
                         OptionalDouble.of(550),
                         OptionalDouble.of(0.020),
-                        OptionalDouble.empty(),
                         OptionalDouble.of(1),
                         OptionalDouble.empty(),
                         OptionalDouble.empty()))
@@ -166,23 +166,10 @@ final class DemoAmps {
             List<Pot> pots,
             CurrentSense current,
             PlateSense plate) {
-        return new AmpSheet(
-                name,
-                notes,
-                quirks,
-                usual.topology(),
-                usual.tubeType(),
-                usual.ratingSystem(),
-                usual.ownPlateWatts(),
-                sockets,
-                usual.bias(),
-                pots,
-                current,
-                plate,
-                usual.screen(),
-                AmpDefaults.meter(current.shows()),
-                usual.mainsVolts(),
-                usual.settleMinutes(),
-                usual.target());
+        return usual.with(new Identity(name, notes, quirks))
+                .withSockets(sockets)
+                .withPots(pots)
+                .with(current)
+                .with(plate);
     }
 }

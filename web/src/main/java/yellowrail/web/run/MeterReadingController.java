@@ -79,7 +79,7 @@ class MeterReadingController {
         }
         try {
             ScpiMeter.Asks asks = asks(where, sheet);
-            double value = meter.read(sheet.meterLink(), asks);
+            double value = meter.read(sheet.measuring().link(), asks);
             String unit = asks == ScpiMeter.Asks.DC_AMPS ? "A" : "V";
             return entries.enter(
                     id,

@@ -131,7 +131,7 @@ record RunView(
                         || now.moment()
                                 .last(ReadingKind.SWING_A, sheet.testPoints().toArray(String[]::new))
                                 .isPresent(),
-                sheet.meterLink().isSet() ? sheet.meterLink().toString() : "");
+                sheet.measuring().link().isSet() ? sheet.measuring().link().toString() : "");
     }
 
     private static MapView map(

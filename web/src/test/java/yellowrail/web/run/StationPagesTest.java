@@ -15,6 +15,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Identity;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
@@ -54,24 +55,11 @@ class StationPagesTest {
                         tubes,
                         false)
                 .sheet();
-        return new AmpSheet(
-                        "Marsh pea",
-                        "",
-                        "The jack must be in before the tubes conduct.",
-                        u.topology(),
-                        u.tubeType(),
-                        u.ratingSystem(),
-                        u.ownPlateWatts(),
-                        u.sockets(),
-                        bias,
-                        pots,
-                        current == null ? u.current() : current,
-                        TO_CATHODE,
-                        u.screen(),
-                        AmpDefaults.meter(current == null ? u.current().shows() : current.shows()),
-                        120,
-                        10,
-                        u.target())
+        return u.with(new Identity("Marsh pea", "", "The jack must be in before the tubes conduct."))
+                .withPots(pots)
+                .with(current == null ? u.current() : current)
+                .with(TO_CATHODE)
+                .at(120, 10)
                 .with(Supply.UNKNOWN.with(Rectifier.SILICON).withOther(0.020));
     }
 
@@ -214,7 +202,6 @@ class StationPagesTest {
                         OptionalDouble.empty(),
                         OptionalDouble.of(0.020),
                         OptionalDouble.empty(),
-                        OptionalDouble.empty(),
                         OptionalDouble.of(15_000),
                         OptionalDouble.of(27_000)));
         on(fixed);
@@ -289,25 +276,7 @@ class StationPagesTest {
 
     @Test
     void aTargetOfTheOtherBiasIsAskedAbout() {
-        AmpSheet s = PAIR;
-        on(new AmpSheet(
-                s.name(),
-                "",
-                "",
-                s.topology(),
-                s.tubeType(),
-                s.ratingSystem(),
-                s.ownPlateWatts(),
-                s.sockets(),
-                s.bias(),
-                s.pots(),
-                s.current(),
-                s.plate(),
-                s.screen(),
-                s.meter(),
-                120,
-                10,
-                Target.CATHODE_BIAS));
+        on(PAIR.with(new Identity(PAIR.name(), "", "")).with(Target.CATHODE_BIAS));
         safe();
         assertThat(type("V1 40").body()).contains("judged by cathode-bias numbers", "sheet target customary; V1 40mV");
     }
