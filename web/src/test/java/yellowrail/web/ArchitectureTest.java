@@ -3,10 +3,15 @@ package yellowrail.web;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class ArchitectureTest {
@@ -56,5 +61,15 @@ class ArchitectureTest {
                         "yellowrail.web.layout..",
                         "yellowrail.web.bench..")
                 .check(WEB);
+    }
+
+    /** One clock for all times: the application's. */
+    @Test
+    void noStatementAsksTheDatabaseForTheTime() throws IOException {
+        try (Stream<Path> files = Files.walk(Path.of("src/main/resources/yellowrail"))) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                assertThat(Files.readString(file)).as(file.toString()).doesNotContainPattern("(?i)now\\(\\)|current_");
+            }
+        }
     }
 }

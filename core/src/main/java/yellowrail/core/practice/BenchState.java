@@ -16,7 +16,7 @@ import java.util.stream.IntStream;
  * @param turns how often a pot was turned
  * @param peak greatest plate dissipation over the rating so far
  * @param above seconds spent above the rating
- * @param swaps how often two tubes were exchanged; none on a bench saved before they were counted
+ * @param swaps how often two tubes were exchanged
  */
 public record BenchState(
         double seconds,
@@ -29,10 +29,9 @@ public record BenchState(
         int turns,
         double peak,
         double above,
-        Integer swaps) {
+        int swaps) {
 
     public BenchState {
-        swaps = swaps == null ? 0 : swaps;
         pots = List.copyOf(pots);
         heat = List.copyOf(heat);
         failed = List.copyOf(failed);

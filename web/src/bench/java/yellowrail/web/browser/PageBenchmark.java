@@ -106,11 +106,11 @@ class PageBenchmark {
         String run = Visitor.location(visitor.post(amp + "/runs", Map.of("_csrf", form.get("_csrf"))));
         try (Connection connection = RunningApplication.bean(DataSource.class).getConnection();
                 var insert = connection.prepareStatement("""
-                     INSERT INTO reading (run_id, sheet_version, kind, target, value, typed, taken_at)
+                     INSERT INTO reading (run_id, sheet_version, kind, target, value, typed, taken_at, entered_at)
                      SELECT ?, 1, CASE i % 3 WHEN 0 THEN 'PLATE' ELSE 'SENSE_VOLTS' END,
                       CASE i % 3 WHEN 0 THEN '' WHEN 1 THEN 'V1' ELSE 'V2' END,
                             CASE i % 3 WHEN 0 THEN 430 + i % 17 ELSE 0.030 + (i % 11) / 1000.0 END, 'typed ' || i,
-                             now() - make_interval(secs => 10000 - i)
+                             now() - make_interval(secs => 10000 - i), now()
                      FROM generate_series(1, ?) i""")) {
             insert.setLong(1, Long.parseLong(run.replaceAll("\\D", "")));
             insert.setInt(2, READINGS);

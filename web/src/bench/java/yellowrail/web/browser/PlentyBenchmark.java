@@ -124,20 +124,22 @@ class PlentyBenchmark {
         database.sql("""
                         DO $$ DECLARE amp_no bigint; run_no bigint; BEGIN
                           FOR a IN 1..%d LOOP
-                            INSERT INTO amp DEFAULT VALUES RETURNING id INTO amp_no;
-                            INSERT INTO amp_sheet (amp_id, version, sheet)
-                              SELECT amp_no, 1, replace(sheet::text, 'Plenty 0', 'Plenty ' || a)::jsonb
+                            INSERT INTO amp (created_at) VALUES (now()) RETURNING id INTO amp_no;
+                            INSERT INTO amp_sheet (amp_id, version, saved_at, name, sheet)
+                              SELECT amp_no, 1, now(), 'Plenty ' || a,
+                                replace(sheet::text, 'Plenty 0', 'Plenty ' || a)::jsonb
                               FROM amp_sheet WHERE amp_id = %d;
                             FOR r IN 1..%d LOOP
                               INSERT INTO bench_run (amp_id, begun_at)
                                 VALUES (amp_no, now() - make_interval(days => 100 - r))
                                 RETURNING id INTO run_no;
-                              INSERT INTO reading (run_id, sheet_version, kind, target, value, typed, taken_at)
+                              INSERT INTO reading
+                                (run_id, sheet_version, kind, target, value, typed, taken_at, entered_at)
                                 SELECT run_no, 1,
                                   CASE WHEN i = 1 THEN 'POWER_ON' WHEN i %% 3 = 0 THEN 'PLATE' ELSE 'SENSE_VOLTS' END,
                                   CASE WHEN i = 1 THEN '' ELSE (ARRAY['', 'V1', 'V2'])[1 + i %% 3] END,
                                   CASE WHEN i = 1 THEN 0 WHEN i %% 3 = 0 THEN 430 ELSE 0.030 + i / 10000.0 END, 'typed',
-                                  now() - make_interval(days => 100 - r) + make_interval(secs => 30 * i)
+                                  now() - make_interval(days => 100 - r) + make_interval(secs => 30 * i), now()
                                 FROM generate_series(1, %d) i;
                               IF r < %d THEN
                                 UPDATE bench_run SET closed_at = now(), sheet_version = 1 WHERE id = run_no;

@@ -1,5 +1,6 @@
 package yellowrail.web.amp;
 
+import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -9,14 +10,15 @@ import org.apache.ibatis.annotations.Param;
 @Mapper
 interface AmpMapper {
 
-    long addAmp(@Param("practice") boolean practice);
+    long addAmp(@Param("practice") boolean practice, @Param("at") OffsetDateTime at);
 
     /** @return 1, or 0 if that version was saved by somebody else in the meantime */
     int addSheet(
             @Param("ampId") long ampId,
             @Param("version") int version,
             @Param("name") String name,
-            @Param("sheet") String sheet);
+            @Param("sheet") String sheet,
+            @Param("at") OffsetDateTime at);
 
     /** The amps of the bench, by number. */
     List<AmpName> names();

@@ -1,5 +1,7 @@
 package yellowrail.web.amp;
 
+import java.time.Clock;
+import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -19,9 +21,11 @@ import yellowrail.web.layout.NotFoundException;
 public class AmpService {
 
     private final AmpMapper mapper;
+    private final Clock clock;
     private final DocumentKind<AmpSheetDocument> documents;
 
-    AmpService(AmpMapper mapper, JsonColumn json) {
+    AmpService(AmpMapper mapper, JsonColumn json, Clock clock) {
+        this.clock = clock;
         this.mapper = mapper;
         this.documents = AmpSheetDocument.kind(json);
     }
@@ -81,8 +85,8 @@ public class AmpService {
     }
 
     private long create(AmpSheet sheet, boolean practice) {
-        long id = mapper.addAmp(practice);
-        mapper.addSheet(id, 1, sheet.name(), documents.write(AmpSheetDocument.of(sheet)));
+        long id = mapper.addAmp(practice, OffsetDateTime.now(clock));
+        mapper.addSheet(id, 1, sheet.name(), documents.write(AmpSheetDocument.of(sheet)), OffsetDateTime.now(clock));
         return id;
     }
 
@@ -97,7 +101,13 @@ public class AmpService {
             return Optional.empty();
         }
         int version = editedFrom + 1;
-        return mapper.addSheet(id, version, sheet.name(), documents.write(AmpSheetDocument.of(sheet))) == 1
+        return mapper.addSheet(
+                                id,
+                                version,
+                                sheet.name(),
+                                documents.write(AmpSheetDocument.of(sheet)),
+                                OffsetDateTime.now(clock))
+                        == 1
                 ? Optional.of(version)
                 : Optional.empty();
     }

@@ -1,7 +1,6 @@
 package yellowrail.web.drawer;
 
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -140,17 +139,14 @@ class DrawerController {
 
     /** What was typed stays in the form; what somebody else has stored since is told beside it. */
     private ModelAndView conflict(Kept stored, Map<String, String> typed) {
-        Map<String, String> faults = new LinkedHashMap<>();
-        written(stored).forEach((column, text) -> {
-            if (!DrawerRow.OF_A_TEST.contains(column)
-                    && !text.equals(typed.getOrDefault(column, "").strip())) {
-                faults.put(column, words.message("page.drawer.stored-meanwhile", text));
-            }
-        });
-        if (faults.isEmpty()) {
+        Map<String, String> told = written(stored);
+        DrawerRow.OF_A_TEST.forEach(told::remove);
+        Faults faults = new Faults(words);
+        faults.storedMeanwhile(told, typed);
+        if (!faults.any()) {
             return new ModelAndView("redirect:/drawer/" + stored.id());
         }
-        ModelAndView page = form("/drawer/" + stored.id(), versioned(typed, stored.version()), faults, false);
+        ModelAndView page = form("/drawer/" + stored.id(), versioned(typed, stored.version()), faults.byField(), false);
         page.setStatus(HttpStatus.CONFLICT);
         return page;
     }

@@ -1,5 +1,6 @@
 package yellowrail.web.drawer;
 
+import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -10,15 +11,15 @@ import org.apache.ibatis.annotations.Param;
 interface DrawerMapper {
 
     /** Adds tubes, or tells those anew whose type and label are there; no two of the same in one call. */
-    void save(@Param("tubes") String tubes);
+    void save(@Param("tubes") String tubes, @Param("at") OffsetDateTime at);
 
     /** @return 0 if another tube bears this name, or somebody else has changed this one in the meantime */
-    int change(TubeRow tube);
+    int change(@Param("tube") TubeRow tube, @Param("at") OffsetDateTime at);
 
     /** Adds tests to the tubes of these types and labels; a test that is there already comes in once. */
-    void addTests(@Param("tests") String tests);
+    void addTests(@Param("tests") String tests, @Param("at") OffsetDateTime at);
 
-    void addTest(@Param("tubeId") long tubeId, @Param("test") TestRow test);
+    void addTest(@Param("tubeId") long tubeId, @Param("test") TestRow test, @Param("at") OffsetDateTime at);
 
     /** Each with its newest test, by type and label. */
     List<TubeRow> tubes(@Param("ids") Collection<Long> ids);

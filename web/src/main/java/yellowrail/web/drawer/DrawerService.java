@@ -1,5 +1,7 @@
 package yellowrail.web.drawer;
 
+import java.time.Clock;
+import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -43,6 +45,7 @@ public class DrawerService {
     private final SittingService sittings;
     private final TubeService types;
     private final Words words;
+    private final Clock clock;
 
     DrawerService(
             DrawerMapper mapper,
@@ -50,7 +53,9 @@ public class DrawerService {
             SeatService seats,
             SittingService sittings,
             TubeService types,
-            Words words) {
+            Words words,
+            Clock clock) {
+        this.clock = clock;
         this.mapper = mapper;
         this.json = json;
         this.seats = seats;
@@ -179,7 +184,7 @@ public class DrawerService {
     @Transactional
     Change change(long id, int editedFrom, DrawerTube told) {
         DrawerTube tube = named(told, types.catalogue());
-        if (mapper.change(TubeRow.of(id, editedFrom, tube)) == 1) {
+        if (mapper.change(TubeRow.of(id, editedFrom, tube), OffsetDateTime.now(clock)) == 1) {
             return Change.MADE;
         }
         return tube(id).version() == editedFrom ? Change.LABEL_TAKEN : Change.CHANGED_MEANWHILE;
@@ -187,7 +192,7 @@ public class DrawerService {
 
     @Transactional
     void addTest(long id, TesterReading test) {
-        mapper.addTest(tube(id).id(), TestRow.of(test));
+        mapper.addTest(tube(id).id(), TestRow.of(test), OffsetDateTime.now(clock));
     }
 
     @Transactional
@@ -204,13 +209,14 @@ public class DrawerService {
     @Transactional
     public void keep(List<DrawerRow> rows, IntConsumer progress) {
         TubeCatalogue catalogue = types.catalogue();
+        OffsetDateTime now = OffsetDateTime.now(clock);
         for (int from = 0; from < rows.size(); from += AT_ONCE) {
             int to = Math.min(rows.size(), from + AT_ONCE);
             DrawerRows some = DrawerRows.of(rows.subList(from, to).stream()
                     .map(row -> new DrawerRow(named(row.tube(), catalogue), row.test(), Map.of()))
                     .toList());
-            mapper.save(json.write(some.tubes()));
-            mapper.addTests(json.write(some.tests()));
+            mapper.save(json.write(some.tubes()), now);
+            mapper.addTests(json.write(some.tests()), now);
             progress.accept(to);
         }
     }

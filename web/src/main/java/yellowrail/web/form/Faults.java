@@ -40,6 +40,15 @@ public final class Faults {
         byField.putIfAbsent(field, message);
     }
 
+    /** Beside every field that somebody else has saved otherwise in the meantime: what is stored. */
+    public void storedMeanwhile(Map<String, String> stored, Map<String, String> typed) {
+        stored.forEach((field, text) -> {
+            if (!text.equals(String.valueOf(typed.getOrDefault(field, "")).strip())) {
+                say(field, "page.form.stored-meanwhile", text);
+            }
+        });
+    }
+
     /** A message of the pages' own. */
     public String worded(String key, Object... arguments) {
         return words.map(found -> found.message(key, arguments)).orElse(key);

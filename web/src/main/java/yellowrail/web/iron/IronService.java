@@ -1,7 +1,8 @@
 package yellowrail.web.iron;
 
+import java.time.Clock;
+import java.time.OffsetDateTime;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Service;
@@ -19,6 +20,7 @@ import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
@@ -35,14 +37,16 @@ class IronService {
     private final RunService runs;
     private final TubeService tubes;
     private final KeptMapper mapper;
-    private final JsonColumn json;
+    private final DocumentKind<KeptDocument> documents;
+    private final Clock clock;
 
-    IronService(AmpService amps, RunService runs, TubeService tubes, KeptMapper mapper, JsonColumn json) {
+    IronService(AmpService amps, RunService runs, TubeService tubes, KeptMapper mapper, JsonColumn json, Clock clock) {
+        this.clock = clock;
         this.amps = amps;
         this.runs = runs;
         this.tubes = tubes;
         this.mapper = mapper;
-        this.json = json;
+        this.documents = KeptDocument.kind(json);
     }
 
     /**
@@ -75,7 +79,7 @@ class IronService {
     }
 
     /** A kept setting. */
-    record Kept(long id, Map<String, String> fields) {}
+    record Kept(long id, LoadLineForm form) {}
 
     /** As read last. */
     @Transactional(readOnly = true)
@@ -111,20 +115,19 @@ class IronService {
     }
 
     @Transactional(readOnly = true)
-    @SuppressWarnings("unchecked")
     List<Kept> kept(long ampId) {
         return mapper.ofAmp(ampId).stream()
-                .map(row -> new Kept(row.id(), json.read(row.fields(), Map.class)))
+                .map(row -> new Kept(row.id(), documents.read(row.setting()).form()))
                 .toList();
     }
 
     @Transactional
-    boolean keep(long ampId, LoadLineForm form) {
+    boolean keep(long ampId, KeptDocument setting) {
         amps.newest(ampId);
         if (mapper.ofAmp(ampId).size() >= MOST_KEPT) {
             return false;
         }
-        mapper.keep(ampId, json.write(form.fields()));
+        mapper.keep(ampId, documents.write(setting), OffsetDateTime.now(clock));
         return true;
     }
 

@@ -27,7 +27,7 @@ record KeptLine(
     private static final int STEPS = 64;
 
     static KeptLine of(IronService.Kept kept, OutputStage amp, Words words) {
-        LoadLineForm form = new LoadLineForm(kept.fields());
+        LoadLineForm form = kept.form();
         String what = "%s \u00d7 %s, %s V".formatted(form.of("perSide"), form.of("type"), form.of("plates"));
         Optional<OutputStage> stage = form.stage(amp, Faults.counted());
         Optional<Performance> computed = stage.flatMap(KeptLine::compute);

@@ -1,5 +1,6 @@
 package yellowrail.web.iron;
 
+import java.time.OffsetDateTime;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -10,7 +11,7 @@ interface KeptMapper {
     /** Oldest first. */
     List<KeptRow> ofAmp(@Param("ampId") long ampId);
 
-    void keep(@Param("ampId") long ampId, @Param("fields") String fields);
+    void keep(@Param("ampId") long ampId, @Param("setting") String setting, @Param("at") OffsetDateTime at);
 
     int drop(@Param("ampId") long ampId, @Param("id") long id);
 }

@@ -1,4 +1,4 @@
 package yellowrail.web.iron;
 
-/** A kept setting; {@code fields} is the form as JSON. */
-record KeptRow(long id, String fields) {}
+/** A kept setting; {@code setting} is a {@link KeptDocument}. */
+record KeptRow(long id, String setting) {}

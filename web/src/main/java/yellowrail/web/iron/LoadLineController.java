@@ -174,7 +174,8 @@ class LoadLineController {
     @PostMapping("/amps/{id}/load-line/kept")
     ModelAndView keep(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Asked asked = asked(id, typed);
-        if (asked.stage().isPresent() && !iron.keep(id, asked.form())) {
+        if (asked.stage().isPresent()
+                && !iron.keep(id, KeptDocument.of(asked.form(), asked.stage().get()))) {
             asked.faults()
                     .add("kept", words.message("page.load-line.kept-full", String.valueOf(IronService.MOST_KEPT)));
         }

@@ -51,9 +51,7 @@ class PracticeController {
                         row.marking() == null
                                 ? ""
                                 : words.message(
-                                        practice.json()
-                                                        .read(row.marking(), MarkingDocument.class)
-                                                        .passed()
+                                        practice.markings().read(row.marking()).passed()
                                                 ? "page.practice.passed"
                                                 : "page.practice.not-passed")))
                 .toList();
@@ -170,6 +168,6 @@ class PracticeController {
         return new ModelAndView(view)
                 .addObject(
                         "bench",
-                        PracticeView.of(done, done.marking(practice.json()).orElse(null), words));
+                        PracticeView.of(done, done.marking(practice.markings()).orElse(null), words));
     }
 }

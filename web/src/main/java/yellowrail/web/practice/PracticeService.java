@@ -13,7 +13,6 @@ import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.practice.Bench;
-import yellowrail.core.practice.BenchState;
 import yellowrail.core.practice.Exercise;
 import yellowrail.core.practice.Marking;
 import yellowrail.core.practice.PracticeFinding;
@@ -22,6 +21,7 @@ import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.run.EntryOutcome;
@@ -48,7 +48,8 @@ class PracticeService {
     private final AmpService amps;
     private final RunService runs;
     private final RunEntries entries;
-    private final JsonColumn json;
+    private final DocumentKind<BenchStateDocument> states;
+    private final DocumentKind<MarkingDocument> markings;
     private final Words words;
     private final Clock clock;
 
@@ -64,7 +65,8 @@ class PracticeService {
         this.amps = amps;
         this.runs = runs;
         this.entries = entries;
-        this.json = json;
+        this.states = json.kind(BenchStateDocument.class);
+        this.markings = json.kind(MarkingDocument.class);
         this.words = words;
         this.clock = clock;
     }
@@ -72,8 +74,8 @@ class PracticeService {
     /** What came of something done at the bench: a word to say, and whether the run changed. */
     record Done(Bench bench, PracticeRow row, String says, boolean changed) {
 
-        Optional<MarkingDocument> marking(JsonColumn json) {
-            return Optional.ofNullable(row.marking()).map(marking -> json.read(marking, MarkingDocument.class));
+        Optional<MarkingDocument> marking(DocumentKind<MarkingDocument> markings) {
+            return Optional.ofNullable(row.marking()).map(markings::read);
         }
     }
 
@@ -90,7 +92,13 @@ class PracticeService {
         Run run = runs.begin(amp);
         OffsetDateTime now = OffsetDateTime.now(clock);
         mapper.add(new PracticeRow(
-                run.id(), exercise.name(), chosen, json.write(workshop.bench().state()), now, "", null));
+                run.id(),
+                exercise.name(),
+                chosen,
+                states.write(BenchStateDocument.of(workshop.bench().state())),
+                now,
+                "",
+                null));
         workshop.platesAsFound().ifPresent(volts -> {
             entries.enterAsFound(run.id(), words.message("page.practice.note-of-the-notebook"), now);
             entries.enterAsFound(run.id(), "plate " + Figures.fixed(volts, 1), now);
@@ -207,7 +215,7 @@ class PracticeService {
                     said,
                     runs.unread(standing.run()),
                     Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
-            mapper.mark(runId, said.name(), json.write(MarkingDocument.of(marking, words)));
+            mapper.mark(runId, said.name(), markings.write(MarkingDocument.of(marking, words)));
             entries.enter(
                     runId,
                     Entry.said(
@@ -258,7 +266,7 @@ class PracticeService {
                     runId, Entry.said(ReadingKind.NOTE, "", words.say(event)), "practice bench", true, standing.time());
             changed = true;
         }
-        mapper.save(runId, json.write(bench.state()), wall);
+        mapper.save(runId, states.write(BenchStateDocument.of(bench.state())), wall);
         runs.setClock(runId, Duration.between(wall, standing.time()).toMillis() / 1000.0);
         return new Done(bench, standing.row(), says, changed);
     }
@@ -299,10 +307,10 @@ class PracticeService {
 
     private Bench bench(PracticeRow row) {
         return new Workshop(Exercise.valueOf(row.exercise()), row.seed())
-                .bench(json.read(row.state(), BenchState.class));
+                .bench(states.read(row.state()).state());
     }
 
-    JsonColumn json() {
-        return json;
+    DocumentKind<MarkingDocument> markings() {
+        return markings;
     }
 }

@@ -2,7 +2,13 @@ package yellowrail.web.run;
 
 import java.time.OffsetDateTime;
 
-/** A row to be added to the log; {@code line} is null where it is the first of its line. */
+/**
+ * A row to be added to the log.
+ *
+ * @param line null where it is the first of its line
+ * @param takenAt by the run's clock
+ * @param enteredAt by the wall's
+ */
 record NewReading(
         long runId,
         String kind,
@@ -15,14 +21,27 @@ record NewReading(
         Long strikes,
         int sheetVersion,
         Long line,
-        double lastDigit) {
+        double lastDigit,
+        OffsetDateTime enteredAt) {
 
     static NewReading strike(long runId, long strikes, OffsetDateTime now, int sheetVersion) {
-        return new NewReading(runId, "STRIKE", "", 0, "", "undo", "", now, strikes, sheetVersion, null, 0);
+        return new NewReading(runId, "STRIKE", "", 0, "", "undo", "", now, strikes, sheetVersion, null, 0, now);
     }
 
     NewReading onLine(Long first) {
         return new NewReading(
-                runId, kind, target, value, words, typed, byWhom, takenAt, strikes, sheetVersion, first, lastDigit);
+                runId,
+                kind,
+                target,
+                value,
+                words,
+                typed,
+                byWhom,
+                takenAt,
+                strikes,
+                sheetVersion,
+                first,
+                lastDigit,
+                enteredAt);
     }
 }

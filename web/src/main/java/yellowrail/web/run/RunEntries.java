@@ -129,7 +129,7 @@ public class RunEntries {
             EntryOutcome outcome = take(
                     run, typed, name(byWhom), confirmed, taken == null ? OffsetDateTime.now(run.clock(clock)) : taken);
             if (outcome instanceof EntryOutcome.Accepted) {
-                number(form).ifPresent(found -> mapper.takeForm(found, runId));
+                number(form).ifPresent(found -> mapper.takeForm(found, runId, OffsetDateTime.now(clock)));
             }
             return outcome;
         } catch (BadEntryException e) {
@@ -303,7 +303,8 @@ public class RunEntries {
                 null,
                 amp.version(),
                 null,
-                entry.lastDigit());
+                entry.lastDigit(),
+                OffsetDateTime.now(clock));
     }
 
     private static String name(String byWhom) {

@@ -1,5 +1,6 @@
 package yellowrail.web.run;
 
+import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -24,10 +25,10 @@ interface RunMapper {
     List<Run> ofAmp(@Param("ampId") long ampId);
 
     /** Begins a run unless one is open. */
-    void begin(@Param("ampId") long ampId);
+    void begin(@Param("ampId") long ampId, @Param("at") OffsetDateTime at);
 
     /** @return 1, or 0 if it was closed before */
-    int close(@Param("id") long id, @Param("version") int version);
+    int close(@Param("id") long id, @Param("version") int version, @Param("at") OffsetDateTime at);
 
     void setClock(@Param("id") long id, @Param("offset") double offset);
 
@@ -37,7 +38,7 @@ interface RunMapper {
     boolean isFormTaken(@Param("form") String form);
 
     /** @return 1, or 0 if the form was taken before */
-    int takeForm(@Param("form") String form, @Param("runId") long runId);
+    int takeForm(@Param("form") String form, @Param("runId") long runId, @Param("at") OffsetDateTime at);
 
     Optional<ReadingRow> row(@Param("runId") long runId, @Param("id") long id);
 

@@ -3,6 +3,7 @@ package yellowrail.web.run;
 import static java.util.stream.Collectors.toMap;
 import static java.util.stream.Collectors.toSet;
 
+import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -36,9 +37,11 @@ public class RunService {
     private final AmpService amps;
     private final RunLogs logs;
     private final ApplicationEventPublisher events;
+    private final Clock clock;
     private final Remembered<LogState, StageSummary> rememberedSummaries = new Remembered<>();
 
-    RunService(RunMapper mapper, AmpService amps, RunLogs logs, ApplicationEventPublisher events) {
+    RunService(RunMapper mapper, AmpService amps, RunLogs logs, ApplicationEventPublisher events, Clock clock) {
+        this.clock = clock;
         this.mapper = mapper;
         this.amps = amps;
         this.logs = logs;
@@ -49,7 +52,7 @@ public class RunService {
     @Transactional
     public Run begin(long ampId) {
         amps.newest(ampId);
-        mapper.begin(ampId);
+        mapper.begin(ampId, OffsetDateTime.now(clock));
         return mapper.newestOf(ampId).orElseThrow();
     }
 
@@ -74,7 +77,7 @@ public class RunService {
     public void close(long runId) {
         mapper.lock(runId);
         Run run = run(runId);
-        if (mapper.close(runId, amp(run).version()) == 1) {
+        if (mapper.close(runId, amp(run).version(), OffsetDateTime.now(clock)) == 1) {
             events.publishEvent(new RunClosed(run(runId)));
         }
     }

@@ -40,11 +40,15 @@ class TubeController {
     /** The form, empty or with the figures of a type to start from. */
     @GetMapping("/tubes/own")
     ModelAndView form(@RequestParam(defaultValue = "") String from) {
-        TubeForm form = tubes.catalogue()
-                .find(from)
-                .map(type -> TubeForm.of(type, type.rating(RatingSystem.OWN).orElse(type.customaryRating())))
+        return form(stored(from), new Faults(words));
+    }
+
+    private TubeForm stored(String name) {
+        return tubes.catalogue()
+                .find(name)
+                .map(type -> TubeForm.of(
+                        type, type.rating(RatingSystem.OWN).orElse(type.customaryRating()), tubes.version(type.name())))
                 .orElse(TubeForm.empty());
-        return form(form, new Faults(words));
     }
 
     @PostMapping("/tubes/own")
@@ -56,8 +60,17 @@ class TubeController {
             again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return again;
         }
-        tubes.save(own);
-        return new ModelAndView("redirect:/tubes");
+        return tubes.save(form.version(), own) ? new ModelAndView("redirect:/tubes") : conflict(form, own.name());
+    }
+
+    /** What was typed stays in the form; what is stored under the name is told beside it. */
+    private ModelAndView conflict(TubeForm form, String name) {
+        TubeForm stored = stored(name);
+        Faults faults = new Faults(words);
+        faults.storedMeanwhile(stored.fields(), form.fields());
+        ModelAndView again = form(form.withVersion(stored.version()), faults);
+        again.setStatus(HttpStatus.CONFLICT);
+        return again;
     }
 
     private ModelAndView form(TubeForm form, Faults faults) {

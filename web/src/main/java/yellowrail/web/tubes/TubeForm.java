@@ -1,7 +1,9 @@
 package yellowrail.web.tubes;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.finding.Code;
@@ -20,6 +22,7 @@ import yellowrail.web.form.FieldReader;
 
 /** A tube type as typed: a type of the builder's, or another maker's figures for a published one. */
 record TubeForm(
+        int version,
         String name,
         String kind,
         String heaterVolts,
@@ -37,12 +40,13 @@ record TubeForm(
         String source) {
 
     static TubeForm empty() {
-        return new TubeForm("", "pentode", "6.3", "", "octal", "", "5", "", "", "", "", "", "", "", "");
+        return new TubeForm(0, "", "pentode", "6.3", "", "octal", "", "5", "", "", "", "", "", "", "", "");
     }
 
-    /** Prefilled from a type, for another maker's figures. */
-    static TubeForm of(TubeType type, Rating rating) {
+    /** Prefilled from a type, for another maker's figures or to change the builder's own. */
+    static TubeForm of(TubeType type, Rating rating, int version) {
         return new TubeForm(
+                version,
                 type.name(),
                 Code.of(type.kind()),
                 Figures.plain(type.heaterVolts()),
@@ -57,7 +61,48 @@ record TubeForm(
                 shown(rating.cathodeAmps(), Unit.MILLIAMP),
                 shown(rating.gridLeakFixed(), Unit.KILOHM),
                 shown(rating.gridLeakCathode(), Unit.KILOHM),
-                "");
+                rating.source() instanceof TubeFinding.ToldByBuilder told ? told.words() : "");
+    }
+
+    /** What is typed, by the name of its field. */
+    Map<String, String> fields() {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("name", name);
+        fields.put("kind", kind);
+        fields.put("heaterVolts", heaterVolts);
+        fields.put("heaterAmps", heaterAmps);
+        fields.put("base", base);
+        fields.put("pins", pins);
+        fields.put("screenShare", screenShare);
+        fields.put("plateWatts", plateWatts);
+        fields.put("plateVolts", plateVolts);
+        fields.put("screenWatts", screenWatts);
+        fields.put("screenVolts", screenVolts);
+        fields.put("cathodeMilliamps", cathodeMilliamps);
+        fields.put("gridLeakFixed", gridLeakFixed);
+        fields.put("gridLeakCathode", gridLeakCathode);
+        fields.put("source", source);
+        return fields;
+    }
+
+    TubeForm withVersion(int other) {
+        return new TubeForm(
+                other,
+                name,
+                kind,
+                heaterVolts,
+                heaterAmps,
+                base,
+                pins,
+                screenShare,
+                plateWatts,
+                plateVolts,
+                screenWatts,
+                screenVolts,
+                cathodeMilliamps,
+                gridLeakFixed,
+                gridLeakCathode,
+                source);
     }
 
     private static String shown(OptionalDouble si, Unit unit) {

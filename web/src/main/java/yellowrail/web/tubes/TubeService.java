@@ -1,11 +1,14 @@
 package yellowrail.web.tubes;
 
+import java.time.Clock;
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
+import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
 
 /** The catalogue as this builder has it. */
@@ -19,11 +22,13 @@ public class TubeService {
 
     private record Known(List<String> stored, TubeCatalogue catalogue) {}
 
-    private final JsonColumn json;
+    private final DocumentKind<OwnTubeDocument> documents;
+    private final Clock clock;
 
-    TubeService(TubeMapper mapper, JsonColumn json) {
+    TubeService(TubeMapper mapper, JsonColumn json, Clock clock) {
         this.mapper = mapper;
-        this.json = json;
+        this.documents = json.kind(OwnTubeDocument.class);
+        this.clock = clock;
     }
 
     @Transactional(readOnly = true)
@@ -34,16 +39,36 @@ public class TubeService {
             last = new Known(
                     stored,
                     published.with(stored.stream()
-                            .map(type -> json.read(type, OwnTubeDocument.class).type())
+                            .map(type -> documents.read(type).type())
                             .toList()));
             known = last;
         }
         return last.catalogue();
     }
 
-    /** Adds the builder's figures for a type, or replaces those entered before under the same name. */
+    /** The version of the builder's figures for a type; 0 where there are none. */
+    @Transactional(readOnly = true)
+    int version(String name) {
+        return mapper.version(key(name)).orElse(0);
+    }
+
+    /**
+     * Adds the builder's figures for a type, or replaces those entered before under the same name.
+     *
+     * @param editedFrom the version they were edited from; 0 to add some
+     * @return false if somebody else has saved others in the meantime; then nothing is changed
+     */
     @Transactional
-    public void save(TubeType own) {
-        mapper.save(own.name().toUpperCase(Locale.ROOT), json.write(OwnTubeDocument.of(own)));
+    public boolean save(int editedFrom, TubeType own) {
+        String document = documents.write(OwnTubeDocument.of(own));
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        return (editedFrom == 0
+                        ? mapper.add(key(own.name()), document, now)
+                        : mapper.change(key(own.name()), editedFrom, document, now))
+                == 1;
+    }
+
+    private static String key(String name) {
+        return name.toUpperCase(Locale.ROOT);
     }
 }

@@ -85,7 +85,7 @@ class PracticeTest {
                 .body();
         assertThat(log).contains("red-plates: its plate glows at").contains("has failed after");
         assertThat(practice.mark(run, Exercise.NOTHING_WRONG)
-                        .marking(practice.json())
+                        .marking(practice.markings())
                         .orElseThrow()
                         .passed())
                 .isFalse();
@@ -110,7 +110,7 @@ class PracticeTest {
     void theRightWordWithoutAReadingIsAGuess() {
         long unseen = practice.start(Exercise.CREEPING_TUBE, OptionalDouble.of(5));
         var guessed = practice.mark(unseen, Exercise.CREEPING_TUBE)
-                .marking(practice.json())
+                .marking(practice.markings())
                 .orElseThrow();
         assertThat(guessed.passed()).isFalse();
         assertThat(guessed.lines()).anySatisfy(line -> assertThat(line.result()).isEqualTo("a guess: V1, V2 not read"));

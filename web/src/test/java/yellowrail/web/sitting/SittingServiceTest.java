@@ -36,8 +36,8 @@ class SittingServiceTest {
 
     private static final AtomicInteger LABELS = new AtomicInteger();
     private static final String A_MINUTE_APART = """
-            INSERT INTO reading (run_id, sheet_version, kind, target, value, typed, taken_at)
-            SELECT :run, 1, 'SENSE_VOLTS', 'V2', 0.030, 'V2 30', :from + make_interval(mins => i)
+            INSERT INTO reading (run_id, sheet_version, kind, target, value, typed, taken_at, entered_at)
+            SELECT :run, 1, 'SENSE_VOLTS', 'V2', 0.030, 'V2 30', :from + make_interval(mins => i), now()
             FROM generate_series(1, 600) i""";
 
     private final SittingService sittings = RunningApplication.bean(SittingService.class);

@@ -9,6 +9,7 @@ import yellowrail.core.tube.RatingSystem;
 import yellowrail.core.tube.TubeFinding;
 import yellowrail.core.tube.TubeKind;
 import yellowrail.core.tube.TubeType;
+import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
 
 class OwnTubeDocumentTest {
@@ -20,11 +21,11 @@ class OwnTubeDocumentTest {
              "plateVolts": 500.0, "screenVolts": null, "plateWatts": 30.0, "screenWatts": null, "cathodeAmps": 0.15,
              "gridLeakFixed": null, "gridLeakCathode": null, "sure": true, "source": "the sheet in the box"}]}""";
 
-    private final JsonColumn json = new JsonColumn();
+    private final DocumentKind<OwnTubeDocument> documents = new JsonColumn().kind(OwnTubeDocument.class);
 
     @Test
     void aTypeThatWasKeptBeforeIsRead() {
-        TubeType type = json.read(OLD, OwnTubeDocument.class).type();
+        TubeType type = documents.read(OLD).type();
         assertThat(type.kind()).isEqualTo(TubeKind.BEAM);
         assertThat(type.base()).isEqualTo(Base.OCTAL);
         assertThat(type.pins()).as("words were allowed for pins").isEqualTo(PinOut.OF_ITS_OWN);
@@ -37,9 +38,8 @@ class OwnTubeDocumentTest {
 
     @Test
     void whatIsKeptComesBackTheSame() {
-        TubeType type = json.read(OLD, OwnTubeDocument.class).type();
-        assertThat(json.read(json.write(OwnTubeDocument.of(type)), OwnTubeDocument.class)
-                        .type())
+        TubeType type = documents.read(OLD).type();
+        assertThat(documents.read(documents.write(OwnTubeDocument.of(type))).type())
                 .isEqualTo(type);
     }
 }
