@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
+import yellowrail.core.finding.Finding;
 
 /**
  * The drawer as a file: comma-separated (RFC 4180), a header with the names of {@link DrawerRow#COLUMNS} in any order,
@@ -29,7 +30,7 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults, int more) {
             CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get();
 
     /** What is wrong where. */
-    public record Fault(long line, String column, DrawerFinding says) {}
+    public record Fault(long line, String column, Finding says) {}
 
     public DrawerCsv {
         rows = List.copyOf(rows);

@@ -1,7 +1,6 @@
 package yellowrail.core.drawer;
 
 import java.util.List;
-import java.util.Optional;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.In;
 import yellowrail.core.quantity.Unit;
@@ -48,20 +47,7 @@ public sealed interface DrawerFinding extends Finding {
 
     // What is wrong with a cell
 
-    record TooLong(int most, int has) implements DrawerFinding {}
-
-    record NotShowable() implements DrawerFinding {}
-
     record TypeNeeded() implements DrawerFinding {}
 
     record LabelNeeded() implements DrawerFinding {}
-
-    record NoDate(String typed) implements DrawerFinding {}
-
-    /** @param choices as they are written in a file */
-    record NoSuchChoice(String typed, List<String> choices) implements DrawerFinding {}
-
-    record NumberNeeded(double least, double most, Optional<Unit> unit) implements DrawerFinding {}
-
-    record NoNumber(String typed, double least, double most, Optional<Unit> unit) implements DrawerFinding {}
 }

@@ -2,10 +2,8 @@ package yellowrail.core.drawer;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -13,10 +11,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import yellowrail.core.field.FieldReader;
 import yellowrail.core.finding.Code;
+import yellowrail.core.finding.Finding;
 import yellowrail.core.match.TestCondition;
 import yellowrail.core.quantity.Unit;
-import yellowrail.core.typed.Quantity;
 
 /**
  * A tube and, where its figures are filled in, one test of it, as a row of named columns: a form is read by the same
@@ -26,7 +25,7 @@ import yellowrail.core.typed.Quantity;
  * @param test its test, if the row has one
  * @param faults what is wrong, by column; the values count only if there are none
  */
-public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<String, DrawerFinding> faults) {
+public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<String, Finding> faults) {
 
     /** In the order of the file. */
     public static final List<String> COLUMNS = List.of(
@@ -111,7 +110,8 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
     private static final class Reader {
 
         private final Function<String, String> text;
-        private final Map<String, DrawerFinding> faults = new LinkedHashMap<>();
+        private final Map<String, Finding> faults = new LinkedHashMap<>();
+        private final FieldReader read = new FieldReader(faults::putIfAbsent);
 
         Reader(Function<String, String> text) {
             this.text = text;
@@ -123,8 +123,8 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
                     needed("label", new DrawerFinding.LabelNeeded()),
                     words("maker", LONGEST_WORD),
                     words("markings", LONGEST_WORD),
-                    date("bought"),
-                    state(),
+                    read.date("bought", text.apply("bought")),
+                    choice("state", TubeState.values(), TubeState.USED),
                     words("notes", LONGEST_NOTE));
             boolean tested = OF_A_TEST.stream()
                     .anyMatch(column ->
@@ -133,112 +133,44 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
             return new DrawerRow(tube, test, faults);
         }
 
-        private TubeState state() {
-            String typed = text.apply("state").strip();
-            return typed.isEmpty() ? TubeState.USED : choice("state", TubeState.values());
-        }
-
         private TesterReading test() {
-            double plate = neededNumber("plate_volts", Unit.VOLT, 1, 2000);
+            double plate = read.required("plate_volts", text.apply("plate_volts"), Unit.VOLT, 1, 2000);
             OptionalDouble screen = number("screen_volts", Unit.VOLT, 1, 2000);
             OptionalDouble grid = number("grid_volts", Unit.VOLT, -300, 0);
-            TesterReading.Current current = text.apply("current").isBlank()
-                    ? TesterReading.Current.CATHODE
-                    : choice("current", TesterReading.Current.values());
-            Microphony tap = text.apply("tap").isBlank() ? Microphony.UNKNOWN : choice("tap", Microphony.values());
-            OptionalDouble steepness = number("transconductance_ma_v", null, 0.01, 100);
+            OptionalDouble steepness = plain("transconductance_ma_v", 0.01, 100);
             return new TesterReading(
-                    date("tested"),
+                    read.date("tested", text.apply("tested")),
                     words("tester", LONGEST_WORD),
                     new TestCondition(plate, screen.orElse(plate), grid),
-                    current,
-                    neededNumber("milliamps", Unit.MILLIAMP, 0.01, 2000),
+                    choice("current", TesterReading.Current.values(), TesterReading.Current.CATHODE),
+                    read.required("milliamps", text.apply("milliamps"), Unit.MILLIAMP, 0.01, 2000),
                     number("milliamps_before", Unit.MILLIAMP, 0.01, 2000),
-                    number("warm_minutes", null, 0, 1000),
+                    plain("warm_minutes", 0, 1000),
                     steepness.isPresent() ? OptionalDouble.of(steepness.getAsDouble() / 1e3) : steepness,
-                    tap,
+                    choice("tap", Microphony.values(), Microphony.UNKNOWN),
                     words("gas", LONGEST_NOTE));
         }
 
         private String words(String column, int longest) {
-            String typed = text.apply(column).strip();
-            if (typed.length() > longest) {
-                faults.putIfAbsent(column, new DrawerFinding.TooLong(longest, typed.length()));
-            }
-            if (typed.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t')) {
-                faults.putIfAbsent(column, new DrawerFinding.NotShowable());
-            }
-            return typed;
+            return read.words(column, text.apply(column), longest);
         }
 
         private String needed(String column, DrawerFinding what) {
-            String typed = words(column, LONGEST_WORD);
-            if (typed.isEmpty()) {
-                faults.putIfAbsent(column, what);
-            }
-            return typed;
+            return read.needed(column, text.apply(column), LONGEST_WORD, what);
         }
 
-        private Optional<LocalDate> date(String column) {
+        /** @param usual where nothing is written */
+        private <E extends Enum<E>> E choice(String column, E[] values, E usual) {
             String typed = text.apply(column).strip();
-            if (typed.isEmpty()) {
-                return Optional.empty();
-            }
-            try {
-                LocalDate date = LocalDate.parse(typed);
-                if (date.getYear() >= 1900 && date.getYear() <= 2200) {
-                    return Optional.of(date);
-                }
-            } catch (DateTimeException e) {
-                // the one message below says what to type
-            }
-            faults.putIfAbsent(column, new DrawerFinding.NoDate(Quantity.quote(typed)));
-            return Optional.empty();
+            return typed.isEmpty() ? usual : read.choice(column, typed, values, DrawerRow::written);
         }
 
-        private <E extends Enum<E>> E choice(String column, E[] values) {
-            String typed = text.apply(column).strip();
-            return Arrays.stream(values)
-                    .filter(value -> written(value).equalsIgnoreCase(typed))
-                    .findFirst()
-                    .orElseGet(() -> {
-                        faults.putIfAbsent(
-                                column,
-                                new DrawerFinding.NoSuchChoice(
-                                        Quantity.quote(typed),
-                                        Arrays.stream(values)
-                                                .map(DrawerRow::written)
-                                                .toList()));
-                        return values[0];
-                    });
-        }
-
-        private double neededNumber(String column, Unit unit, double least, double most) {
-            if (text.apply(column).isBlank()) {
-                faults.putIfAbsent(column, new DrawerFinding.NumberNeeded(least, most, Optional.ofNullable(unit)));
-            }
-            return number(column, unit, least, most).orElse(unit.toSi(least));
-        }
-
-        /** A plain number, or one with the column's own unit; SI where there is a unit. */
         private OptionalDouble number(String column, Unit unit, double least, double most) {
-            String typed = text.apply(column).strip();
-            if (typed.isEmpty()) {
-                return OptionalDouble.empty();
-            }
-            try {
-                double shown = unit == null
-                        ? Double.parseDouble(typed)
-                        : unit.fromSi(Quantity.parse(typed).si(unit));
-                if (shown >= least && shown <= most) {
-                    return OptionalDouble.of(unit == null ? shown : unit.toSi(shown));
-                }
-            } catch (IllegalArgumentException e) {
-                // the one message below says what to type
-            }
-            faults.putIfAbsent(
-                    column, new DrawerFinding.NoNumber(Quantity.quote(typed), least, most, Optional.ofNullable(unit)));
-            return OptionalDouble.empty();
+            return read.number(column, text.apply(column), unit, least, most);
+        }
+
+        private OptionalDouble plain(String column, double least, double most) {
+            return read.plain(column, text.apply(column), least, most);
         }
     }
 }

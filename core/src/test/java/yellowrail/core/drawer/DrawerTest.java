@@ -12,9 +12,11 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.Told;
+import yellowrail.core.field.FieldFault;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.TestCondition;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.typed.QuantityFault;
 
 class DrawerTest {
 
@@ -53,11 +55,11 @@ class DrawerTest {
         assertThat(csv.faults())
                 .extracting(DrawerCsv.Fault::says)
                 .containsExactly(
-                        new DrawerFinding.NoDate("\u201c3.11.2025\u201d"),
-                        new DrawerFinding.NoNumber("\u201clots\u201d", 0.01, 2000, Optional.of(Unit.MILLIAMP)),
+                        new FieldFault.NoDate("\u201c3.11.2025\u201d"),
+                        new FieldFault.NotUsable(new QuantityFault.NotANumber("\u201clots\u201d")),
                         new DrawerFinding.OtherNumberOfColumns(2, 19),
                         new DrawerFinding.LabelNeeded(),
-                        new DrawerFinding.NoNumber("\u201c14\u201d", -300, 0, Optional.of(Unit.VOLT)));
+                        new FieldFault.OutOfRange("\u201c14\u201d", -300, 0, Unit.VOLT));
     }
 
     @Test

@@ -38,7 +38,7 @@ import yellowrail.core.tube.RatingSystem;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.form.Faults;
-import yellowrail.web.form.FieldReader;
+import yellowrail.web.form.FormReader;
 import yellowrail.web.meter.MeterAddress;
 import yellowrail.web.meter.MeterException;
 
@@ -56,13 +56,13 @@ final class AmpFormReader {
     private final AmpForm form;
     private final TubeCatalogue catalogue;
     private final Faults faults;
-    private final FieldReader read;
+    private final FormReader read;
 
     AmpFormReader(AmpForm form, TubeCatalogue catalogue, Faults faults) {
         this.form = form;
         this.catalogue = catalogue;
         this.faults = faults;
-        this.read = new FieldReader(faults);
+        this.read = new FormReader(faults);
     }
 
     /** @return the sheet; it counts only if no fault was found */

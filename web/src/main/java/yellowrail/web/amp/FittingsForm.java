@@ -12,14 +12,14 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Iron;
+import yellowrail.core.field.FieldFault;
 import yellowrail.core.iron.BadHookupException;
 import yellowrail.core.iron.Hookup;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.RectifierType;
 import yellowrail.web.form.Faults;
-import yellowrail.web.form.FieldReader;
-import yellowrail.web.form.FormFault;
+import yellowrail.web.form.FormReader;
 
 /** The part of the amp form that tells what another tube would meet; all of it may be empty. */
 record FittingsForm(
@@ -87,7 +87,7 @@ record FittingsForm(
                 : "";
     }
 
-    Fittings fittings(FieldReader read, Faults faults) {
+    Fittings fittings(FormReader read, Faults faults) {
         Fittings fittings = new Fittings(
                 read.number("fittings.heaterAmps", heaterAmps, Unit.AMP, 0.1, 50),
                 heaters(faults),
@@ -121,7 +121,7 @@ record FittingsForm(
     }
 
     private static OptionalDouble plain(
-            FieldReader read, String field, String text, double least, double most, double inSi) {
+            FormReader read, String field, String text, double least, double most, double inSi) {
         return text == null || text.isBlank()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(read.count(
@@ -168,14 +168,14 @@ record FittingsForm(
                     Hookup.parse(written);
                     found.add(written.strip());
                 } catch (BadHookupException e) {
-                    faults.add("fittings.hookups", new FormFault.BadHookup(e.fault()));
+                    faults.add("fittings.hookups", new FieldFault.NotUsable(e.fault()));
                 }
             }
         }
         return found.size() > MOST_HOOKUPS ? found.subList(0, MOST_HOOKUPS) : found;
     }
 
-    private String rectifier(FieldReader read, Faults faults) {
+    private String rectifier(FormReader read, Faults faults) {
         String typed = read.words("fittings.rectifierTube", rectifierTube, LONGEST);
         if (!typed.isEmpty() && RectifierType.find(typed).isEmpty()) {
             faults.say(

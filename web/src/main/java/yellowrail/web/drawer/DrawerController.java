@@ -13,11 +13,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import yellowrail.core.drawer.DrawerFinding;
 import yellowrail.core.drawer.DrawerRow;
 import yellowrail.core.drawer.Microphony;
 import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.drawer.TubeState;
+import yellowrail.core.finding.Finding;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
@@ -205,7 +205,7 @@ class DrawerController {
                 .toList();
     }
 
-    private Map<String, String> said(Map<String, DrawerFinding> faults) {
+    private Map<String, String> said(Map<String, Finding> faults) {
         return faults.entrySet().stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, fault -> words.say(fault.getValue())));
     }

@@ -21,7 +21,7 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.bounds.Deadline;
 import yellowrail.web.form.Faults;
-import yellowrail.web.form.FieldReader;
+import yellowrail.web.form.FormReader;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.run.RunService;
 import yellowrail.web.words.Words;
@@ -56,7 +56,7 @@ class MatchController {
             @RequestParam(defaultValue = "") String tolerance,
             @RequestParam(name = "amp", defaultValue = "0") long ampId) {
         Faults faults = new Faults(words);
-        OptionalDouble apart = new FieldReader(faults).number("tolerance", tolerance, Unit.MILLIAMP, 0, 1000);
+        OptionalDouble apart = new FormReader(faults).number("tolerance", tolerance, Unit.MILLIAMP, 0, 1000);
         if (size < Matching.LEAST_GROUP || size > Matching.MOST_GROUP) {
             faults.say("size", "page.match.size", Matching.LEAST_GROUP, Matching.MOST_GROUP);
         }

@@ -5,11 +5,12 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import yellowrail.core.field.FaultSink;
 import yellowrail.core.finding.Finding;
 import yellowrail.web.words.Words;
 
 /** What is wrong with a form, field by field; the first fault of a field stands. */
-public final class Faults {
+public final class Faults implements FaultSink {
 
     private final Map<String, String> byField = new LinkedHashMap<>();
     private final Optional<Words> words;
@@ -27,6 +28,7 @@ public final class Faults {
         return new Faults();
     }
 
+    @Override
     public void add(String field, Finding fault) {
         add(field, words.map(found -> found.say(fault)).orElse(fault.code()));
     }

@@ -23,7 +23,7 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Rating;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
-import yellowrail.web.form.FieldReader;
+import yellowrail.web.form.FormReader;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
 
@@ -81,7 +81,7 @@ class IronController {
             @RequestParam(defaultValue = "") String load,
             @RequestParam(defaultValue = "") String taps) {
         Faults faults = new Faults(words);
-        double ohms = new FieldReader(faults)
+        double ohms = new FormReader(faults)
                 .required("load", load, Unit.OHM, LoadLineForm.LEAST_LOAD, LoadLineForm.MOST_LOAD);
         if (!taps.matches("([1-9]\\d? ?){1,4}")) {
             faults.add("load", words.message("page.iron.taps-as-speakers"));
@@ -105,7 +105,7 @@ class IronController {
             throws IOException {
         Map<String, String> typed = new HashMap<>(sent);
         Faults faults = new Faults(words);
-        FieldReader read = new FieldReader(faults);
+        FormReader read = new FormReader(faults);
         double nominal = read.required("nominal", typed.get("nominal"), Unit.OHM, 1, 100);
         Optional<SpeakerView> view = Optional.empty();
         double primary = iron.amp(id).own().stage().loadOhms();

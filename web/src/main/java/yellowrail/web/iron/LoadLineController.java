@@ -33,7 +33,7 @@ import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
-import yellowrail.web.form.FieldReader;
+import yellowrail.web.form.FormReader;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
 
@@ -149,8 +149,8 @@ class LoadLineController {
     /** The frame of the chart that is being dragged, else one that fits. */
     private static PlateChart.Frame frame(Map<String, String> typed, Performance found) {
         OptionalDouble volts =
-                new FieldReader(Faults.counted()).number("volts", typed.get("toVolts"), Unit.VOLT, 50, 10_000);
-        OptionalDouble amps = new FieldReader(Faults.counted())
+                new FormReader(Faults.counted()).number("volts", typed.get("toVolts"), Unit.VOLT, 50, 10_000);
+        OptionalDouble amps = new FormReader(Faults.counted())
                 .number("milliamps", typed.get("toMilliamps"), Unit.MILLIAMP, 1, 10_000);
         return volts.isPresent() && amps.isPresent()
                 ? new PlateChart.Frame(volts.getAsDouble(), amps.getAsDouble())

@@ -16,7 +16,7 @@ import yellowrail.core.stage.OutputStage;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.form.Faults;
-import yellowrail.web.form.FieldReader;
+import yellowrail.web.form.FormReader;
 
 /**
  * A stage as it is asked for in the address of the load line: what the amp has, and over it what was typed or dragged.
@@ -76,7 +76,7 @@ record LoadLineForm(Map<String, String> fields) {
 
     /** The stage, with the topology of the amp; empty if there are faults. */
     Optional<OutputStage> stage(OutputStage amp, Faults faults) {
-        FieldReader read = new FieldReader(faults);
+        FormReader read = new FormReader(faults);
         Optional<KnownModel> model = model();
         if (model.isEmpty()) {
             faults.say("type", "page.form.no-model");

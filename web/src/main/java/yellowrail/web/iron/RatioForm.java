@@ -9,7 +9,7 @@ import java.util.stream.Stream;
 import yellowrail.core.iron.RatioMeasurement;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.form.Faults;
-import yellowrail.web.form.FieldReader;
+import yellowrail.web.form.FormReader;
 
 /** The ratio bench as typed. */
 record RatioForm(Map<String, String> typed) {
@@ -42,7 +42,7 @@ record RatioForm(Map<String, String> typed) {
         if (isBlank()) {
             return Optional.empty();
         }
-        FieldReader read = new FieldReader(faults);
+        FormReader read = new FormReader(faults);
         if (volts().allMatch(field -> of(field).isEmpty())) {
             faults.say("primary", "page.form.resistances-alone");
             return Optional.empty();

@@ -18,7 +18,7 @@ import yellowrail.core.tube.TubeKind;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.typed.Quantity;
 import yellowrail.web.form.Faults;
-import yellowrail.web.form.FieldReader;
+import yellowrail.web.form.FormReader;
 
 /** A tube type as typed: a type of the builder's, or another maker's figures for a published one. */
 record TubeForm(
@@ -110,7 +110,7 @@ record TubeForm(
     }
 
     TubeType type(Faults faults) {
-        FieldReader read = new FieldReader(faults);
+        FormReader read = new FormReader(faults);
         String typed = read.requiredWords("name", name, 24, "page.form.needed.type-number");
         if (!typed.isEmpty() && !typed.matches("[\\p{L}\\p{N}][\\p{L}\\p{N} ./-]*")) {
             faults.say("name", "page.form.type-number");

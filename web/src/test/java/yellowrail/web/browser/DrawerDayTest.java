@@ -50,7 +50,7 @@ class DrawerDayTest extends BrowserTest {
         page.locator("#file")
                 .setInputFiles(new FilePayload("shelf.csv", "text/csv", SHELF.getBytes(StandardCharsets.UTF_8)));
         page.click("text=Read it");
-        assertThat(page.locator("table.figures")).containsText("\u201coops\u201d is no number");
+        assertThat(page.locator("table.figures")).containsText("Not usable: \u201coops\u201d");
         page.click("text=Keep the 5 good rows");
         assertThat(page.locator(".say")).containsText("5 rows are in the drawer.");
         page.navigate("/drawer?type=5881");

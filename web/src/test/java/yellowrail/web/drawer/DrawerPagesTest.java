@@ -106,8 +106,7 @@ class DrawerPagesTest {
         String answer = body(bring(file), 422);
         assertThat(answer).contains("Nothing is stored yet: 1 good rows");
         assertThat(answer)
-                .containsPattern("<th scope=\"row\">3</th><td>milliamps</td>"
-                        + "<td>\u201cmuch\u201d is no number from 0.01 to 2000 mA")
+                .containsPattern("<th scope=\"row\">3</th><td>milliamps</td>" + "<td>Not usable: \u201cmuch\u201d")
                 .containsPattern("<th scope=\"row\">4</th><td>state</td><td>\u201cbroken\u201d is not one of")
                 .containsPattern("<th scope=\"row\">5</th><td></td><td>4 columns where the header has 6");
         assertThat(exported("7189")).isEmpty();
@@ -129,12 +128,12 @@ class DrawerPagesTest {
                 "label||what is written on the tube",
                 "bought|last spring|is no date; write 2026-03-01",
                 "state|shiny|is not one of",
-                "milliamps|-4|is no number from 0.01 to 2000 mA",
-                "milliamps|38V|is no number",
-                "plate_volts|9e9|is no number from 1 to 2000 V",
-                "grid_volts|14|is no number from -300 to 0 V",
-                "transconductance_ma_v|six|is no number from 0.01 to 100",
-                "warm_minutes|ten|is no number",
+                "milliamps|-4|is out of range; from 0.01 to 2000 mA",
+                "milliamps|38V|not usable",
+                "plate_volts|9e9|too large",
+                "grid_volts|14|is out of range; from -300 to 0 V",
+                "transconductance_ma_v|six|a plain number, from 0.01 to 100",
+                "warm_minutes|ten|a plain number",
                 "tested|2026-02-31|is no date",
                 "tap|loud|is not one of"
             })

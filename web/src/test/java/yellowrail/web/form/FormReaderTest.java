@@ -8,10 +8,10 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.words.BundledWords;
 
-class FieldReaderTest {
+class FormReaderTest {
 
     private final Faults faults = new Faults(BundledWords.read());
-    private final FieldReader read = new FieldReader(faults);
+    private final FormReader read = new FormReader(faults);
 
     @Test
     void aFaultyNumberNeverReachesTheCore() {
