@@ -45,7 +45,13 @@ public final class Visitor {
     }
 
     public HttpResponse<String> postJson(String path, String body) {
+        return postJson(path, body, "en");
+    }
+
+    /** As a client of this language sends it. */
+    public HttpResponse<String> postJson(String path, String body, String language) {
         return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Accept-Language", language)
                 .header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
     }

@@ -30,26 +30,26 @@ import yellowrail.web.words.Words;
 @RestController
 class IdleController {
 
-    private static final Map<Slot, String> FIELDS = Map.of(
-            Slot.SCREEN_AMPS, "screenMilliamps", Slot.PLATE_READING, "plateVolts", Slot.SENSE_READING, "senseVolts");
+    private static final Map<Slot, JsonField> FIELDS = Map.of(
+            Slot.SCREEN_AMPS,
+            IdleShape.SCREEN_MILLIAMPS,
+            Slot.PLATE_READING,
+            IdleShape.PLATE_VOLTS,
+            Slot.SENSE_READING,
+            IdleShape.SENSE_VOLTS);
 
     private final TubeService tubes;
     private final Words words;
+    private final JsonExchange exchange;
 
-    IdleController(TubeService tubes, Words words) {
+    IdleController(TubeService tubes, Words words, JsonExchange exchange) {
+        this.exchange = exchange;
         this.tubes = tubes;
         this.words = words;
     }
 
-    @Operation(
-            summary = "Idle dissipation of one tube from its meter readings, with verdict",
-            requestBody =
-                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            required = true,
-                            content =
-                                    @Content(
-                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
-                                            schema = @Schema(implementation = IdleRequest.class))))
+    @Operation(summary = "Idle dissipation of one tube from its meter readings, with verdict")
+    @Asks("IdleRequest")
     @ApiResponse(
             responseCode = "200",
             description = "The idle",
@@ -60,7 +60,7 @@ class IdleController {
     @RefusedWithFaults
     @PostMapping(path = "/api/idle", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> idle(@Parameter(hidden = true) InputStream body) throws IOException {
-        return JsonExchange.answer(body, "The reading cannot be computed", (fields, faults) -> {
+        return exchange.answer(body, IdleShape.SHAPE, "page.api.idle", (fields, faults) -> {
             IdleRequestReader.Asked asked = new IdleRequestReader(fields, tubes.catalogue(), faults).read();
             return () -> compute(asked, faults);
         });
@@ -71,11 +71,12 @@ class IdleController {
             IdleFigures figures = new IdleCalculation(asked.problem()).compute();
             Judgement judgement = new Judge(asked.goal(), Accepted.NONE).judge(figures, false);
             List<String> notes = new ArrayList<>(words.say(judgement.notes()));
-            notes.addAll(asked.assumptions());
+            notes.addAll(words.say(asked.assumptions()));
             return IdleResponse.of(figures, judgement, notes);
         } catch (ImpossibleReadingException e) {
             faults.add(
-                    FIELDS.getOrDefault(e.slot(), "plateVolts"), words.say(new IdleFinding.Contradiction(e.finding())));
+                    FIELDS.getOrDefault(e.slot(), IdleShape.PLATE_VOLTS).name(),
+                    new IdleFinding.Contradiction(e.finding()));
             return null;
         }
     }

@@ -1,11 +1,8 @@
 package yellowrail.web.api;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.Set;
-import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
@@ -17,7 +14,6 @@ import yellowrail.core.amp.Topology;
 import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.IdleCalculation;
 import yellowrail.core.idle.IdleProblem;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.TubeCatalogue;
@@ -28,19 +24,13 @@ import yellowrail.web.form.Faults;
 /** Makes a problem for the core of a request, noting every fault and every assumption. */
 final class IdleRequestReader {
 
-    private static final Set<String> KNOWN = Arrays.stream(IdleRequest.class.getRecordComponents())
-            .map(component -> component.getName())
-            .collect(Collectors.toUnmodifiableSet());
-    private static final double METER_PERCENT = 0.5;
-    private static final double TOLERANCE_PERCENT = 1;
-
     private final JsonFields fields;
     private final TubeCatalogue catalogue;
     private final Faults faults;
-    private final List<String> assumptions = new ArrayList<>();
+    private final List<IdleAssumption> assumptions = new ArrayList<>();
 
     /** What was asked: the readings, and what to judge them by. */
-    record Asked(IdleProblem problem, Goal goal, List<String> assumptions) {}
+    record Asked(IdleProblem problem, Goal goal, List<IdleAssumption> assumptions) {}
 
     IdleRequestReader(JsonFields fields, TubeCatalogue catalogue, Faults faults) {
         this.fields = fields;
@@ -50,29 +40,23 @@ final class IdleRequestReader {
 
     /** @return what was asked; null if there are faults */
     Asked read() {
-        fields.only(KNOWN);
-        TubeType type = fields.tubeType("tubeType", catalogue);
+        TubeType type = fields.tubeType(IdleShape.TUBE_TYPE, catalogue);
         CurrentMethod method = method();
         PlateSense plate = plate(method);
         ScreenSense.Way way = way();
         boolean volts = method.acrossResistance();
         double reading = volts
-                ? fields.required("senseVolts", 1e-6, 1000, "volts across the resistance")
-                : Unit.MILLIAMP.toSi(fields.required("milliamps", 1e-3, 5000, "the current the meter shows"));
+                ? fields.required(IdleShape.SENSE_VOLTS)
+                : Unit.MILLIAMP.toSi(fields.required(IdleShape.MILLIAMPS));
         OptionalDouble ohms = volts ? OptionalDouble.of(ohms(method)) : OptionalDouble.empty();
-        double plateVolts = fields.required("plateVolts", 1, 5000, "plate voltage as read");
-        OptionalDouble cathodeVolts = fields.number("cathodeVolts", 0, 1000);
-        OptionalDouble shared = fields.number("sharedBy", 1, 16);
-        if (shared.isPresent() && shared.getAsDouble() != Math.rint(shared.getAsDouble())) {
-            faults.add(
-                    "sharedBy",
-                    "Expected a whole number of tubes from 1 to 16, got %s.".formatted(shared.getAsDouble()));
-        }
-        double tolerance = percent("senseTolerancePercent", 50, TOLERANCE_PERCENT, volts);
-        double meter = percent("meterPercent", 20, METER_PERCENT, true);
+        double plateVolts = fields.required(IdleShape.PLATE_VOLTS);
+        OptionalDouble cathodeVolts = fields.number(IdleShape.CATHODE_VOLTS);
+        int shared = fields.whole(IdleShape.SHARED_BY);
+        double tolerance = percent(IdleShape.SENSE_TOLERANCE_PERCENT, volts);
+        double meter = percent(IdleShape.METER_PERCENT, true);
         OptionalDouble screen = screenMilliamps(way);
-        OptionalDouble own = fields.number("paMaxWatts", 0.1, 1000);
-        String bias = fields.choice("biasKind", List.of("fixed", "cathode", "single-ended"), true);
+        OptionalDouble own = fields.number(IdleShape.PA_MAX_WATTS);
+        String bias = fields.choice(IdleShape.BIAS_KIND);
         if (faults.any()) {
             return null;
         }
@@ -88,7 +72,7 @@ final class IdleRequestReader {
                 sense,
                 reading,
                 volts,
-                (int) shared.orElse(1),
+                shared,
                 plate,
                 plateVolts,
                 1,
@@ -107,10 +91,7 @@ final class IdleRequestReader {
     }
 
     private CurrentMethod method() {
-        return switch (fields.choice(
-                "method",
-                List.of("cathode-sense", "cathode-milliamps", "plate-milliamps", "cathode-bias", "half-primary-drop"),
-                false)) {
+        return switch (fields.choice(IdleShape.METHOD)) {
             case "cathode-milliamps" -> CurrentMethod.SOCKET_ADAPTER;
             case "plate-milliamps" -> CurrentMethod.PLATE_ADAPTER;
             case "cathode-bias" -> CurrentMethod.CATHODE_RESISTOR;
@@ -120,22 +101,19 @@ final class IdleRequestReader {
     }
 
     private double ohms(CurrentMethod method) {
-        boolean primaryOnly = method == CurrentMethod.HALF_PRIMARY && !fields.has("senseOhms");
+        boolean primaryOnly = method == CurrentMethod.HALF_PRIMARY && !fields.has(IdleShape.SENSE_OHMS);
         return fields.required(
-                primaryOnly && fields.has("halfPrimaryOhms") ? "halfPrimaryOhms" : "senseOhms",
-                0.01,
-                100_000,
-                "ohms of the resistance that senseVolts was read across");
+                primaryOnly && fields.has(IdleShape.HALF_PRIMARY_OHMS)
+                        ? IdleShape.HALF_PRIMARY_OHMS
+                        : IdleShape.SENSE_OHMS);
     }
 
     private PlateSense plate(CurrentMethod method) {
-        boolean bPlus =
-                fields.choice("platePoint", List.of("plate", "b-plus"), true).equals("b-plus");
-        boolean cathode = fields.choice("plateReference", List.of("ground", "cathode"), true)
-                .equals("cathode");
-        OptionalDouble half = fields.number("halfPrimaryOhms", 0.01, 100_000);
-        if (bPlus && method != CurrentMethod.HALF_PRIMARY && !fields.has("halfPrimaryOhms")) {
-            faults.add("halfPrimaryOhms", "Missing: at b-plus the drop in the half primary has to come off.");
+        boolean bPlus = fields.choice(IdleShape.PLATE_POINT).equals("b-plus");
+        boolean cathode = fields.choice(IdleShape.PLATE_REFERENCE).equals("cathode");
+        OptionalDouble half = fields.number(IdleShape.HALF_PRIMARY_OHMS);
+        if (bPlus && method != CurrentMethod.HALF_PRIMARY && !fields.has(IdleShape.HALF_PRIMARY_OHMS)) {
+            fields.fault(IdleShape.HALF_PRIMARY_OHMS, new RequestFault.HalfPrimaryMissing());
         }
         return new PlateSense(
                 bPlus ? PlateSense.Point.B_PLUS : PlateSense.Point.PLATE,
@@ -144,7 +122,7 @@ final class IdleRequestReader {
     }
 
     private ScreenSense.Way way() {
-        return switch (fields.choice("screenWay", List.of("typical", "measured", "not-deducted"), true)) {
+        return switch (fields.choice(IdleShape.SCREEN_WAY)) {
             case "measured" -> ScreenSense.Way.MEASURED;
             case "not-deducted" -> ScreenSense.Way.NOT_DEDUCTED;
             default -> ScreenSense.Way.TYPICAL;
@@ -153,19 +131,19 @@ final class IdleRequestReader {
 
     private OptionalDouble screenMilliamps(ScreenSense.Way way) {
         if (way == ScreenSense.Way.MEASURED) {
-            return OptionalDouble.of(Unit.MILLIAMP.toSi(
-                    fields.required("screenMilliamps", 0, 1000, "screen current, since screenWay is measured")));
+            return OptionalDouble.of(Unit.MILLIAMP.toSi(fields.required(IdleShape.SCREEN_MILLIAMPS)));
         }
-        fields.number("screenMilliamps", 0, 1000);
+        fields.number(IdleShape.SCREEN_MILLIAMPS);
         return OptionalDouble.empty();
     }
 
-    private double percent(String field, double most, double usual, boolean matters) {
-        OptionalDouble given = fields.number(field, 0, most);
+    private double percent(JsonField field, boolean matters) {
+        OptionalDouble given = fields.number(field);
+        double usual = Unit.PERCENT.toSi(((Number) field.usual()).doubleValue());
         if (given.isEmpty() && matters) {
-            assumptions.add("%s not given: taken as %s %%.".formatted(field, usual));
+            assumptions.add(new IdleAssumption.TakenAs(field.name(), usual));
         }
-        return Unit.PERCENT.toSi(given.orElse(usual));
+        return given.isPresent() ? Unit.PERCENT.toSi(given.getAsDouble()) : usual;
     }
 
     /** The customary window of the kind of bias, held against the rating. */
@@ -176,34 +154,29 @@ final class IdleRequestReader {
     }
 
     private void assume(IdleProblem problem, TubeType type, Rating rating, String bias) {
-        assumptions.add("Rating: %s.".formatted(rating.provenance()));
+        assumptions.add(new IdleAssumption.RatingOf(rating.provenance()));
         boolean ground = problem.plate().reference() == PlateSense.Reference.GROUND;
         CurrentMethod method = problem.sense().method();
         if (ground
                 && problem.cathodeVolts().isEmpty()
                 && method != CurrentMethod.CATHODE_RESISTOR
                 && !bias.equals("fixed")) {
-            assumptions.add("Plate voltage to ground and no cathodeVolts: the cathode may stand above ground, and the "
-                    + "figure is then too high.");
+            assumptions.add(new IdleAssumption.CathodeMayStandAbove());
         }
         if (problem.sharedBy() > 1) {
-            assumptions.add(
-                    "An average of %d tubes: it hides the mismatch between them.".formatted(problem.sharedBy()));
+            assumptions.add(new IdleAssumption.AverageOf(problem.sharedBy()));
         }
         if (method == CurrentMethod.HALF_PRIMARY) {
             double warm = problem.senseReading()
                     / (problem.sense().ohms().getAsDouble() * (1 + 25 * IdleCalculation.COPPER))
                     / problem.sharedBy();
-            assumptions.add(("The resistance is taken cold; with the copper at 45 instead of 20 \u00b0C "
-                            + "it is %s plate current per tube.")
-                    .formatted(Figures.milliamps(warm)));
+            assumptions.add(new IdleAssumption.CopperTakenCold(warm));
         }
         if (problem.way() == ScreenSense.Way.TYPICAL && type.screenShare() > 0) {
-            assumptions.add("Screen current: typical share of %s of cathode current, tubes differ by 30 %% of it."
-                    .formatted(Figures.percent(type.screenShare())));
+            assumptions.add(new IdleAssumption.TypicalScreen(type.screenShare()));
         }
         if (problem.way() == ScreenSense.Way.NOT_DEDUCTED && method.yields() == CurrentMethod.Yields.PLATE) {
-            assumptions.add("Screen current is not known: cathode current is at least this.");
+            assumptions.add(new IdleAssumption.ScreenNotKnown());
         }
     }
 }

@@ -9,15 +9,22 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Component;
 import yellowrail.web.form.Faults;
+import yellowrail.web.words.Words;
 
 /** The way every JSON request goes: read whole, all faults told in one problem document, computed only without any. */
-final class JsonExchange {
+@Component
+class JsonExchange {
 
     /** Some thousands of tubes; anything longer is a mistake. */
     private static final int LONGEST_BODY = 1 << 20;
 
-    private JsonExchange() {}
+    private final Words words;
+
+    JsonExchange(Words words) {
+        this.words = words;
+    }
 
     /**
      * Reads a request and gives the computation to do if nothing was wrong with it; that may find faults of its own.
@@ -27,26 +34,25 @@ final class JsonExchange {
         Supplier<Object> read(JsonFields fields, Faults faults);
     }
 
-    /** @param title what cannot be done where there are faults */
-    static ResponseEntity<Object> answer(InputStream body, String title, Asking asking) throws IOException {
-        return answer(body, title, MediaType.APPLICATION_JSON, asking);
+    /** @param title key of what cannot be done where there are faults */
+    ResponseEntity<Object> answer(InputStream body, JsonShape shape, String title, Asking asking) throws IOException {
+        return answer(body, shape, title, MediaType.APPLICATION_JSON, asking);
     }
 
-    static ResponseEntity<Object> answer(InputStream body, String title, MediaType as, Asking asking)
+    ResponseEntity<Object> answer(InputStream body, JsonShape shape, String title, MediaType as, Asking asking)
             throws IOException {
-        Faults faults = Faults.counted();
+        Faults faults = new Faults(words);
         try {
-            Supplier<Object> computation = asking.read(JsonFields.parse(text(body), faults), faults);
+            Supplier<Object> computation = asking.read(JsonFields.parse(text(body), shape, faults), faults);
             Object answer = faults.any() ? null : computation.get();
             return faults.any()
                     ? problem(
                             title,
                             faults,
-                            "%d field(s) cannot be used; each is listed with what to send."
-                                    .formatted(faults.byField().size()))
+                            new RequestFault.FieldsCannotBeUsed(faults.byField().size()))
                     : ResponseEntity.ok().contentType(as).body(answer);
         } catch (JsonFields.NotAnObjectException e) {
-            return problem(title, faults, e.getMessage());
+            return problem(title, faults, e.fault());
         }
     }
 
@@ -54,14 +60,14 @@ final class JsonExchange {
     private static String text(InputStream body) throws IOException {
         byte[] bytes = body.readNBytes(LONGEST_BODY + 1);
         if (bytes.length > LONGEST_BODY) {
-            throw new JsonFields.NotAnObjectException("The body is longer than %d bytes.".formatted(LONGEST_BODY));
+            throw new JsonFields.NotAnObjectException(new RequestFault.TooLong(LONGEST_BODY));
         }
         return new String(bytes, StandardCharsets.UTF_8);
     }
 
-    private static ResponseEntity<Object> problem(String title, Faults faults, String detail) {
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, detail);
-        problem.setTitle(title);
+    private ResponseEntity<Object> problem(String title, Faults faults, RequestFault detail) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, words.say(detail));
+        problem.setTitle(words.message(title));
         problem.setProperty(
                 "errors",
                 faults.byField().entrySet().stream()

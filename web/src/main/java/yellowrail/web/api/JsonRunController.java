@@ -20,22 +20,18 @@ class JsonRunController {
 
     private final TubeService tubes;
     private final Words words;
+    private final JsonExchange exchange;
 
-    JsonRunController(TubeService tubes, Words words) {
+    JsonRunController(TubeService tubes, Words words, JsonExchange exchange) {
+        this.exchange = exchange;
         this.tubes = tubes;
         this.words = words;
     }
 
     @Operation(
             summary = "A log played again: verdicts, supply line, next move, and the lines that were asked about "
-                    + "or refused",
-            requestBody =
-                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            required = true,
-                            content =
-                                    @Content(
-                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
-                                            schema = @Schema(implementation = RunRequest.class))))
+                    + "or refused")
+    @Asks("RunRequest")
     @ApiResponse(
             responseCode = "200",
             description = "Where the amp stands",
@@ -46,7 +42,7 @@ class JsonRunController {
     @RefusedWithFaults
     @PostMapping(path = "/api/run", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> run(@Parameter(hidden = true) InputStream body) throws IOException {
-        return JsonExchange.answer(body, "The log cannot be played", (fields, faults) -> {
+        return exchange.answer(body, RunShape.SHAPE, "page.api.run", (fields, faults) -> {
             RunRequestReader reader = new RunRequestReader(fields, tubes.catalogue());
             return () -> RunResponse.of(reader.play(), reader.now(), words);
         });

@@ -9,7 +9,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.function.Supplier;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -30,25 +29,20 @@ import yellowrail.web.words.Words;
 @RestController
 class JsonStageController {
 
-    private static final String CANNOT = "The load line cannot be computed";
+    private static final String CANNOT = "page.api.load-line";
 
     private final TubeService tubes;
     private final Words words;
+    private final JsonExchange exchange;
 
-    JsonStageController(TubeService tubes, Words words) {
+    JsonStageController(TubeService tubes, Words words, JsonExchange exchange) {
+        this.exchange = exchange;
         this.tubes = tubes;
         this.words = words;
     }
 
-    @Operation(
-            summary = "Power, harmonics, currents and dissipation of an output stage at full drive",
-            requestBody =
-                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            required = true,
-                            content =
-                                    @Content(
-                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
-                                            schema = @Schema(implementation = LoadLineRequest.class))))
+    @Operation(summary = "Power, harmonics, currents and dissipation of an output stage at full drive")
+    @Asks("LoadLineRequest")
     @ApiResponse(
             responseCode = "200",
             description = "The stage at full drive",
@@ -59,7 +53,7 @@ class JsonStageController {
     @RefusedWithFaults
     @PostMapping(path = "/api/load-line", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> loadLine(@Parameter(hidden = true) InputStream body) throws IOException {
-        return JsonExchange.answer(body, CANNOT, (fields, faults) -> {
+        return exchange.answer(body, LoadLineShape.SHAPE, CANNOT, (fields, faults) -> {
             LoadLineRequestReader.Asked asked = new LoadLineRequestReader(fields, tubes.catalogue()).read();
             return () -> performance(asked, faults)
                     .map(found -> LoadLineResponse.of(
@@ -71,15 +65,8 @@ class JsonStageController {
         });
     }
 
-    @Operation(
-            summary = "The same stage as a SPICE netlist",
-            requestBody =
-                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            required = true,
-                            content =
-                                    @Content(
-                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
-                                            schema = @Schema(implementation = LoadLineRequest.class))))
+    @Operation(summary = "The same stage as a SPICE netlist")
+    @Asks("LoadLineRequest")
     @ApiResponse(
             responseCode = "200",
             description = "The netlist",
@@ -87,7 +74,7 @@ class JsonStageController {
     @RefusedWithFaults
     @PostMapping(path = "/api/load-line.cir")
     ResponseEntity<Object> netlist(@Parameter(hidden = true) InputStream body) throws IOException {
-        return JsonExchange.answer(body, CANNOT, MediaType.TEXT_PLAIN, (fields, faults) -> {
+        return exchange.answer(body, LoadLineShape.SHAPE, CANNOT, MediaType.TEXT_PLAIN, (fields, faults) -> {
             LoadLineRequestReader.Asked asked = new LoadLineRequestReader(fields, tubes.catalogue()).read();
             return () -> performance(asked, faults)
                     .map(found -> new Netlist(
@@ -105,20 +92,13 @@ class JsonStageController {
         try {
             return Optional.of(new FullDrive(asked.stage()).compute());
         } catch (UnsettledException e) {
-            faults.add("loadOhms", words.say(e.finding()));
+            faults.add(LoadLineShape.LOAD_OHMS.name(), e.finding());
             return Optional.empty();
         }
     }
 
-    @Operation(
-            summary = "The load the tubes see of a speaker on a tap",
-            requestBody =
-                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            required = true,
-                            content =
-                                    @Content(
-                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
-                                            schema = @Schema(implementation = ReflectedLoadRequest.class))))
+    @Operation(summary = "The load the tubes see of a speaker on a tap")
+    @Asks("ReflectedLoadRequest")
     @ApiResponse(
             responseCode = "200",
             description = "The load",
@@ -129,24 +109,19 @@ class JsonStageController {
     @RefusedWithFaults
     @PostMapping(path = "/api/reflected-load", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> reflected(@Parameter(hidden = true) InputStream body) throws IOException {
-        return JsonExchange.answer(body, "The load cannot be computed", JsonStageController::reflect);
+        return exchange.answer(body, ReflectedLoadShape.SHAPE, "page.api.reflected-load", JsonStageController::reflect);
     }
 
     private static Supplier<Object> reflect(JsonFields fields, Faults faults) {
-        fields.only(Set.of("primaryOhms", "tapOhms", "speakerOhms", "primaryVolts", "secondaryVolts"));
-        double speaker = fields.required("speakerOhms", 0, 1e6, "what hangs on the secondary, ohm");
-        OptionalDouble nominal = fields.number("primaryOhms", 50, 1e6);
-        if (fields.has("primaryVolts") || fields.has("secondaryVolts")) {
-            double primary = fields.required("primaryVolts", 0.001, 1000, "volts across the whole primary");
-            double secondary = fields.required("secondaryVolts", 0.0001, 1000, "volts of the tap");
+        double speaker = fields.required(ReflectedLoadShape.SPEAKER_OHMS);
+        OptionalDouble nominal = fields.number(ReflectedLoadShape.PRIMARY_OHMS);
+        if (fields.has(ReflectedLoadShape.PRIMARY_VOLTS) || fields.has(ReflectedLoadShape.SECONDARY_VOLTS)) {
+            double primary = fields.required(ReflectedLoadShape.PRIMARY_VOLTS);
+            double secondary = fields.required(ReflectedLoadShape.SECONDARY_VOLTS);
             return () -> ReflectedLoadResponse.of(Reflection.measured(primary, secondary, speaker, nominal));
         }
-        double primary = fields.required(
-                "primaryOhms",
-                50,
-                1e6,
-                "the primary\u2019s nominal load, or primaryVolts and secondaryVolts as measured");
-        double tap = fields.required("tapOhms", 0.1, 1000, "the speaker the tap is meant for");
+        double primary = fields.required(ReflectedLoadShape.PRIMARY_OHMS);
+        double tap = fields.required(ReflectedLoadShape.TAP_OHMS);
         return () -> ReflectedLoadResponse.of(Reflection.onTap(primary, tap, speaker));
     }
 }

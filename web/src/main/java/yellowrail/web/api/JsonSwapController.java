@@ -23,21 +23,16 @@ class JsonSwapController {
 
     private final TubeService tubes;
     private final Words words;
+    private final JsonExchange exchange;
 
-    JsonSwapController(TubeService tubes, Words words) {
+    JsonSwapController(TubeService tubes, Words words, JsonExchange exchange) {
+        this.exchange = exchange;
         this.tubes = tubes;
         this.words = words;
     }
 
-    @Operation(
-            summary = "Whether one tube type can take the place of another, question by question",
-            requestBody =
-                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            required = true,
-                            content =
-                                    @Content(
-                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
-                                            schema = @Schema(implementation = SwapRequest.class))))
+    @Operation(summary = "Whether one tube type can take the place of another, question by question")
+    @Asks("SwapRequest")
     @ApiResponse(
             responseCode = "200",
             description = "The verdict and the lines",
@@ -48,9 +43,9 @@ class JsonSwapController {
     @RefusedWithFaults
     @PostMapping(path = "/api/swap-check", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> check(@Parameter(hidden = true) InputStream body) throws IOException {
-        return JsonExchange.answer(body, "The swap cannot be checked", (fields, faults) -> {
-            TubeType in = fields.tubeType("in", tubes.catalogue());
-            TubeType wants = fields.tubeType("wants", tubes.catalogue());
+        return exchange.answer(body, SwapShape.SHAPE, "page.api.swap", (fields, faults) -> {
+            TubeType in = fields.tubeType(SwapShape.IN, tubes.catalogue());
+            TubeType wants = fields.tubeType(SwapShape.WANTS, tubes.catalogue());
             SwapAmp amp = new SwapRequestReader(fields).read();
             return () -> SwapResponse.of(new SwapCheck(amp, in).of(wants), words);
         });

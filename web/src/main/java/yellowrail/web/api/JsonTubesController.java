@@ -20,7 +20,6 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
-import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
@@ -41,20 +40,15 @@ class JsonTubesController {
     private static final int LONGEST_LABEL = 40;
 
     private final Words words;
+    private final JsonExchange exchange;
 
-    JsonTubesController(Words words) {
+    JsonTubesController(Words words, JsonExchange exchange) {
+        this.exchange = exchange;
         this.words = words;
     }
 
-    @Operation(
-            summary = "The best pairs, quads or sextets of a drawer",
-            requestBody =
-                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            required = true,
-                            content =
-                                    @Content(
-                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
-                                            schema = @Schema(implementation = MatchRequest.class))))
+    @Operation(summary = "The best pairs, quads or sextets of a drawer")
+    @Asks("MatchRequest")
     @ApiResponse(
             responseCode = "200",
             description = "The groups and the leftovers",
@@ -65,18 +59,11 @@ class JsonTubesController {
     @RefusedWithFaults
     @PostMapping(path = "/api/match", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> match(@Parameter(hidden = true) InputStream body) throws IOException {
-        return JsonExchange.answer(body, "The tubes cannot be matched", this::match);
+        return exchange.answer(body, TubesShapes.MATCH, "page.api.match", this::match);
     }
 
-    @Operation(
-            summary = "Which tube goes into which socket",
-            requestBody =
-                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            required = true,
-                            content =
-                                    @Content(
-                                            mediaType = MediaType.APPLICATION_JSON_VALUE,
-                                            schema = @Schema(implementation = PlacingRequest.class))))
+    @Operation(summary = "Which tube goes into which socket")
+    @Asks("PlacingRequest")
     @ApiResponse(
             responseCode = "200",
             description = "The seating",
@@ -87,14 +74,13 @@ class JsonTubesController {
     @RefusedWithFaults
     @PostMapping(path = "/api/placing", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> placing(@Parameter(hidden = true) InputStream body) throws IOException {
-        return JsonExchange.answer(body, "The tubes cannot be placed", JsonTubesController::place);
+        return exchange.answer(body, TubesShapes.PLACING, "page.api.placing", JsonTubesController::place);
     }
 
     private Supplier<Object> match(JsonFields fields, Faults faults) {
-        fields.only(Set.of("tubes", "groupSize", "toleranceMilliamps"));
-        List<Candidate> tubes = candidates(fields, true, Matching.LEAST_GROUP, Matching.MOST_TUBES);
-        int size = fields.whole("groupSize", Matching.LEAST_GROUP, Matching.MOST_GROUP, "tubes in a group");
-        OptionalDouble tolerance = fields.number("toleranceMilliamps", 0, 1000);
+        List<Candidate> tubes = candidates(fields, TubesShapes.TUBES);
+        int size = fields.whole(TubesShapes.GROUP_SIZE);
+        OptionalDouble tolerance = fields.number(TubesShapes.TOLERANCE_MILLIAMPS);
         return () -> MatchResponse.of(
                 new Matching(
                                 tubes,
@@ -107,28 +93,26 @@ class JsonTubesController {
     }
 
     private static Supplier<Object> place(JsonFields fields, Faults faults) {
-        fields.only(Set.of("tubes", "sockets"));
-        List<Candidate> tubes = candidates(fields, false, 1, AmpSheet.MOST_SOCKETS);
+        List<Candidate> tubes = candidates(fields, TubesShapes.PLACING_TUBES);
         Map<String, Channel> channels = new LinkedHashMap<>();
         List<Socket> sockets = sockets(fields, channels);
         if (!faults.any() && tubes.size() != sockets.size()) {
-            faults.add(
-                    "sockets",
-                    "As many sockets as tubes are needed, got %d tubes for %d sockets."
-                            .formatted(tubes.size(), sockets.size()));
+            fields.fault(
+                    TubesShapes.PLACING_SOCKETS, new RequestFault.OtherNumberOfSockets(tubes.size(), sockets.size()));
         }
         return () -> PlacingResponse.of(new Placing(tubes, sockets).best(), channels);
     }
 
-    private static List<Candidate> candidates(JsonFields fields, boolean steepness, int least, int most) {
+    private static List<Candidate> candidates(JsonFields fields, JsonField list) {
         List<Candidate> tubes = new ArrayList<>();
         Set<String> labels = new HashSet<>();
-        for (JsonFields tube : fields.objects("tubes", least, most)) {
-            tube.only(steepness ? Set.of("label", "milliamps", "transconductance") : Set.of("label", "milliamps"));
-            OptionalDouble slope = steepness ? tube.number("transconductance", 0.01, 100) : OptionalDouble.empty();
+        for (JsonFields tube : fields.objects(list)) {
+            OptionalDouble slope = list.of() == TubesShapes.MATCH_TUBE
+                    ? tube.number(TubesShapes.TRANSCONDUCTANCE)
+                    : OptionalDouble.empty();
             tubes.add(new Candidate(
                     label(tube, labels),
-                    Unit.MILLIAMP.toSi(tube.required("milliamps", 0.01, 2000, "the current at the test")),
+                    Unit.MILLIAMP.toSi(tube.required(TubesShapes.MILLIAMPS)),
                     slope.isPresent() ? OptionalDouble.of(slope.getAsDouble() / 1e3) : slope));
         }
         return tubes;
@@ -138,13 +122,11 @@ class JsonTubesController {
     private static List<Socket> sockets(JsonFields fields, Map<String, Channel> channels) {
         List<Socket> sockets = new ArrayList<>();
         Set<String> labels = new HashSet<>();
-        for (JsonFields socket : fields.objects("sockets", 1, AmpSheet.MOST_SOCKETS)) {
-            socket.only(Set.of("label", "side", "channel"));
+        for (JsonFields socket : fields.objects(TubesShapes.PLACING_SOCKETS)) {
             String label = label(socket, labels);
             sockets.add(new Socket(
                     label,
-                    Side.valueOf(socket.choice("side", List.of("push", "pull", "single"), false)
-                            .toUpperCase(Locale.ROOT)),
+                    Side.valueOf(socket.choice(TubesShapes.SIDE).toUpperCase(Locale.ROOT)),
                     channel(socket, channels),
                     label));
         }
@@ -155,22 +137,25 @@ class JsonTubesController {
      * Channels are told apart by what they are called; the placing only needs to know which sockets belong together.
      */
     private static Channel channel(JsonFields socket, Map<String, Channel> channels) {
-        String name = socket.has("channel") ? socket.words("channel").strip() : Code.of(Channel.MONO);
+        String name = socket.has(TubesShapes.CHANNEL)
+                ? socket.words(TubesShapes.CHANNEL).strip()
+                : Code.of(Channel.MONO);
         if (!channels.containsKey(name) && channels.size() == Channel.values().length) {
             socket.fault(
-                    "channel",
-                    "At most %d channels, got %s besides.".formatted(Channel.values().length, Quantity.quote(name)));
+                    TubesShapes.CHANNEL,
+                    new RequestFault.TooManyChannels(Channel.values().length, Quantity.quote(name)));
             return Channel.MONO;
         }
         return channels.computeIfAbsent(name, added -> Channel.values()[channels.size()]);
     }
 
     private static String label(JsonFields object, Set<String> labels) {
-        String label = object.words("label").strip();
-        if (label.isEmpty() || label.length() > LONGEST_LABEL) {
-            object.fault("label", "Expected 1 to %d characters, got %d.".formatted(LONGEST_LABEL, label.length()));
+        String label = object.words(TubesShapes.LABEL).strip();
+        int length = label.codePointCount(0, label.length());
+        if (length == 0 || length > LONGEST_LABEL) {
+            object.fault(TubesShapes.LABEL, new RequestFault.LabelOfOtherLength(LONGEST_LABEL, length));
         } else if (!labels.add(label)) {
-            object.fault("label", "%s stands twice; every label differs.".formatted(Quantity.quote(label)));
+            object.fault(TubesShapes.LABEL, new RequestFault.LabelTwice(Quantity.quote(label)));
         }
         return label;
     }

@@ -1,12 +1,8 @@
 package yellowrail.web.api;
 
-import java.util.Arrays;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
-import java.util.stream.Collectors;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.stage.OutputStage;
@@ -17,10 +13,6 @@ import yellowrail.core.tube.model.TubeModels;
 
 /** Makes an output stage of a request. */
 final class LoadLineRequestReader {
-
-    private static final Set<String> KNOWN = Arrays.stream(LoadLineRequest.class.getRecordComponents())
-            .map(component -> component.getName())
-            .collect(Collectors.toUnmodifiableSet());
 
     private final JsonFields fields;
     private final TubeCatalogue catalogue;
@@ -35,43 +27,33 @@ final class LoadLineRequestReader {
 
     /** @return what was asked; meaningless if there are faults */
     Asked read() {
-        fields.only(KNOWN);
-        TubeType type = fields.tubeType("tubeType", catalogue);
+        TubeType type = fields.tubeType(LoadLineShape.TUBE_TYPE, catalogue);
         Optional<KnownModel> model = TubeModels.published().of(type);
         if (model.isEmpty()) {
             fields.fault(
-                    "tubeType",
-                    "%s has no model, for no points of it are published here; there are models of %s."
-                            .formatted(
-                                    type.name(),
-                                    String.join(
-                                            ", ",
-                                            TubeModels.published().all().stream()
-                                                    .map(KnownModel::type)
-                                                    .toList())));
+                    LoadLineShape.TUBE_TYPE,
+                    new RequestFault.NoModel(
+                            type.name(),
+                            TubeModels.published().all().stream()
+                                    .map(KnownModel::type)
+                                    .toList()));
         }
-        Topology topology = fields.choice("stage", List.of("push-pull", "single-ended"), false)
-                        .equals("push-pull")
-                ? Topology.PUSH_PULL
-                : Topology.SINGLE_ENDED;
-        int perSide = fields.has("tubesPerSide")
-                ? fields.whole("tubesPerSide", 1, OutputStage.MOST_PER_SIDE, "tubes at one end of the primary")
-                : 1;
+        Topology topology =
+                fields.choice(LoadLineShape.STAGE).equals("push-pull") ? Topology.PUSH_PULL : Topology.SINGLE_ENDED;
+        int perSide = fields.whole(LoadLineShape.TUBES_PER_SIDE);
         Connection connection =
-                Connection.valueOf(fields.choice("connection", List.of("pentode", "ultralinear", "triode"), true)
-                        .toUpperCase(Locale.ROOT));
-        double plate = fields.required("plateVolts", 20, 2000, "plate to cathode at idle");
+                Connection.valueOf(fields.choice(LoadLineShape.CONNECTION).toUpperCase(Locale.ROOT));
+        double plate = fields.required(LoadLineShape.PLATE_VOLTS);
         double screen = connection == Connection.PENTODE
-                ? fields.required("screenVolts", 20, 2000, "screen to cathode at idle")
-                : fields.number("screenVolts", 20, 2000).orElse(plate);
-        double tap = fields.number("ultralinearPercent", 1, 99).orElse(100 * OutputStage.USUAL_TAP) / 100;
-        OptionalDouble volts = fields.number("biasVolts", -300, 0);
-        OptionalDouble ohms = fields.number("cathodeResistorOhms", 0.1, 100_000);
-        if (fields.has("biasVolts") == fields.has("cathodeResistorOhms")) {
-            fields.fault("biasVolts", "One of biasVolts and cathodeResistorOhms is needed, and only one.");
+                ? fields.required(LoadLineShape.SCREEN_VOLTS)
+                : fields.number(LoadLineShape.SCREEN_VOLTS).orElse(plate);
+        double tap = fields.number(LoadLineShape.ULTRALINEAR_PERCENT).orElse(100 * OutputStage.USUAL_TAP) / 100;
+        OptionalDouble volts = fields.number(LoadLineShape.BIAS_VOLTS);
+        OptionalDouble ohms = fields.number(LoadLineShape.CATHODE_RESISTOR_OHMS);
+        if (fields.has(LoadLineShape.BIAS_VOLTS) == fields.has(LoadLineShape.CATHODE_RESISTOR_OHMS)) {
+            fields.fault(LoadLineShape.BIAS_VOLTS, new RequestFault.BiasOrResistor());
         }
-        double load = fields.required(
-                "loadOhms", 50, 1e6, "plate to plate, or on the one plate; a shorted or open output has no load line");
+        double load = fields.required(LoadLineShape.LOAD_OHMS);
         OutputStage.Bias bias = ohms.isPresent()
                 ? OutputStage.Bias.cathode(ohms.getAsDouble())
                 : OutputStage.Bias.fixed(volts.orElse(0));
@@ -86,10 +68,10 @@ final class LoadLineRequestReader {
                 tap,
                 bias,
                 load,
-                fields.number("primaryOhms", 0, 5000).orElse(0),
+                fields.number(LoadLineShape.PRIMARY_OHMS).orElse(0),
                 0,
-                fields.number("supplyOhms", 0, 10_000).orElse(0),
-                fields.number("screenSupplyOhms", 0, 100_000).orElse(0));
+                fields.number(LoadLineShape.SUPPLY_OHMS).orElse(0),
+                fields.number(LoadLineShape.SCREEN_SUPPLY_OHMS).orElse(0));
         return new Asked(stage, type, known);
     }
 }

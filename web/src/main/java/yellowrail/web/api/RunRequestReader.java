@@ -2,17 +2,14 @@ package yellowrail.web.api;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Set;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.field.FieldFault;
 import yellowrail.core.replay.Replay;
 import yellowrail.core.tube.TubeCatalogue;
 
 /** Makes a log to be played of a request. */
 final class RunRequestReader {
 
-    private static final Set<String> KNOWN = AmpRequestReader.known(RunRequest.class);
-    private static final Set<String> ITEM = AmpRequestReader.known(RunRequest.Item.class);
-    private static final int MOST_ITEMS = 2000;
     private static final int LONGEST_LINE = 500;
 
     private final JsonFields fields;
@@ -27,53 +24,49 @@ final class RunRequestReader {
     RunRequestReader(JsonFields fields, TubeCatalogue catalogue) {
         this.fields = fields;
         this.catalogue = catalogue;
-        fields.only(KNOWN);
-        this.amp = fields.object("amp")
+        this.amp = fields.object(RunShape.AMP)
                 .map(each -> new AmpRequestReader(each, catalogue).read())
                 .orElse(null);
-        List<JsonFields> log = fields.objects("log", 0, MOST_ITEMS);
+        List<JsonFields> log = fields.objects(RunShape.LOG);
         this.items = log.stream().map(this::item).toList();
         for (int i = 1; i < items.size(); i++) {
             if (items.get(i).at().isBefore(items.get(i - 1).at())) {
-                log.get(i).fault("at", "It was typed before the one above it.");
+                log.get(i).fault(RunShape.AT, new RequestFault.BeforeTheOneAbove());
             }
         }
         this.now = readNow();
     }
 
     private Item item(JsonFields each) {
-        each.only(ITEM);
-        if (!each.has("at")) {
-            each.fault("at", "Missing: when it was typed.");
-        }
-        Instant at = each.time("at").orElse(Instant.EPOCH);
-        if (each.has("line") == each.has("amp")) {
-            each.fault("line", "Expected either a line or an amp.");
+        Instant at = each.time(RunShape.AT).orElse(Instant.EPOCH);
+        if (each.has(RunShape.LINE) == each.has(RunShape.CHANGED)) {
+            each.fault(RunShape.LINE, new RequestFault.LineOrAmp());
             return new Item(at, "", false, null);
         }
-        if (each.has("amp")) {
+        if (each.has(RunShape.CHANGED)) {
             return new Item(
                     at,
                     "",
                     false,
-                    each.object("amp")
+                    each.object(RunShape.CHANGED)
                             .map(sheet -> new AmpRequestReader(sheet, catalogue).read())
                             .orElse(null));
         }
-        String line = each.words("line");
-        if (line.length() > LONGEST_LINE) {
-            each.fault("line", "A line has at most %d characters.".formatted(LONGEST_LINE));
+        String line = each.words(RunShape.LINE);
+        int length = line.codePointCount(0, line.length());
+        if (length > LONGEST_LINE) {
+            each.fault(RunShape.LINE, new FieldFault.TooLong(LONGEST_LINE, length));
         }
-        return new Item(at, line, each.flag("confirmed"), null);
+        return new Item(at, line, each.flag(RunShape.CONFIRMED), null);
     }
 
     /** When the answer is wanted for; the last of the log where that is not said. */
     private Instant readNow() {
         Instant last =
                 items.isEmpty() ? Instant.EPOCH : items.get(items.size() - 1).at();
-        Instant asked = fields.time("now").orElse(last);
+        Instant asked = fields.time(RunShape.NOW).orElse(last);
         if (asked.isBefore(last)) {
-            fields.fault("now", "The log goes on after it.");
+            fields.fault(RunShape.NOW, new RequestFault.LogGoesOn());
         }
         return asked;
     }

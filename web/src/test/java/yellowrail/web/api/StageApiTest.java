@@ -92,7 +92,7 @@ class StageApiTest {
         assertThat(faults(
                         "/api/load-line",
                         "{\"tubeType\": \"EL84\", \"stage\": \"push-pull\", \"plateVolts\": 300, \"loadOhms\": 1e9}"))
-                .contains("screenVolts", "Missing: screen to cathode", "biasVolts", "loadOhms");
+                .contains("screenVolts", "Missing: a number from 20 to 2000", "biasVolts", "loadOhms");
         assertThat(faults("/api/load-line.cir", "{}")).contains("tubeType", "Missing");
         assertThat(faults("/api/reflected-load", "{\"speakerOhms\": -8, \"tapOhms\": 0}"))
                 .contains("speakerOhms", "primaryOhms", "tapOhms");
