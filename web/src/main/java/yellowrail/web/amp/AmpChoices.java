@@ -95,6 +95,34 @@ record AmpChoices(
                 method.hides() == CurrentMethod.Hidden.NOTHING ? "" : words.name(method.hides()));
     }
 
+    /** What a choice of a field is called on the form; what was typed stays as it was. */
+    String named(String field, String value) {
+        List<Choice> offered = switch (field) {
+            case "stage.topology" -> topologies;
+            case "stage.bias" -> biases;
+            case "stage.ratingSystem" -> ratings;
+            case "sockets.side" -> sides;
+            case "sockets.channel" -> channels;
+            case "pots.action" -> actions;
+            case "pots.hotter" -> turns;
+            case "current.method" -> methods;
+            case "current.shows" -> shows;
+            case "plate.point" -> points;
+            case "plate.reference" -> references;
+            case "screen.way" -> ways;
+            case "screen.connection" -> connections;
+            case "target.school" -> schools;
+            case "supply.rectifier" -> rectifiers;
+            case "fittings.pinOne" -> pinOnes;
+            default -> List.of();
+        };
+        return offered.stream()
+                .filter(choice -> choice.value().equals(value))
+                .map(Choice::text)
+                .findFirst()
+                .orElse(value);
+    }
+
     private static <E extends Enum<E>> List<Choice> list(E[] values, Words words) {
         return Arrays.stream(values)
                 .map(value -> new Choice(value.name(), words.name(value)))

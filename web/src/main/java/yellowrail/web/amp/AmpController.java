@@ -85,27 +85,13 @@ class AmpController {
     private ModelAndView conflict(long id, AmpForm form) {
         Amp stored = amps.newest(id);
         AmpForm theirs = AmpFormWriter.form(stored.sheet(), stored.version());
-        AmpForm mine = new AmpForm(
-                stored.version(),
-                form.name(),
-                form.notes(),
-                form.quirks(),
-                form.stage(),
-                form.sockets(),
-                form.pots(),
-                form.current(),
-                form.plate(),
-                form.screen(),
-                form.meter(),
-                form.target(),
-                form.supply(),
-                form.link(),
-                form.fittings(),
-                form.accepted(),
-                form.drawn());
+        AmpForm mine = form.with(stored.version());
         return refused(
                 form("/amps/" + id, mine, new Faults(words))
-                        .addObject("conflict", FormDifference.between(theirs, mine)),
+                        .addObject(
+                                "conflict",
+                                FormDifference.between(
+                                        theirs, mine, AmpChoices.of(tubes.catalogue(), mine, words), words)),
                 HttpStatus.CONFLICT);
     }
 

@@ -145,4 +145,17 @@ record AmpForm(
                         current.method(),
                         target.school());
     }
+
+    /** The same form edited from another version. */
+    AmpForm with(int other) {
+        return new AmpForm(
+                other, name, notes, quirks, stage, sockets, pots, current, plate, screen, meter, target, supply, link,
+                fittings, accepted, drawn);
+    }
+
+    AmpForm with(List<PotRow> others) {
+        return new AmpForm(
+                version, name, notes, quirks, stage, sockets, others, current, plate, screen, meter, target, supply,
+                link, fittings, accepted, drawn);
+    }
 }

@@ -46,24 +46,7 @@ final class AmpFormDraft {
         }
         List<AmpForm.PotRow> pots = new ArrayList<>(followed.pots());
         pots.add(AmpForm.PotRow.blank());
-        return new AmpForm(
-                followed.version(),
-                followed.name(),
-                followed.notes(),
-                followed.quirks(),
-                followed.stage(),
-                followed.sockets(),
-                pots,
-                followed.current(),
-                followed.plate(),
-                followed.screen(),
-                followed.meter(),
-                followed.target(),
-                followed.supply(),
-                followed.link(),
-                followed.fittings(),
-                followed.accepted(),
-                followed.drawn());
+        return followed.with(pots);
     }
 
     /** The form with everything that follows from its choices and was not touched. */

@@ -1,71 +1,64 @@
 package yellowrail.web.amp;
 
-import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import yellowrail.web.form.RecordFields;
+import yellowrail.web.words.Words;
 
 /**
  * Where two forms differ, for the one who saved second.
  *
- * @param field which field, in words
+ * @param field what the field is called on the form
  * @param theirs what is stored
  * @param mine what was typed
  */
 record FormDifference(String field, String theirs, String mine) {
 
-    static List<FormDifference> between(AmpForm theirs, AmpForm mine) {
+    private static final Pattern ROW = Pattern.compile("(sockets|pots)\\[(\\d+)]\\.(.+)");
+    private static final Map<String, String> ROWS =
+            Map.of("sockets", "page.amp.form.socket", "pots", "page.amp.form.pot");
+
+    static List<FormDifference> between(AmpForm theirs, AmpForm mine, AmpChoices choices, Words words) {
+        Map<String, String> stored = told(theirs);
+        Map<String, String> typed = told(mine);
+        Set<String> fields = new LinkedHashSet<>(stored.keySet());
+        fields.addAll(typed.keySet());
         List<FormDifference> differences = new ArrayList<>();
-        compare("", theirs, mine, differences);
-        differences.removeIf(difference -> difference.field().equals("version"));
+        for (String field : fields) {
+            String one = stored.getOrDefault(field, "");
+            String other = typed.getOrDefault(field, "");
+            if (!one.equals(other)) {
+                differences.add(new FormDifference(
+                        name(field, words), choices.named(kind(field), one), choices.named(kind(field), other)));
+            }
+        }
         return differences;
     }
 
-    /** Goes down to the fields that hold text; a row that only one side has is compared with nothing. */
-    private static void compare(String name, Object theirs, Object mine, List<FormDifference> differences) {
-        Object one = theirs != null ? theirs : mine;
-        if (one instanceof List<?>) {
-            List<?> stored = theirs == null ? List.of() : (List<?>) theirs;
-            List<?> typed = mine == null ? List.of() : (List<?>) mine;
-            for (int i = 0; i < Math.max(stored.size(), typed.size()); i++) {
-                compare(
-                        name.replaceAll("s$", "") + " " + (i + 1),
-                        i < stored.size() ? stored.get(i) : null,
-                        i < typed.size() ? typed.get(i) : null,
-                        differences);
-            }
-        } else if (one instanceof Record) {
-            for (RecordComponent component : one.getClass().getRecordComponents()) {
-                compare(
-                        (name + " " + words(component.getName())).strip(),
-                        value(component, theirs),
-                        value(component, mine),
-                        differences);
-            }
-        } else if (!shown(theirs).equals(shown(mine))) {
-            differences.add(new FormDifference(name, shown(theirs), shown(mine)));
-        }
+    /** What the builder has typed or chosen, by the names of the fields; a row that only one side has is blank. */
+    private static Map<String, String> told(AmpForm form) {
+        Map<String, String> told = new LinkedHashMap<>(RecordFields.of(form));
+        told.keySet().removeIf(field -> field.equals("version") || field.startsWith("drawn."));
+        told.replaceAll((field, text) -> text.replace("\r\n", "\n").strip());
+        return told;
     }
 
-    private static Object value(RecordComponent component, Object of) {
-        try {
-            return of == null ? null : component.getAccessor().invoke(of);
-        } catch (ReflectiveOperationException e) {
-            throw new IllegalStateException("a form's field cannot be read: " + component, e);
-        }
+    /** The name of a field without its row. */
+    private static String kind(String field) {
+        return field.replaceAll("\\[\\d+]", "");
     }
 
-    /** {@code testPoint} as {@code test point}. */
-    private static String words(String camelCase) {
-        return camelCase.replaceAll("([A-Z])", " $1").toLowerCase(Locale.ROOT);
-    }
-
-    /** Choices come in capitals and are shown as words; what a person typed is shown as typed. */
-    private static String shown(Object value) {
-        String text =
-                value == null ? "" : value.toString().replace("\r\n", "\n").strip();
-        return text.matches("[A-Z]+(_[A-Z]+)+|[A-Z]{4,}")
-                ? text.replace('_', ' ').toLowerCase(Locale.ROOT)
-                : text;
+    private static String name(String field, Words words) {
+        String label = words.message("page.amp.field." + kind(field));
+        Matcher row = ROW.matcher(field);
+        return row.matches()
+                ? words.message(ROWS.get(row.group(1)), Integer.parseInt(row.group(2)) + 1) + ": " + label
+                : label;
     }
 }

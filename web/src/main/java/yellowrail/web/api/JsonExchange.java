@@ -3,7 +3,6 @@ package yellowrail.web.api;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.Map;
 import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -19,6 +18,9 @@ class JsonExchange {
 
     /** Some thousands of tubes; anything longer is a mistake. */
     private static final int LONGEST_BODY = 1 << 20;
+
+    /** A fault as it is answered. */
+    private record FieldError(String field, String message) {}
 
     private final Words words;
 
@@ -71,7 +73,7 @@ class JsonExchange {
         problem.setProperty(
                 "errors",
                 faults.byField().entrySet().stream()
-                        .map(fault -> Map.of("field", fault.getKey(), "message", fault.getValue()))
+                        .map(fault -> new FieldError(fault.getKey(), fault.getValue()))
                         .toList());
         return ResponseEntity.badRequest()
                 .contentType(MediaType.APPLICATION_PROBLEM_JSON)

@@ -1,5 +1,6 @@
 package yellowrail.web.tubes;
 
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -11,6 +12,7 @@ import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.tube.RatingSystem;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.form.Faults;
+import yellowrail.web.form.RecordFields;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
 
@@ -67,7 +69,9 @@ class TubeController {
     private ModelAndView conflict(TubeForm form, String name) {
         TubeForm stored = stored(name);
         Faults faults = new Faults(words);
-        faults.storedMeanwhile(stored.fields(), form.fields());
+        Map<String, String> told = RecordFields.of(stored);
+        told.remove("version");
+        faults.storedMeanwhile(told, RecordFields.of(form));
         ModelAndView again = form(form.withVersion(stored.version()), faults);
         again.setStatus(HttpStatus.CONFLICT);
         return again;

@@ -1,9 +1,7 @@
 package yellowrail.web.tubes;
 
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.finding.Code;
@@ -62,27 +60,6 @@ record TubeForm(
                 shown(rating.gridLeakFixed(), Unit.KILOHM),
                 shown(rating.gridLeakCathode(), Unit.KILOHM),
                 rating.source() instanceof TubeFinding.ToldByBuilder told ? told.words() : "");
-    }
-
-    /** What is typed, by the name of its field. */
-    Map<String, String> fields() {
-        Map<String, String> fields = new LinkedHashMap<>();
-        fields.put("name", name);
-        fields.put("kind", kind);
-        fields.put("heaterVolts", heaterVolts);
-        fields.put("heaterAmps", heaterAmps);
-        fields.put("base", base);
-        fields.put("pins", pins);
-        fields.put("screenShare", screenShare);
-        fields.put("plateWatts", plateWatts);
-        fields.put("plateVolts", plateVolts);
-        fields.put("screenWatts", screenWatts);
-        fields.put("screenVolts", screenVolts);
-        fields.put("cathodeMilliamps", cathodeMilliamps);
-        fields.put("gridLeakFixed", gridLeakFixed);
-        fields.put("gridLeakCathode", gridLeakCathode);
-        fields.put("source", source);
-        return fields;
     }
 
     TubeForm withVersion(int other) {

@@ -185,8 +185,8 @@ class BadInputTest {
                 .contains("Somebody saved this sheet")
                 .contains("theirs: buzzes when cold")
                 .contains(">mine: new reservoir</textarea>")
-                .contains("<th scope=\"row\">socket 2 test point</th><td>V2</td><td>TP2</td>")
-                .doesNotContain(">current method<");
+                .contains("<th scope=\"row\">Socket 2: Test point</th><td>V2</td><td>TP2</td>")
+                .doesNotContain("<th scope=\"row\">Current is read by");
         mine.put("version", "2");
         assertThat(visitor.post(amp, mine).statusCode()).isEqualTo(302);
     }
