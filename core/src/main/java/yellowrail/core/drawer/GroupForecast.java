@@ -3,11 +3,11 @@ package yellowrail.core.drawer;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.TestCondition;
+import yellowrail.core.root.Root;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -34,7 +34,8 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
     /** Amplification factors of one type lie within this of the typical one. */
     private static final double MU_SPREAD = 1.25;
 
-    private static final int HALVINGS = 50;
+    /** Of factors, volts and amperes: far finer than anything told. */
+    private static final double CLOSE = 1e-12;
 
     public GroupForecast {
         amps = List.copyOf(amps);
@@ -69,14 +70,15 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
         List<PentodeModel> models = tubes.stream()
                 .map(tube -> through(typical.get(), tube, condition, current))
                 .toList();
-        double grid = rising(
+        double grid = Root.between(
                 at -> models.stream()
                                 .mapToDouble(model -> model.cathodeCurrent(plate, screen, at))
                                 .average()
                                 .orElseThrow()
                         - mean,
                 -2 * screen,
-                0);
+                0,
+                CLOSE);
         double widest = tubes.stream()
                 .mapToDouble(tube -> unsure(
                         typical.get(), tube, condition, current, model -> model.cathodeCurrent(plate, screen, grid)))
@@ -124,13 +126,14 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
         PentodeModel model = typical;
         if (tube.transconductance().isPresent()) {
             double wanted = tube.transconductance().getAsDouble();
-            double factor = rising(
+            double factor = Root.between(
                     mu -> scaled(typical.withMu(mu), tube, at, current)
                                     .transconductance(
                                             at.plate(), at.screen(), at.grid().getAsDouble())
                             - wanted,
                     1 / MU_SPREAD,
-                    MU_SPREAD);
+                    MU_SPREAD,
+                    CLOSE);
             model = typical.withMu(factor);
         }
         return scaled(model, tube, at, current);
@@ -143,21 +146,6 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
                 ? model.cathodeCurrent(at.plate(), at.screen(), grid)
                 : model.plateCurrent(at.plate(), at.screen(), grid);
         return model.scaled(tube.amps() / here);
-    }
-
-    /** Where a rising function crosses zero; an end where it does not. */
-    private static double rising(DoubleUnaryOperator function, double from, double to) {
-        double low = from;
-        double high = to;
-        for (int i = 0; i < HALVINGS; i++) {
-            double middle = (low + high) / 2;
-            if (function.applyAsDouble(middle) < 0) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return (low + high) / 2;
     }
 
     /** Greatest less least, A. */

@@ -9,6 +9,7 @@ import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.PotReach;
 import yellowrail.core.amp.Side;
 import yellowrail.core.balance.PotSwing;
+import yellowrail.core.root.Root;
 import yellowrail.core.supply.ReadingSet;
 
 /**
@@ -22,7 +23,8 @@ final class Balancing {
     /** Sides nearer than this, as a ratio of their mean, are left alone: what the most sensitive of EI cores wants. */
     static final double WORTH_A_TURN = 0.05;
 
-    private static final int HALVINGS = 60;
+    /** Of the greatest shift there can be. */
+    private static final double CLOSE = 1e-14;
 
     private final AmpSheet sheet;
     private final ReadingSet newest;
@@ -95,16 +97,7 @@ final class Balancing {
                 .mapToDouble(tube -> BiasLaw.x(newest.cathode(tube)))
                 .max()
                 .orElseThrow();
-        double low = -high;
-        for (int i = 0; i < HALVINGS; i++) {
-            double middle = (low + high) / 2;
-            if (plateAmps(push, middle) < plateAmps(pull, -middle)) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return (low + high) / 2;
+        return Root.between(by -> plateAmps(push, by) - plateAmps(pull, -by), -high, high, CLOSE * high);
     }
 
     private double plateAmps(List<Integer> tubes, double by) {

@@ -2,6 +2,7 @@ package yellowrail.core.move;
 
 import java.util.Optional;
 import yellowrail.core.amp.Supply;
+import yellowrail.core.standard.StandardValues;
 
 /**
  * Which resistor of a bias supply without a pot to change: with a feed resistor {@code R1} from the rectifier and

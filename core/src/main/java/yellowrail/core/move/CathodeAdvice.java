@@ -1,6 +1,7 @@
 package yellowrail.core.move;
 
 import java.util.List;
+import yellowrail.core.standard.StandardValues;
 
 /**
  * Which cathode resistor brings the tubes to their target.

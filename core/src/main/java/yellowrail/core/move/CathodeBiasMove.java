@@ -11,6 +11,8 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.idle.StageIdle;
+import yellowrail.core.root.Root;
+import yellowrail.core.standard.StandardValues;
 import yellowrail.core.supply.Mains;
 import yellowrail.core.supply.ReadingSet;
 import yellowrail.core.supply.SupplyLine;
@@ -124,20 +126,14 @@ final class CathodeBiasMove {
     }
 
     private CathodeAdvice.Choice choice(StandardValues series, double ohms) {
-        double low = 0;
-        double high = 4 * newest.meanCathode();
-        while (high - low > CONVERGED) {
-            double amps = (low + high) / 2;
-            double cathode = shared * ohms * amps;
-            if (needed(amps, plate(amps, cathode)) > cathode) {
-                low = amps;
-            } else {
-                high = amps;
-            }
-        }
-        double cathode = shared * ohms * low;
+        double amps = Root.between(
+                each -> needed(each, plate(each, shared * ohms * each)) - shared * ohms * each,
+                0,
+                4 * newest.meanCathode(),
+                CONVERGED);
+        double cathode = shared * ohms * amps;
         double watts = cathode * cathode / ohms;
-        Landing landing = landing(low, cathode);
+        Landing landing = landing(amps, cathode);
         Aim aim = new Aim(stage, newest, mains);
         boolean allowed = IntStream.range(0, landing.tubes().size()).allMatch(i -> {
             Landing.Tube tube = landing.tubes().get(i);

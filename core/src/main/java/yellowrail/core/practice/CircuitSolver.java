@@ -1,16 +1,16 @@
 package yellowrail.core.practice;
 
 import java.util.function.DoubleUnaryOperator;
+import yellowrail.core.root.Root;
 
 /**
  * Finds the idle of a simulated stage: the plate voltage at which the supply gives just the current that the tubes draw
  * there, and with cathode bias the cathode voltage at which the resistor drops it. Both balances fall with their
- * unknown, so bisection with a secant inside (the Illinois rule) finds the one crossing.
+ * unknown, so there is one crossing, or none where the tubes draw nothing.
  */
 public final class CircuitSolver {
 
     private static final double CONVERGED = 1e-9;
-    private static final int MOST_STEPS = 100;
 
     private final Circuit circuit;
 
@@ -121,32 +121,6 @@ public final class CircuitSolver {
     }
 
     private static double root(DoubleUnaryOperator balance, double from, double to) {
-        double low = from;
-        double high = to;
-        double atLow = balance.applyAsDouble(low);
-        double atHigh = balance.applyAsDouble(high);
-        if (!(atLow > 0)) {
-            return low;
-        }
-        if (!(atHigh < 0)) {
-            return high;
-        }
-        for (int step = 0; step < MOST_STEPS && high - low > CONVERGED * high; step++) {
-            double middle = (low * atHigh - high * atLow) / (atHigh - atLow);
-            double at = balance.applyAsDouble(middle);
-            if (Math.abs(at) < CONVERGED) {
-                return middle;
-            }
-            if (at > 0) {
-                low = middle;
-                atLow = at;
-                atHigh /= 2;
-            } else {
-                high = middle;
-                atHigh = at;
-                atLow /= 2;
-            }
-        }
-        return (low + high) / 2;
+        return Root.between(balance, from, to, CONVERGED);
     }
 }

@@ -7,6 +7,7 @@ import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
+import yellowrail.core.root.UnsettledException;
 
 /**
  * Drives a sine to the edge of grid current, where the grids just meet their cathodes, through a stage that has no

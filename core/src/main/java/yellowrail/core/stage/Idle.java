@@ -1,6 +1,6 @@
 package yellowrail.core.stage;
 
-import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import yellowrail.core.root.Root;
 
 /**
  * A stage at rest; currents of one tube. SI.
@@ -13,7 +13,6 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 public record Idle(double gridVolts, double plateAmps, double screenAmps, double cathodeVolts) {
 
     private static final double VOLT_TOLERANCE = 1e-9;
-    private static final int MOST_EVALUATIONS = 200;
 
     public static Idle of(OutputStage stage) {
         double grid = stage.bias().isCathode()
@@ -29,12 +28,10 @@ public record Idle(double gridVolts, double plateAmps, double screenAmps, double
     /** Where the resistor's drop and the tubes' current agree; one rises, the other falls with it. */
     private static double selfBias(OutputStage stage) {
         double ohms = stage.tubes() * stage.bias().ohms().getAsDouble();
-        return new BracketingNthOrderBrentSolver(VOLT_TOLERANCE, 5)
-                .solve(
-                        MOST_EVALUATIONS,
-                        volts -> ohms * stage.model().cathodeCurrent(stage.plateVolts(), stage.screenVolts(), -volts)
-                                - volts,
-                        0,
-                        stage.screenVolts());
+        return Root.between(
+                volts -> ohms * stage.model().cathodeCurrent(stage.plateVolts(), stage.screenVolts(), -volts) - volts,
+                0,
+                stage.screenVolts(),
+                VOLT_TOLERANCE);
     }
 }

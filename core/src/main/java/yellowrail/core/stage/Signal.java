@@ -1,5 +1,6 @@
 package yellowrail.core.stage;
 
+import yellowrail.core.root.FallingRoot;
 import yellowrail.core.tube.model.PentodeModel;
 
 /**

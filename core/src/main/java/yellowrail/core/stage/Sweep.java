@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import java.util.stream.IntStream;
+import yellowrail.core.root.UnsettledException;
 
 /**
  * Full drive over a range of one quantity, the rest as it is; where no operating point is found the sweep has a gap.

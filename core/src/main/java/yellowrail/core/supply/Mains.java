@@ -3,6 +3,7 @@ package yellowrail.core.supply;
 import java.util.Optional;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.idle.Goal;
+import yellowrail.core.root.Root;
 import yellowrail.core.tube.model.PentodeModel;
 
 /**
@@ -26,7 +27,6 @@ public record Mains(double current, double dissipation, SupplyFinding from) {
 
     private static final double STEP = 0.01;
     private static final double ENOUGH = 1e-7;
-    private static final int MOST_TURNS = 200;
 
     /** The customary exponents of a bias kind. */
     public static Mains customary(BiasKind bias) {
@@ -68,20 +68,20 @@ public record Mains(double current, double dissipation, SupplyFinding from) {
             double screenDrop,
             double grid,
             double mains) {
-        double low = 0;
-        double high = line.source() * mains;
-        for (int i = 0; i < MOST_TURNS && high - low > ENOUGH; i++) {
-            double plate = (low + high) / 2;
-            double amps = model.cathodeCurrent(plate, Math.max(1, plate - screenDrop), grid * mains);
-            if (line.voltsAt(other + tubes * amps, mains) > plate) {
-                low = plate;
-            } else {
-                high = plate;
-            }
-        }
-        double screen = Math.max(1, low - screenDrop);
+        double plate = Root.between(
+                volts -> line.voltsAt(
+                                other
+                                        + tubes
+                                                * model.cathodeCurrent(
+                                                        volts, Math.max(1, volts - screenDrop), grid * mains),
+                                mains)
+                        - volts,
+                0,
+                line.source() * mains,
+                ENOUGH);
+        double screen = Math.max(1, plate - screenDrop);
         return new double[] {
-            model.cathodeCurrent(low, screen, grid * mains), low * model.plateCurrent(low, screen, grid * mains)
+            model.cathodeCurrent(plate, screen, grid * mains), plate * model.plateCurrent(plate, screen, grid * mains)
         };
     }
 

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.finding.Finding;
-import yellowrail.core.move.StandardValues;
+import yellowrail.core.standard.StandardValues;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;

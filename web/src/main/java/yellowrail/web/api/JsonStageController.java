@@ -16,11 +16,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 import yellowrail.core.finding.Code;
 import yellowrail.core.iron.Reflection;
+import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.Netlist;
 import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.Performance;
-import yellowrail.core.stage.UnsettledException;
+import yellowrail.core.stage.StageFinding;
 import yellowrail.web.form.Faults;
 import yellowrail.web.tubes.TubeService;
 import yellowrail.web.words.Words;
@@ -92,7 +93,7 @@ class JsonStageController {
         try {
             return Optional.of(new FullDrive(asked.stage()).compute());
         } catch (UnsettledException e) {
-            faults.add(LoadLineShape.LOAD_OHMS.name(), e.finding());
+            faults.add(LoadLineShape.LOAD_OHMS.name(), new StageFinding.Unsettled(e.rounds()));
             return Optional.empty();
         }
     }

@@ -2,10 +2,10 @@ package yellowrail.web.iron;
 
 import java.util.Optional;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
-import yellowrail.core.stage.UnsettledException;
 import yellowrail.web.form.Faults;
 import yellowrail.web.words.Words;
 

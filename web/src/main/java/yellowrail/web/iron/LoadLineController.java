@@ -20,14 +20,15 @@ import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.iron.Hookup;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.Netlist;
 import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
+import yellowrail.core.stage.StageFinding;
 import yellowrail.core.stage.Sweep;
-import yellowrail.core.stage.UnsettledException;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -112,7 +113,7 @@ class LoadLineController {
         try {
             compute(page, asked, asked.stage().get(), typed);
         } catch (UnsettledException e) {
-            asked.faults().add("load", words.say(e.finding()));
+            asked.faults().add("load", words.say(new StageFinding.Unsettled(e.rounds())));
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         }
         return page;
@@ -271,7 +272,7 @@ class LoadLineController {
         try {
             written = asked.stage().isPresent() ? Optional.of(text.get()) : written;
         } catch (UnsettledException e) {
-            asked.faults().add("load", words.say(e.finding()));
+            asked.faults().add("load", words.say(new StageFinding.Unsettled(e.rounds())));
         }
         if (written.isEmpty()) {
             return ResponseEntity.unprocessableContent()

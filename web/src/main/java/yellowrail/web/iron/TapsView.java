@@ -9,11 +9,11 @@ import yellowrail.core.finding.Code;
 import yellowrail.core.iron.Hookup;
 import yellowrail.core.iron.LoadVerdict;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
-import yellowrail.core.stage.UnsettledException;
 import yellowrail.core.tube.Rating;
 import yellowrail.web.words.Words;
 

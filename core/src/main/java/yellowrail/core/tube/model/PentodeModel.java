@@ -1,6 +1,7 @@
 package yellowrail.core.tube.model;
 
 import java.util.function.DoubleUnaryOperator;
+import yellowrail.core.root.Root;
 
 /**
  * Currents of a pentode or beam tube from its voltages, all to the cathode.
@@ -102,17 +103,7 @@ public record PentodeModel(
     }
 
     private double gridWhere(DoubleUnaryOperator current, double amps, double screen) {
-        double low = -3 * screen / mu - 10;
-        double high = 0;
-        while (high - low > BIAS_TOLERANCE) {
-            double middle = (low + high) / 2;
-            if (current.applyAsDouble(middle) < amps) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return high;
+        return Root.between(grid -> current.applyAsDouble(grid) - amps, -3 * screen / mu - 10, 0, BIAS_TOLERANCE);
     }
 
     /** The same tube with more or less current at every voltage, as tubes of one type differ. */

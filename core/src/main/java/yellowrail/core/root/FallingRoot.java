@@ -1,4 +1,4 @@
-package yellowrail.core.stage;
+package yellowrail.core.root;
 
 import java.util.function.DoubleUnaryOperator;
 
@@ -7,7 +7,7 @@ import java.util.function.DoubleUnaryOperator;
  * first step takes the slope to be -1, which is near for a pentode; then the secant, and half the bracket where that
  * leads out of it. From a good guess three or four evaluations do, half of what a solver without one takes.
  */
-final class FallingRoot {
+public final class FallingRoot {
 
     private static final int MOST_EVALUATIONS = 200;
 
@@ -17,9 +17,9 @@ final class FallingRoot {
      * @param from the function is 0 or more here
      * @param to and 0 or less here
      * @param guess where to begin
-     * @throws UnsettledException if it is not found in 200 evaluations
+     * @throws UnsettledException if it is no number somewhere, or not found in 200 evaluations
      */
-    static double find(DoubleUnaryOperator function, double from, double to, double guess, double tolerance) {
+    public static double find(DoubleUnaryOperator function, double from, double to, double guess, double tolerance) {
         double low = from;
         double high = to;
         double x = Math.min(Math.max(guess, low), high);
@@ -30,6 +30,9 @@ final class FallingRoot {
             double value = function.applyAsDouble(x);
             if (Math.abs(value) <= tolerance || high - low <= tolerance) {
                 return x;
+            }
+            if (Double.isNaN(value)) {
+                throw new UnsettledException(i);
             }
             if (value > 0) {
                 low = x;

@@ -1,4 +1,4 @@
-package yellowrail.core.move;
+package yellowrail.core.standard;
 
 import java.util.Comparator;
 import java.util.List;

@@ -1,0 +1,2 @@
+/** Values that resistors are made in: {@link yellowrail.core.standard.StandardValues}. */
+package yellowrail.core.standard;
