@@ -5,10 +5,15 @@ import java.math.MathContext;
 import java.math.RoundingMode;
 
 /**
- * How figures are written, everywhere: volts with one decimal, milliamps and watts with two, percent with one; a
- * plus-minus with two significant digits; always with the unit.
+ * How figures are written, everywhere: with the digits that their plus-minus leaves them, and where none is known volts
+ * with one decimal, milliamps and watts with two, percent with one; always with the unit.
  */
 public final class Figures {
+
+    /** Below it a plus-minus is told with two digits: from 2.95 on it is 3. */
+    private static final double TWO_DIGITS = 2.95;
+
+    private static final int MOST_DECIMALS = 4;
 
     private Figures() {}
 
@@ -32,17 +37,34 @@ public final class Figures {
         return plain(ohms) + " ohm";
     }
 
-    /** A value in a unit with up to five significant digits and no idle zeros: {@code 36.4 mV}. */
-    public static String in(Unit unit, double si) {
-        return plain(unit.fromSi(si)) + " " + unit;
+    /** The unit in which resistances from a megohm on are told. */
+    private static Unit told(Unit unit, double si) {
+        return unit == Unit.KILOHM && Math.abs(si) >= Unit.MEGOHM.toSi(1) ? Unit.MEGOHM : unit;
     }
 
-    /** A figure with its plus-minus: {@code 452.0 ± 2.5 V}; without one where it is sure. */
+    /** A value in a unit with up to five significant digits and no idle zeros: {@code 36.4 mV}. */
+    public static String in(Unit unit, double si) {
+        Unit told = told(unit, si);
+        return plain(told.fromSi(si)) + " " + told;
+    }
+
+    /** A figure with its plus-minus: {@code 15.6 ± 0.4 W}, {@code 452 ± 2.5 V}; without one where it is sure. */
     public static String estimate(Estimate figure, Unit unit) {
-        String number = fixed(unit.fromSi(figure.value()), decimals(unit));
         return figure.plusMinus() == 0
-                ? number + " " + unit
-                : number + " \u00b1 " + plusMinus(figure.plusMinus(), unit) + " " + unit;
+                ? number(figure.value(), 0, unit) + " " + unit
+                : number(figure.value(), figure.plusMinus(), unit) + " \u00b1 " + plusMinus(figure.plusMinus(), unit)
+                        + " " + unit;
+    }
+
+    /** A figure with the digits that its plus-minus leaves it: to the first of those. */
+    public static String beside(double plusMinus, double si, Unit unit) {
+        return number(si, plusMinus, unit) + " " + unit;
+    }
+
+    private static String number(double si, double plusMinus, Unit unit) {
+        double shown = Math.abs(unit.fromSi(plusMinus));
+        int decimals = shown == 0 ? decimals(unit) : Math.max(0, -power(shown));
+        return fixed(unit.fromSi(si), Math.min(decimals, MOST_DECIMALS));
     }
 
     private static int decimals(Unit unit) {
@@ -63,14 +85,20 @@ public final class Figures {
         return fixed(shows.fromSi(si), shows == Unit.VOLT ? 3 : 1);
     }
 
-    /** Two significant digits, as a plus-minus deserves. */
+    /** As many digits as a plus-minus deserves: one, or two where the first of them is a 1 or a 2. */
     public static String plusMinus(double value, Unit unit) {
         double shown = Math.abs(unit.fromSi(value));
         if (shown == 0) {
             return "0";
         }
-        int decimals = Math.max(0, 1 - (int) Math.floor(Math.log10(shown)));
-        return fixed(shown, Math.min(decimals, 4));
+        int power = power(shown);
+        boolean two = shown < TWO_DIGITS * Math.pow(10, power);
+        return fixed(shown, Math.min(Math.max(0, (two ? 1 : 0) - power), MOST_DECIMALS));
+    }
+
+    /** The power of ten of the first digit. */
+    private static int power(double value) {
+        return (int) Math.floor(Math.log10(value));
     }
 
     public static String fixed(double value, int decimals) {

@@ -2,6 +2,7 @@ package yellowrail.core.quantity;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -19,9 +20,39 @@ class FiguresTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"0.3461, 0.35", "1.532, 1.5", "12.7, 13", "0.0123, 0.012", "0, 0", "-2.5, 2.5", "123.4, 123"})
-    void aPlusMinusHasTwoDigitsThatCount(double watts, String shown) {
+    @CsvSource({
+        "0.3461, 0.3",
+        "1.532, 1.5",
+        "12.7, 13",
+        "0.0123, 0.012",
+        "0, 0",
+        "-2.5, 2.5",
+        "2.97, 3",
+        "0.96, 1.0",
+        "123.4, 123"
+    })
+    void aPlusMinusHasOneDigitOrTwoWhereItBeginsWithAOneOrATwo(double watts, String shown) {
         assertThat(Figures.plusMinus(watts, Unit.WATT)).isEqualTo(shown);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "15.613, 0.42, WATT, 15.6 \u00b1 0.4 W",
+        "451.96, 2.46, VOLT, 452 \u00b1 2.5 V",
+        "0.03458, 0.00015, MILLIAMP, 34.6 \u00b1 0.15 mA",
+        "477.3, 12.2, OHM, 477 \u00b1 12 ohm",
+        "15.613, 0, WATT, 15.61 W"
+    })
+    void aFigureHasTheDigitsThatItsPlusMinusLeavesIt(double value, double plusMinus, Unit unit, String shown) {
+        assertThat(Figures.estimate(new Estimate(value, plusMinus, List.of()), unit))
+                .isEqualTo(shown);
+    }
+
+    @Test
+    void aMegohmIsNotAThousandKilohms() {
+        assertThat(Figures.in(Unit.KILOHM, 1e6)).isEqualTo("1 Mohm");
+        assertThat(Figures.in(Unit.KILOHM, 2.2e6)).isEqualTo("2.2 Mohm");
+        assertThat(Figures.in(Unit.KILOHM, 470e3)).isEqualTo("470 k");
     }
 
     @ParameterizedTest

@@ -2,9 +2,9 @@ package yellowrail.web.chart;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import yellowrail.core.map.Point;
+import yellowrail.core.quantity.Figures;
 
 /**
  * A field of a drawing and the data it shows.
@@ -76,9 +76,7 @@ public record Plot(
     }
 
     private static String written(double value) {
-        return Math.abs(value - Math.rint(value)) < 1e-9
-                ? String.valueOf(Math.round(value))
-                : String.format(Locale.ROOT, "%.1f", value);
+        return Math.abs(value - Math.rint(value)) < 1e-9 ? String.valueOf(Math.round(value)) : Figures.fixed(value, 1);
     }
 
     private List<Double> decades(double in) {

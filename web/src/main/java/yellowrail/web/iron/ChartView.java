@@ -4,7 +4,6 @@ import static yellowrail.web.chart.Plot.px;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import yellowrail.core.iron.Impedance;
 import yellowrail.core.map.Point;
 import yellowrail.core.quantity.Figures;
@@ -155,7 +154,7 @@ record ChartView(
             }
             lines.add(new SpeakerLine(
                     plot.line(points),
-                    String.format(Locale.ROOT, "%.0f Hz, %.1f ohm", speaker.hertz(), speaker.ohms()),
+                    Figures.fixed(speaker.hertz(), 0) + " Hz, " + Figures.fixed(speaker.ohms(), 1) + " ohm",
                     px(plot.x(points.get(0).volts())),
                     px(plot.y(points.get(0).amps()) - 6)));
         }

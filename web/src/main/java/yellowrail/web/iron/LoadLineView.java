@@ -2,7 +2,6 @@ package yellowrail.web.iron;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import yellowrail.core.iron.Impedance;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.stage.Opinion;
@@ -128,9 +127,8 @@ record LoadLineView(
                         .orElse(1));
         for (int i = 0; i < found.harmonics().size(); i++) {
             double ratio = found.harmonics().get(i);
-            harmonics.add(
-                    new Harmonic(i + 2, String.format(Locale.ROOT, ratio < 0.001 ? "0" : "%.1f %%", 100 * ratio), (int)
-                            Math.round(100 * ratio / widest)));
+            harmonics.add(new Harmonic(
+                    i + 2, ratio < 0.001 ? "0" : Figures.percent(ratio), (int) Math.round(100 * ratio / widest)));
         }
         return harmonics;
     }

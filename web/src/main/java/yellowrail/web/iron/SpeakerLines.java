@@ -2,9 +2,9 @@ package yellowrail.web.iron;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import yellowrail.core.iron.Impedance;
+import yellowrail.core.quantity.Figures;
 
 /** A speaker at a few frequencies in an address: {@code 80:42.3:0,5000:14.1:48}; what cannot be read is left out. */
 final class SpeakerLines {
@@ -16,7 +16,8 @@ final class SpeakerLines {
 
     static String write(List<Impedance> speaker) {
         return speaker.stream()
-                .map(each -> String.format(Locale.ROOT, "%.0f:%.2f:%.0f", each.hertz(), each.ohms(), each.degrees()))
+                .map(each -> Figures.fixed(each.hertz(), 0) + ":" + Figures.fixed(each.ohms(), 2) + ":"
+                        + Figures.fixed(each.degrees(), 0))
                 .collect(Collectors.joining(","));
     }
 

@@ -7,6 +7,7 @@ import yellowrail.core.finding.Code;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.Judgement;
 import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.words.Words;
@@ -50,8 +51,13 @@ record TubeCard(
                 judgement.verdict().token(),
                 judgement.early(),
                 tube.freshness().why().map(words::say).orElse(""),
-                known ? Figures.milliamps(figures.plateCurrent().value()) : UNKNOWN,
-                known ? Figures.watts(figures.dissipation().value()) : UNKNOWN,
+                known ? told(figures.plateCurrent(), Unit.MILLIAMP) : UNKNOWN,
+                known
+                        ? Figures.beside(
+                                figures.dissipation().plusMinus(),
+                                figures.dissipation().value(),
+                                Unit.WATT)
+                        : UNKNOWN,
                 known ? "\u00b1 " + Figures.plusMinus(figures.dissipation().plusMinus(), Unit.WATT) + " W" : "",
                 Double.isNaN(judgement.ratio()) ? UNKNOWN : Figures.percent(judgement.ratio()),
                 known ? Figures.estimate(figures.plateVolts(), Unit.VOLT) : UNKNOWN,
@@ -67,6 +73,10 @@ record TubeCard(
                 known,
                 words.say(judgement.notes()),
                 "");
+    }
+
+    private static String told(Estimate figure, Unit unit) {
+        return Figures.beside(figure.plusMinus(), figure.value(), unit);
     }
 
     /** Where it sits, and what it is: {@code push, left, 6L6GC}. */

@@ -73,10 +73,28 @@ public class Words {
         Object value = value(component, finding);
         if (value instanceof Double number) {
             In in = component.getAnnotation(In.class);
-            return in == null ? Figures.plain(number) : number(number, in);
+            return in == null
+                    ? Figures.plain(number)
+                    : besideIt(component, finding)
+                            .map(plusMinus -> Figures.beside(plusMinus, number, in.value()[0]))
+                            .orElseGet(() -> number(number, in));
         }
         boolean then = component.isAnnotationPresent(Then.class);
         return value instanceof List<?> list ? joined(list, then ? message("words.then") : ", ") : argument(value);
+    }
+
+    /** The plus-minus that a record tells right after a number. */
+    private static Optional<Double> besideIt(RecordComponent number, Finding finding) {
+        List<RecordComponent> all = List.of(finding.getClass().getRecordComponents());
+        int next = all.stream().map(RecordComponent::getName).toList().indexOf(number.getName()) + 1;
+        return next < all.size() && isPlusMinus(all.get(next)) && !isPlusMinus(number)
+                ? Optional.of((Double) value(all.get(next), finding))
+                : Optional.empty();
+    }
+
+    private static boolean isPlusMinus(RecordComponent component) {
+        In in = component.getAnnotation(In.class);
+        return in != null && in.plusMinus();
     }
 
     private static Object value(RecordComponent component, Finding finding) {

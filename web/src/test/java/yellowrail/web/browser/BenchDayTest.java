@@ -60,11 +60,11 @@ class BenchDayTest extends BrowserTest {
         keys.enter("V1 36.4mV", "V1 36.4mV");
         keys.enter("V2 33.9", "V2 33.9mV");
         keys.enter("plate 452", "plate 452V");
-        assertThat(tube(page, "V1")).containsText("15.63 W");
+        assertThat(tube(page, "V1")).containsText("15.6 W");
         assertThat(tube(page, "V1")).containsText("52.1 %");
         assertThat(tube(page, "V1")).containsText("in window");
-        assertThat(tube(page, "V1")).containsText("34.58 mA");
-        assertThat(tube(page, "V2")).containsText("14.56 W");
+        assertThat(tube(page, "V1")).containsText("34.6 mA");
+        assertThat(tube(page, "V2")).containsText("14.6 W");
         assertThat(tube(page, "V2")).containsText("cold");
         assertThat(page.locator(".sentence")).containsText("V2 is cold: 48.5 %");
         page.keyboard().type("undo");
@@ -126,7 +126,7 @@ class BenchDayTest extends BrowserTest {
         assertThat(page.locator("#line-answer")).containsText("Is this one built so?");
         page.getByText("It is built so, up to").tap();
         assertThat(page.locator("#line-answer")).not().isVisible();
-        assertThat(tube(page, "V3")).containsText("11.23 W");
+        assertThat(tube(page, "V3")).containsText("11.2 W");
         assertThat(tube(page, "V3")).containsText("93.5 %");
         assertThat(tube(page, "V3")).containsText("40.11");
         assertThat(page.locator("#live")).containsText("hides");

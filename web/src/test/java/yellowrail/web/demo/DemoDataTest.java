@@ -56,13 +56,13 @@ class DemoDataTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "Bogbean pair | 34.58 mA | 15.63 W | 52.1 % | in window",
-                        "Bogbean pair | 32.21 mA | 14.56 W | 48.5 % | cold",
-                "Sedge quad | 40.11 | 11.23 W | 93.5 % | in window",
-                        "Water mint stereo | 37.50 | 14.26 W | 57.0 % | in window",
-                "Reedmace single | 80.00 | 28.33 W | 80.9 % | in window",
-                        "Cotton grass | plate 33.59 mA | 14.98 W | 49.9 % | cold",
-                "Sundew six | 36.37 mA | 12.62 W | 105.2 % | over rating"
+                "Bogbean pair | 34.6 mA | 15.6 W | 52.1 % | in window",
+                        "Bogbean pair | 32.2 mA | 14.6 W | 48.5 % | cold",
+                "Sedge quad | 40.1 | 11.2 W | 93.5 % | in window",
+                        "Water mint stereo | 38 \u00b1 1.1 mA | 14.3 W | 57.0 % | in window",
+                "Reedmace single | 80 \u00b1 4 mA | 28 W | 80.9 % | in window",
+                        "Cotton grass | plate 33.6 mA | 15.0 W | 49.9 % | cold",
+                "Sundew six | 36.4 mA | 12.6 W | 105.2 % | over rating"
             })
     void showsTheWorkedExamples(String name, String current, String watts, String percent, String verdict) {
         assertThat(run(name)).contains(current, watts, percent, verdict);
