@@ -61,10 +61,17 @@ public final class Figures {
         return number(si, plusMinus, unit) + " " + unit;
     }
 
+    /**
+     * To the first digit of the plus-minus; a small one with two digits of its own, never finer than the plus-minus.
+     */
     private static String number(double si, double plusMinus, Unit unit) {
-        double shown = Math.abs(unit.fromSi(plusMinus));
-        int decimals = shown == 0 ? decimals(unit) : Math.max(0, -power(shown));
-        return fixed(unit.fromSi(si), Math.min(decimals, MOST_DECIMALS));
+        double value = unit.fromSi(si);
+        double spread = Math.abs(unit.fromSi(plusMinus));
+        if (spread == 0 || value == 0) {
+            return fixed(value, spread == 0 ? decimals(unit) : spreadDecimals(spread));
+        }
+        int decimals = Math.max(Math.max(0, -power(spread)), 1 - power(Math.abs(value)));
+        return fixed(value, Math.min(decimals, spreadDecimals(spread)));
     }
 
     private static int decimals(Unit unit) {
@@ -91,9 +98,13 @@ public final class Figures {
         if (shown == 0) {
             return "0";
         }
+        return fixed(shown, spreadDecimals(shown));
+    }
+
+    private static int spreadDecimals(double shown) {
         int power = power(shown);
         boolean two = shown < TWO_DIGITS * Math.pow(10, power);
-        return fixed(shown, Math.min(Math.max(0, (two ? 1 : 0) - power), MOST_DECIMALS));
+        return Math.min(Math.max(0, (two ? 1 : 0) - power), MOST_DECIMALS);
     }
 
     /** The power of ten of the first digit. */

@@ -41,6 +41,9 @@ class FiguresTest {
         "451.96, 2.46, VOLT, 452 \u00b1 2.5 V",
         "0.03458, 0.00015, MILLIAMP, 34.6 \u00b1 0.15 mA",
         "477.3, 12.2, OHM, 477 \u00b1 12 ohm",
+        "0.00238, 0.00102, MILLIAMP, 2.4 \u00b1 1.0 mA",
+        "0.0042, 0.0111, MILLIAMP, 4 \u00b1 11 mA",
+        "0, 0.0011, MILLIAMP, 0.0 \u00b1 1.1 mA",
         "15.613, 0, WATT, 15.61 W"
     })
     void aFigureHasTheDigitsThatItsPlusMinusLeavesIt(double value, double plusMinus, Unit unit, String shown) {

@@ -92,7 +92,9 @@ record AmpChoices(
                 school.unit(shows).symbol(),
                 shows.symbol(),
                 words.message("page.school." + Code.of(school)),
-                method.hides() == CurrentMethod.Hidden.NOTHING ? "" : words.name(method.hides()));
+                method.hides() == CurrentMethod.Hidden.NOTHING
+                        ? null
+                        : words.message("page.amp.hides", words.name(method.hides())));
     }
 
     /** What a choice of a field is called on the form; what was typed stays as it was. */

@@ -6,6 +6,8 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.drawer.Microphony;
 import yellowrail.core.drawer.TesterReading;
@@ -37,14 +39,26 @@ final class TubePage {
         Duration on = stays.stream().map(stay -> stay.sitting().on()).reduce(Duration.ZERO, Duration::plus);
         return new ModelAndView("drawer/tube")
                 .addObject("kept", kept)
-                .addObject("state", words.name(kept.tube().state()))
+                .addObject("told", told(kept, on, words))
                 .addObject(
                         "tests", tests.stream().map(test -> line(test, words)).toList())
                 .addObject(
-                        "stays", stays.stream().map(stay -> line(stay, words)).toList())
-                .addObject("hours", hours(on, words))
-                .addObject(
-                        "bought", kept.tube().bought().map(DAY::format).orElse(words.message("page.drawer.not-noted")));
+                        "stays", stays.stream().map(stay -> line(stay, words)).toList());
+    }
+
+    /** What it is in one line. */
+    private static String told(Kept kept, Duration on, Words words) {
+        String what = Stream.of(
+                        words.name(kept.tube().state()),
+                        kept.tube().maker(),
+                        kept.tube().markings())
+                .filter(part -> !part.isEmpty())
+                .collect(Collectors.joining(", "));
+        return words.message(
+                "page.drawer.tube.told",
+                what,
+                kept.tube().bought().map(DAY::format).orElse(words.message("page.drawer.not-noted")),
+                hours(on, words));
     }
 
     private static TestLine line(TesterReading test, Words words) {

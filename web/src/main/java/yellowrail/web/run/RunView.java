@@ -203,11 +203,11 @@ record RunView(
                 .map(why -> new Balance(channel, "", "", "", words.say(why), true))
                 .orElseGet(() -> new Balance(
                         channel,
-                        Figures.milliamps(balance.push()),
-                        Figures.milliamps(balance.pull()),
+                        Figures.beside(balance.plusMinus(), balance.push(), Unit.MILLIAMP),
+                        Figures.beside(balance.plusMinus(), balance.pull(), Unit.MILLIAMP),
                         words.message(
                                 "page.run.imbalance",
-                                Figures.milliamps(balance.imbalance()),
+                                Figures.beside(balance.plusMinus(), balance.imbalance(), Unit.MILLIAMP),
                                 Figures.plusMinus(balance.plusMinus(), Unit.MILLIAMP),
                                 Figures.percent(balance.ratio())),
                         "",

@@ -12,7 +12,11 @@ import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.words.Words;
 
-/** One tube on the socket plan. Figures carry their units; those that are not known are dashes. */
+/**
+ * One tube on the socket plan. Figures carry their units; those that are not known are dashes.
+ *
+ * @param verdict with what is to be known of it: early, stale
+ */
 record TubeCard(
         String label,
         String side,
@@ -20,7 +24,6 @@ record TubeCard(
         String type,
         String verdict,
         String verdictToken,
-        boolean early,
         String stale,
         String plateMilliamps,
         String watts,
@@ -42,15 +45,15 @@ record TubeCard(
         Judgement judgement = tube.judgement();
         IdleFigures figures = tube.figures().orElse(null);
         boolean known = figures != null;
+        String stale = tube.freshness().why().map(words::say).orElse("");
         return new TubeCard(
                 tube.socket().label(),
                 Code.of(tube.socket().side()),
                 place(tube, words),
                 tube.occupant().name(),
-                words.name(judgement.verdict()),
+                told(judgement, stale, words),
                 judgement.verdict().token(),
-                judgement.early(),
-                tube.freshness().why().map(words::say).orElse(""),
+                stale,
                 known ? told(figures.plateCurrent(), Unit.MILLIAMP) : UNKNOWN,
                 known
                         ? Figures.beside(
@@ -75,6 +78,23 @@ record TubeCard(
                 "");
     }
 
+    /** The verdict and what is to be known with it: {@code in window, early}. */
+    private static String told(Judgement judgement, String stale, Words words) {
+        List<String> parts = new ArrayList<>(List.of(words.name(judgement.verdict())));
+        if (judgement.early()) {
+            parts.add(words.message("page.run.early"));
+        }
+        if (!stale.isEmpty()) {
+            parts.add(words.message("page.run.stale"));
+        }
+        return String.join(", ", parts);
+    }
+
+    /** {@code 15.6 W ± 0.3 W}. */
+    public String wattsTold() {
+        return (watts + " " + wattsPlusMinus).strip();
+    }
+
     private static String told(Estimate figure, Unit unit) {
         return Figures.beside(figure.plusMinus(), figure.value(), unit);
     }
@@ -97,7 +117,6 @@ record TubeCard(
                 type,
                 verdict,
                 verdictToken,
-                early,
                 stale,
                 plateMilliamps,
                 watts,
