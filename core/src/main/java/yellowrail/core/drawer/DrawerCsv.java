@@ -1,15 +1,14 @@
 package yellowrail.core.drawer;
 
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
+import yellowrail.core.csv.CsvText;
 import yellowrail.core.finding.Finding;
 
 /**
@@ -26,9 +25,6 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults, int more) {
     /** As many are told one by one; the rest are counted. */
     static final int FAULTS_TOLD = 100;
 
-    private static final CSVFormat FORMAT =
-            CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get();
-
     /** What is wrong where. */
     public record Fault(long line, String column, Finding says) {}
 
@@ -40,7 +36,7 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults, int more) {
     public static DrawerCsv parse(String text) {
         List<DrawerRow> rows = new ArrayList<>();
         List<Fault> faults = new ArrayList<>();
-        try (var parser = FORMAT.parse(new StringReader(text.startsWith("\ufeff") ? text.substring(1) : text))) {
+        try (var parser = CsvText.parse(text)) {
             List<String> header = null;
             int read = 0;
             for (CSVRecord record : parser) {
@@ -93,7 +89,8 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults, int more) {
             faults.add(new Fault(line, "", new DrawerFinding.OtherNumberOfColumns(record.size(), header.size())));
             return;
         }
-        DrawerRow row = DrawerRow.read(column -> header.contains(column) ? record.get(header.indexOf(column)) : "");
+        DrawerRow row = DrawerRow.read(
+                column -> header.contains(column) ? CsvText.read(record.get(header.indexOf(column))) : "");
         if (row.faults().isEmpty()) {
             rows.add(row);
         }
@@ -110,15 +107,7 @@ public record DrawerCsv(List<DrawerRow> rows, List<Fault> faults, int more) {
 
     /** The file of these rows. */
     public static String write(List<DrawerRow> rows) {
-        StringBuilder text = new StringBuilder();
-        try (var printer = FORMAT.print(text)) {
-            printer.printRecord(DrawerRow.COLUMNS);
-            for (DrawerRow row : rows) {
-                printer.printRecord(row.written());
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return text.toString();
+        return CsvText.write(
+                DrawerRow.COLUMNS, rows.stream().map(DrawerRow::written).toList());
     }
 }

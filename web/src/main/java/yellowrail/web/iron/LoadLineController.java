@@ -2,7 +2,6 @@ package yellowrail.web.iron;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -18,7 +17,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.csv.CsvText;
 import yellowrail.core.iron.Hookup;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.FullDrive;
@@ -215,18 +216,19 @@ class LoadLineController {
     @GetMapping("/amps/{id}/plate-curves.csv")
     ResponseEntity<String> curves(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Asked asked = asked(id, typed);
-        return file(asked, "plate-curves.csv", "text/csv", () -> {
-            StringBuilder text = new StringBuilder("grid_v,plate_v,plate_ma\r\n");
-            curves(asked)
-                    .forEach(curve -> curve.points()
-                            .forEach(point -> text.append(String.format(
-                                    Locale.ROOT,
-                                    "%s,%.2f,%.4f\r\n",
-                                    curve.gridVolts() + 0.0,
-                                    point.volts(),
-                                    1e3 * point.amps()))));
-            return text.toString();
-        });
+        return file(
+                asked,
+                "plate-curves.csv",
+                "text/csv",
+                () -> CsvText.write(
+                        List.of("grid_v", "plate_v", "plate_ma"),
+                        curves(asked).stream()
+                                .flatMap(curve -> curve.points().stream()
+                                        .map(point -> List.of(
+                                                Figures.fixed(curve.gridVolts(), 1),
+                                                Figures.fixed(point.volts(), 2),
+                                                Figures.fixed(1e3 * point.amps(), 4))))
+                                .toList()));
     }
 
     @GetMapping("/amps/{id}/load-sweep.csv")

@@ -4,8 +4,9 @@ import static yellowrail.web.chart.Plot.px;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.DoubleStream;
+import yellowrail.core.csv.CsvText;
 import yellowrail.core.map.Point;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.stage.OutputStage;
@@ -159,13 +160,23 @@ record SweepView(
 
     /** The sweep as CSV. */
     static String csv(Sweep sweep, String first, double in) {
-        StringBuilder text = new StringBuilder(first
-                + ",power_w,thd_percent,second_percent,third_percent,plate_dissipation_w,"
-                + "screen_dissipation_w,peak_plate_v,idle_plate_ma,grid_v\r\n");
-        sweep.points()
-                .forEach(point -> text.append(String.format(
-                        Locale.ROOT,
-                        "%.5g,%.4g,%.4g,%.4g,%.4g,%.4g,%.4g,%.5g,%.4g,%.4g\r\n",
+        List<String> header = List.of(
+                first,
+                "power_w",
+                "thd_percent",
+                "second_percent",
+                "third_percent",
+                "plate_dissipation_w",
+                "screen_dissipation_w",
+                "peak_plate_v",
+                "idle_plate_ma",
+                "grid_v");
+        return CsvText.write(
+                header, sweep.points().stream().map(point -> row(point, in)).toList());
+    }
+
+    private static List<String> row(Sweep.Point point, double in) {
+        return DoubleStream.of(
                         point.at() * in,
                         point.watts(),
                         100 * point.distortion(),
@@ -175,7 +186,8 @@ record SweepView(
                         point.screenWatts(),
                         point.peakPlateVolts(),
                         1e3 * point.idleAmps(),
-                        point.gridVolts())));
-        return text.toString();
+                        point.gridVolts())
+                .mapToObj(Figures::plain)
+                .toList();
     }
 }
