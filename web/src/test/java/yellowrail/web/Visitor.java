@@ -10,17 +10,13 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.FormElement;
 
 /** A visitor without a browser: fetches pages and sends their forms, token and cookie included. */
 public final class Visitor {
-
-    private static final Pattern FIELD = Pattern.compile("<(input|textarea|select)\\b([^>]*)>(?:([^<]*)</textarea>)?");
-    private static final Pattern NAME = Pattern.compile("\\bname=\"([^\"]+)\"");
-    private static final Pattern VALUE = Pattern.compile("\\bvalue=\"([^\"]*)\"");
-    private static final Pattern SELECTED = Pattern.compile("value=\"([^\"]*)\"[^>]* selected");
 
     private final HttpClient client =
             HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
@@ -97,52 +93,23 @@ public final class Visitor {
 
     /** The fields of the form on a page that posts to {@code action}, as they stand. */
     public Map<String, String> form(String page, String action) {
-        String html = get(page).body();
-        int from = html.indexOf("action=\"" + action + "\"");
-        if (from < 0) {
-            throw new IllegalStateException("no form for " + action + " on " + page);
-        }
-        String form = html.substring(from, html.indexOf("</form>", from));
+        FormElement form = (FormElement) page(page).select("form").stream()
+                .filter(each -> each.attr("action").equals(action))
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no form for " + action + " on " + page));
         Map<String, String> fields = new LinkedHashMap<>();
-        Matcher matcher = FIELD.matcher(form);
-        while (matcher.find()) {
-            Matcher name = NAME.matcher(matcher.group(2));
-            if (name.find()
-                    && (!matcher.group(2).contains("checkbox")
-                            || matcher.group(2).contains("checked"))) {
-                fields.put(
-                        name.group(1),
-                        unescape(
-                                switch (matcher.group(1)) {
-                                    case "select" ->
-                                        first(
-                                                SELECTED,
-                                                form.substring(
-                                                        matcher.end(), form.indexOf("</select>", matcher.end())));
-                                    case "textarea" -> matcher.group(3) == null ? "" : matcher.group(3);
-                                    default -> first(VALUE, matcher.group(2));
-                                }));
-            }
-        }
+        form.formData().forEach(field -> fields.put(field.key(), field.value()));
         return fields;
+    }
+
+    /** A page, taken apart. */
+    public Document page(String path) {
+        return Jsoup.parse(get(path).body());
     }
 
     /** Where an answer leads, as a path. */
     public static String location(HttpResponse<String> response) {
         return response.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
-    }
-
-    private static String first(Pattern pattern, String text) {
-        Matcher matcher = pattern.matcher(text);
-        return matcher.find() ? matcher.group(1) : "";
-    }
-
-    private static String unescape(String html) {
-        return html.replace("&lt;", "<")
-                .replace("&gt;", ">")
-                .replace("&quot;", "\"")
-                .replace("&#39;", "'")
-                .replace("&amp;", "&");
     }
 
     private static String encode(String text) {
