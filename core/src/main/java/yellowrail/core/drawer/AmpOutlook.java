@@ -2,9 +2,9 @@ package yellowrail.core.drawer;
 
 import java.util.Optional;
 import yellowrail.core.idle.Goal;
+import yellowrail.core.idle.LastKnown;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.idle.StageIdle;
-import yellowrail.core.timeline.Snapshot;
 
 /**
  * Where an amp would have new tubes idle, by what was read in it last.
@@ -16,8 +16,9 @@ import yellowrail.core.timeline.Snapshot;
 public record AmpOutlook(double plate, double screen, double mean) {
 
     /** @return empty while a plate voltage or a current is not known */
-    public static Optional<AmpOutlook> of(StageIdle stage, Snapshot now) {
-        LastRead read = LastRead.of(stage, Optional.of(now));
+    public static Optional<AmpOutlook> of(LastKnown last) {
+        StageIdle stage = last.stage();
+        LastRead read = last.read();
         Optional<Goal> goal = stage.weakest();
         if (goal.isEmpty() || read.plateVolts().isEmpty() || read.cathodeAmps().isEmpty()) {
             return Optional.empty();

@@ -3,6 +3,7 @@ package yellowrail.core.map;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.DoubleStream;
+import yellowrail.core.chart.Point;
 import yellowrail.core.move.Landing;
 import yellowrail.core.move.NextMove;
 
@@ -42,7 +43,7 @@ public record Forecast(List<Point> line, List<Point> landings) {
                 .toList();
         List<Point> landings = new ArrayList<>();
         for (Landing.Tube tube : landing.tubes()) {
-            if (landings.stream().noneMatch(point -> Math.abs(point.amps() - tube.plateAmps()) < APART)) {
+            if (landings.stream().noneMatch(point -> Math.abs(point.y() - tube.plateAmps()) < APART)) {
                 landings.add(new Point(tube.plateVolts(), tube.plateAmps()));
             }
         }

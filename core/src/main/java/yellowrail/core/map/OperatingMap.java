@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.chart.Point;
 import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.move.Landing;
@@ -58,7 +59,7 @@ public record OperatingMap(
         double[] volts = DoubleStream.concat(
                         tracks.stream()
                                 .flatMap(track -> track.points().stream())
-                                .mapToDouble(Point::volts),
+                                .mapToDouble(Point::x),
                         landings.stream().mapToDouble(Landing.Tube::plateVolts))
                 .toArray();
         Goal goal = stage.weakest().orElseThrow();
@@ -71,7 +72,7 @@ public record OperatingMap(
         double greatest = DoubleStream.concat(
                         tracks.stream()
                                 .flatMap(track -> track.points().stream())
-                                .mapToDouble(Point::amps),
+                                .mapToDouble(Point::y),
                         landings.stream().mapToDouble(Landing.Tube::plateAmps))
                 .max()
                 .orElse(0);

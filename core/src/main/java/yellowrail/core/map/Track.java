@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import yellowrail.core.chart.Point;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;

@@ -3,7 +3,7 @@ package yellowrail.core.stage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import yellowrail.core.map.Point;
+import yellowrail.core.chart.Point;
 
 /**
  * What is drawn of a stage: plate volts to the cathode across, current of one tube up. SI.

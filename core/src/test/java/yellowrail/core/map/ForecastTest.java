@@ -7,6 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.chart.Point;
 import yellowrail.core.move.Landing;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.reading.Reading;
@@ -29,12 +30,12 @@ class ForecastTest {
         OperatingMap map = map("V1 24 V2 24 plate 462", "V1 35 V2 35 plate 451.5");
         Point from = map.forecast().line().get(0);
         Point to = map.forecast().line().get(1);
-        double slope = (to.amps() - from.amps()) / (to.volts() - from.volts());
+        double slope = (to.y() - from.y()) / (to.x() - from.x());
         Point read = map.tracks().get(0).last();
-        assertThat(from.amps() + slope * (read.volts() - from.volts())).isCloseTo(read.amps(), within(1e-4));
+        assertThat(from.y() + slope * (read.x() - from.x())).isCloseTo(read.y(), within(1e-4));
         Point landing = map.forecast().landings().get(0);
-        assertThat(from.amps() + slope * (landing.volts() - from.volts())).isCloseTo(landing.amps(), within(1e-4));
-        assertThat(to.amps()).isGreaterThanOrEqualTo(-1e-12);
+        assertThat(from.y() + slope * (landing.x() - from.x())).isCloseTo(landing.y(), within(1e-4));
+        assertThat(to.y()).isGreaterThanOrEqualTo(-1e-12);
         assertThat(map.forecast().landings()).as("two alike land in one place").hasSize(1);
     }
 
@@ -42,8 +43,8 @@ class ForecastTest {
     void theMapReachesToTheLandingAndToEachTubeThatLandsElsewhere() {
         OperatingMap map = map("V1 10 V2 14 plate 480", "V1 12 V2 17 plate 477");
         assertThat(map.forecast().landings()).hasSize(2).allSatisfy(point -> {
-            assertThat(point.volts()).isBetween(map.fromVolts(), map.toVolts());
-            assertThat(point.amps()).isLessThan(map.toAmps());
+            assertThat(point.x()).isBetween(map.fromVolts(), map.toVolts());
+            assertThat(point.y()).isLessThan(map.toAmps());
         });
         assertThat(OperatingMap.of(Amps.stage(PAIR), List.of()).forecast()).isEqualTo(Forecast.NONE);
     }
@@ -62,7 +63,7 @@ class ForecastTest {
                 .forecast()
                 .landings()
                 .get(0);
-        assertThat(point.amps()).isEqualTo(landing.tubes().get(0).plateAmps());
-        assertThat(point.volts()).isEqualTo(landing.tubes().get(0).plateVolts());
+        assertThat(point.y()).isEqualTo(landing.tubes().get(0).plateAmps());
+        assertThat(point.x()).isEqualTo(landing.tubes().get(0).plateVolts());
     }
 }

@@ -23,7 +23,7 @@ class OperatingMapTest {
         Track track = map.tracks().get(0);
         assertThat(track.label()).isEqualTo("V1");
         assertThat(track.points()).hasSize(3);
-        assertThat(track.last().amps()).isCloseTo(0.03325, within(1e-9));
+        assertThat(track.last().y()).isCloseTo(0.03325, within(1e-9));
         assertThat(map.fromVolts()).isLessThan(451);
         assertThat(map.toVolts()).isGreaterThan(462);
     }
@@ -32,9 +32,9 @@ class OperatingMapTest {
     void theRatingIsAHyperbolaAndCapsTheWindow() {
         OperatingMap map = map(Amps.with(Amps.pair(), new Target(School.CURRENT_WINDOW, 0.02, 0.05, 0.5)));
         assertThat(map.rating())
-                .allSatisfy(point -> assertThat(point.volts() * point.amps()).isCloseTo(30, within(1e-9)));
+                .allSatisfy(point -> assertThat(point.x() * point.y()).isCloseTo(30, within(1e-9)));
         assertThat(map.high()).isEqualTo(map.rating());
-        assertThat(map.low()).allSatisfy(point -> assertThat(point.amps()).isCloseTo(0.019, within(1e-9)));
+        assertThat(map.low()).allSatisfy(point -> assertThat(point.y()).isCloseTo(0.019, within(1e-9)));
     }
 
     @Test

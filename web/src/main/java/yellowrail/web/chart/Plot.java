@@ -3,7 +3,7 @@ package yellowrail.web.chart;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import yellowrail.core.map.Point;
+import yellowrail.core.chart.Point;
 import yellowrail.core.quantity.Figures;
 
 /**
@@ -47,12 +47,12 @@ public record Plot(
     }
 
     public double distance(Point one, Point other) {
-        return Math.hypot(x(one.volts()) - x(other.volts()), y(one.amps()) - y(other.amps()));
+        return Math.hypot(x(one.x()) - x(other.x()), y(one.y()) - y(other.y()));
     }
 
     public String line(List<Point> points) {
         return points.stream()
-                .map(point -> px(x(point.volts())) + " " + px(y(point.amps())))
+                .map(point -> px(x(point.x())) + " " + px(y(point.y())))
                 .collect(Collectors.joining(" L", "M", ""));
     }
 

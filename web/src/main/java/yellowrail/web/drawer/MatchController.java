@@ -111,7 +111,7 @@ class MatchController {
                         words,
                         result,
                         amp,
-                        amp.flatMap(this::outlook),
+                        amp.map(runs::lastKnown).flatMap(AmpOutlook::of),
                         alike.stream()
                                 .collect(Collectors.toMap(kept -> kept.tube().label(), Kept::id)),
                         selected.size() - alike.size()));
@@ -124,12 +124,5 @@ class MatchController {
                 .max(Comparator.comparingLong(Map.Entry::getValue))
                 .map(Map.Entry::getKey)
                 .orElse("");
-    }
-
-    /** By what was read in the amp last. */
-    private Optional<AmpOutlook> outlook(Amp amp) {
-        return runs.newestOf(amp.id())
-                .flatMap(run ->
-                        AmpOutlook.of(runs.presentStage(amp), runs.timeline(run).present()));
     }
 }

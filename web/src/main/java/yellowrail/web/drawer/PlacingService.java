@@ -15,7 +15,6 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.drawer.Comparison;
 import yellowrail.core.drawer.TubeState;
-import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.WarmUp;
 import yellowrail.core.match.Candidate;
@@ -100,8 +99,7 @@ class PlacingService {
     /** The tubes in the amp, by what was read in it; where the drawer knows them they have their names. */
     private Proposal present(Amp amp) {
         AmpSheet sheet = amp.sheet();
-        List<TubeIdle> idles =
-                runs.present(amp.id()).map(now -> StageIdle.of(now).at(now)).orElse(List.of());
+        List<TubeIdle> idles = runs.lastKnown(amp).tubes();
         boolean each = sheet.testPoints().size() == sheet.sockets().size();
         if (!each
                 || idles.isEmpty()

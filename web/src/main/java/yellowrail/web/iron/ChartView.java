@@ -4,9 +4,10 @@ import static yellowrail.web.chart.Plot.px;
 
 import java.util.ArrayList;
 import java.util.List;
+import yellowrail.core.chart.Point;
 import yellowrail.core.iron.Impedance;
-import yellowrail.core.map.Point;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.stage.LoadEllipse;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
@@ -86,14 +87,14 @@ record ChartView(
                                 .formatted(
                                         px(plot.x(chart.volts())),
                                         px(plot.y(chart.amps())),
-                                        px(plot.x(chart.rating().get(0).volts())),
+                                        px(plot.x(chart.rating().get(0).x())),
                                         px(plot.y(chart.amps()))),
                 plot.line(chart.load()),
                 plot.line(chart.path()),
                 place(plot, chart.idle()),
                 place(plot, chart.path().get(chart.path().size() - 1)),
                 chart.classAEnd().map(end -> place(plot, end)).orElse(null),
-                speakerLines(found, chart, plot, speakers, nominalOhms),
+                speakerLines(found, plot, speakers, nominalOhms),
                 plot.across(8, 1),
                 plot.up(7, 1e3),
                 chart.volts(),
@@ -105,7 +106,7 @@ record ChartView(
     }
 
     private static Place place(Plot plot, Point point) {
-        return new Place(px(plot.x(point.volts())), px(plot.y(point.amps())));
+        return new Place(px(plot.x(point.x())), px(plot.y(point.y())));
     }
 
     private static List<Curve> curves(PlateChart chart, Plot plot) {
@@ -113,52 +114,37 @@ record ChartView(
         double above = Double.NEGATIVE_INFINITY;
         for (PlateChart.Curve curve : chart.curves()) {
             List<Point> shown = curve.points().stream()
-                    .filter(point -> point.amps() <= chart.amps())
+                    .filter(point -> point.y() <= chart.amps())
                     .toList();
             if (shown.size() > 1) {
                 Point last = shown.get(shown.size() - 1);
-                boolean out = last.volts() < chart.volts();
-                double y = plot.y(last.amps());
-                boolean room = out ? plot.x(last.volts()) > plot.left() + 2 * LABEL : y - above > LABEL;
+                boolean out = last.x() < chart.volts();
+                double y = plot.y(last.y());
+                boolean room = out ? plot.x(last.x()) > plot.left() + 2 * LABEL : y - above > LABEL;
                 above = out || !room ? above : y;
                 curves.add(new Curve(
                         plot.line(curve.points()),
                         room ? Figures.plain(curve.gridVolts()) + " V" : "",
-                        px(plot.x(last.volts()) - (out ? 0 : 4)),
+                        px(plot.x(last.x()) - (out ? 0 : 4)),
                         px(y - (out ? -12 : 5))));
             }
         }
         return curves;
     }
 
-    /**
-     * A speaker\u2019s own lines through the same rest: the ellipse of its phase, as far as the nominal line carries
-     * current.
-     */
     private static List<SpeakerLine> speakerLines(
-            Performance found, PlateChart chart, Plot plot, List<Impedance> speakers, double nominalOhms) {
-        List<SpeakerLine> lines = new ArrayList<>();
-        OutputStage stage = found.stage();
-        double nominal = stage.loadOhms() * stage.tubesPerSide() / (stage.isPushPull() ? 4 : 1);
-        double rest = stage.isPushPull() ? 0 : found.plateAmps() / stage.tubes();
-        double swing = chart.path().get(chart.path().size() - 1).amps() - rest;
-        for (Impedance speaker : speakers) {
-            double ohms = nominal * speaker.ohms() / nominalOhms;
-            double amps = Math.min(swing, 0.95 * found.supplyVolts() / ohms);
-            List<Point> points = new ArrayList<>();
-            for (int j = 0; j <= 72; j++) {
-                double at = Math.toRadians(5 * j);
-                points.add(new Point(
-                        found.supplyVolts() - amps * ohms * Math.cos(at + Math.toRadians(speaker.degrees())),
-                        rest + amps * Math.cos(at)));
-            }
-            lines.add(new SpeakerLine(
-                    plot.line(points),
-                    Figures.fixed(speaker.hertz(), 0) + " Hz, " + Figures.fixed(speaker.ohms(), 1) + " ohm",
-                    px(plot.x(points.get(0).volts())),
-                    px(plot.y(points.get(0).amps()) - 6)));
-        }
-        return lines;
+            Performance found, Plot plot, List<Impedance> speakers, double nominalOhms) {
+        return speakers.stream()
+                .map(speaker -> {
+                    List<Point> points =
+                            LoadEllipse.of(found, speaker, nominalOhms).points();
+                    return new SpeakerLine(
+                            plot.line(points),
+                            Figures.fixed(speaker.hertz(), 0) + " Hz, " + Figures.fixed(speaker.ohms(), 1) + " ohm",
+                            px(plot.x(points.get(0).x())),
+                            px(plot.y(points.get(0).y()) - 6));
+                })
+                .toList();
     }
 
     private static String told(Performance found, Words words) {

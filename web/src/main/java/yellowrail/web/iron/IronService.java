@@ -9,12 +9,11 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Iron;
+import yellowrail.core.idle.LastKnown;
 import yellowrail.core.idle.LastRead;
-import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.Idle;
-import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -84,23 +83,23 @@ class IronService {
     /** As read last. */
     @Transactional(readOnly = true)
     AmpWithStage amp(long id) {
-        return amp(id, runs.present(id));
+        Amp amp = amps.newest(id);
+        return amp(amp, runs.lastKnown(amp));
     }
 
     /** By its sheet alone: while something is dragged every figure comes with the request. */
     @Transactional(readOnly = true)
     AmpWithStage unread(long id) {
-        return amp(id, Optional.empty());
+        Amp amp = amps.newest(id);
+        return amp(amp, runs.unread(amp));
     }
 
-    private AmpWithStage amp(long id, Optional<Snapshot> now) {
-        Amp amp = amps.newest(id);
+    private AmpWithStage amp(Amp amp, LastKnown last) {
         AmpSheet sheet = amp.sheet();
         TubeType type = type(sheet.tubeType());
         Optional<KnownModel> model = TubeModels.published().of(type);
         KnownModel known = model.orElse(TubeModels.published().all().get(0));
-        LastRead read = LastRead.of(
-                now.filter(at -> at.sheet().equals(sheet)).map(StageIdle::of).orElseGet(() -> runs.stage(sheet)), now);
+        LastRead read = last.read();
         return new AmpWithStage(
                 amp,
                 model.isPresent() ? type : type(known.type()),

@@ -226,8 +226,8 @@ class LoadLineController {
                                 .flatMap(curve -> curve.points().stream()
                                         .map(point -> List.of(
                                                 Figures.fixed(curve.gridVolts(), 1),
-                                                Figures.fixed(point.volts(), 2),
-                                                Figures.fixed(1e3 * point.amps(), 4))))
+                                                Figures.fixed(point.x(), 2),
+                                                Figures.fixed(1e3 * point.y(), 4))))
                                 .toList()));
     }
 

@@ -2,9 +2,9 @@ package yellowrail.web.iron;
 
 import java.util.List;
 import java.util.stream.Stream;
+import yellowrail.core.chart.Point;
 import yellowrail.core.iron.Impedance;
 import yellowrail.core.iron.Speaker;
-import yellowrail.core.map.Point;
 import yellowrail.core.quantity.Figures;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;

@@ -8,6 +8,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.finding.Code;
 import yellowrail.core.iron.Hookup;
 import yellowrail.core.iron.LoadVerdict;
+import yellowrail.core.iron.PulledPair;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.FullDrive;
@@ -120,24 +121,18 @@ record TapsView(String nominal, List<String> taps, List<Row> rows, String pulled
         return Figures.fixed(ohms / 1000, decimals) + " k";
     }
 
-    /** Fewer tubes in parallel want a lighter load, in proportion. */
     private static String pulled(AmpSheet sheet, double nominal, List<Double> taps, Words words) {
         int perSide = sheet.tubesPerSide();
         if (perSide < 2) {
             return "";
         }
-        double wanted = nominal * perSide / (perSide - 1);
-        double best = taps.stream()
-                .min((one, other) -> Double.compare(
-                        Math.abs(Math.log(nominal * 8 / one / wanted)),
-                        Math.abs(Math.log(nominal * 8 / other / wanted))))
-                .orElseThrow();
+        PulledPair pulled = PulledPair.of(nominal, perSide, taps);
         return words.message(
                 perSide == 2 ? "page.taps.pulled-to-one" : "page.taps.pulled",
-                String.valueOf(perSide - 1),
-                kilohms(wanted, 1),
+                String.valueOf(pulled.left()),
+                kilohms(pulled.wantedOhms(), 1),
                 kilohms(nominal, 1),
-                kilohms(nominal * 8 / best, 1),
-                Figures.plain(best));
+                kilohms(pulled.givesOhms(), 1),
+                Figures.plain(pulled.tapOhms()));
     }
 }

@@ -9,9 +9,9 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
+import yellowrail.core.chart.Point;
 import yellowrail.core.finding.Code;
 import yellowrail.core.map.OperatingMap;
-import yellowrail.core.map.Point;
 import yellowrail.core.map.Track;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
@@ -96,11 +96,11 @@ record MapView(
                 scale.across(6, 1),
                 scale.up(6, 1e3),
                 marks(map, scale, sheet),
-                new Place(px(scale.x(labelled.volts()) + 6), px(scale.y(labelled.amps()) - 8)),
-                new Place(px(scale.x(aimed.volts()) - 4), px(scale.y(aimed.amps()) - 5)),
+                new Place(px(scale.x(labelled.x()) + 6), px(scale.y(labelled.y()) - 8)),
+                new Place(px(scale.x(aimed.x()) - 4), px(scale.y(aimed.y()) - 5)),
                 map.forecast().line().isEmpty() ? "" : scale.line(map.forecast().line()),
                 map.forecast().landings().stream()
-                        .map(point -> new Place(px(scale.x(point.volts())), px(scale.y(point.amps()))))
+                        .map(point -> new Place(px(scale.x(point.x())), px(scale.y(point.y()))))
                         .toList(),
                 told(map, words));
     }
@@ -119,18 +119,18 @@ record MapView(
         List<Mark> marks = new ArrayList<>();
         for (Track track : map.tracks()) {
             String label = label(track, map.tracks(), scale);
-            double x = scale.x(track.last().volts());
-            double y = scale.y(track.last().amps());
+            double x = scale.x(track.last().x());
+            double y = scale.y(track.last().y());
             Socket socket = sheet.socket(track.label()).orElseThrow();
             boolean left = x > WIDTH - 90;
             marks.add(new Mark(
                     scale.line(track.points()),
                     px(x),
                     px(y),
-                    px(scale.x(track.last().volts() - track.voltsPlusMinus())),
-                    px(scale.x(track.last().volts() + track.voltsPlusMinus())),
-                    px(scale.y(track.last().amps() - track.ampsPlusMinus())),
-                    px(scale.y(track.last().amps() + track.ampsPlusMinus())),
+                    px(scale.x(track.last().x() - track.voltsPlusMinus())),
+                    px(scale.x(track.last().x() + track.voltsPlusMinus())),
+                    px(scale.y(track.last().y() - track.ampsPlusMinus())),
+                    px(scale.y(track.last().y() + track.ampsPlusMinus())),
                     Code.of(socket.side()),
                     label,
                     px(left ? x - 13 : x + 13),
@@ -156,14 +156,14 @@ record MapView(
                 .map(track -> words.message(
                         "page.map.tube",
                         track.label(),
-                        Figures.fixed(track.last().volts(), 0),
-                        Figures.fixed(Unit.MILLIAMP.fromSi(track.last().amps()), 1)))
+                        Figures.fixed(track.last().x(), 0),
+                        Figures.fixed(Unit.MILLIAMP.fromSi(track.last().y()), 1)))
                 .collect(Collectors.joining(", "));
         String landings = map.forecast().landings().stream()
                 .map(point -> words.message(
                         "page.map.landing",
-                        Figures.fixed(point.volts(), 0),
-                        Figures.fixed(Unit.MILLIAMP.fromSi(point.amps()), 1)))
+                        Figures.fixed(point.x(), 0),
+                        Figures.fixed(Unit.MILLIAMP.fromSi(point.y()), 1)))
                 .collect(Collectors.joining());
         return words.message("page.map", tubes + landings);
     }

@@ -14,7 +14,7 @@ import java.util.function.Function;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.idle.LastKnown;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.reading.Reading;
@@ -129,24 +129,20 @@ public class RunService {
         return logs.of(run, amp(run)).timeline();
     }
 
-    /** What is on the bench of an amp now; empty where it never had a run. */
+    /** The last known state of an amp. */
     @Transactional(readOnly = true)
-    public Optional<Snapshot> present(long ampId) {
-        return newestOf(ampId).map(run -> timeline(run).present());
+    public LastKnown lastKnown(Amp amp) {
+        Optional<Snapshot> now = newestOf(amp.id()).map(run -> timeline(run).present());
+        return new LastKnown(
+                now.filter(at -> at.sheet().equals(amp.sheet()))
+                        .map(StageIdle::of)
+                        .orElseGet(() -> StageIdle.of(amp.sheet(), logs.catalogue())),
+                now);
     }
 
-    /** The stage of an amp as its sheet alone tells it. */
-    public StageIdle stage(AmpSheet sheet) {
-        return StageIdle.of(sheet, logs.catalogue());
-    }
-
-    /** The stage with the tubes that are in it now. */
-    @Transactional(readOnly = true)
-    public StageIdle presentStage(Amp amp) {
-        return present(amp.id())
-                .filter(now -> now.sheet().equals(amp.sheet()))
-                .map(StageIdle::of)
-                .orElseGet(() -> stage(amp.sheet()));
+    /** The same where nothing that was read counts. */
+    public LastKnown unread(Amp amp) {
+        return new LastKnown(StageIdle.of(amp.sheet(), logs.catalogue()), Optional.empty());
     }
 
     /** Where a run stands, in its worst tube. */

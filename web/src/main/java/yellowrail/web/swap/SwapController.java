@@ -57,7 +57,7 @@ class SwapController {
                 .find(amp.sheet().tubeType())
                 .map(type -> type.with(List.of(amp.sheet().rating(type))))
                 .orElseThrow();
-        LastRead read = LastRead.of(runs.presentStage(amp), runs.present(id));
+        LastRead read = runs.lastKnown(amp).read();
         SwapAmp met = SwapAmp.of(amp.sheet(), read);
         SwapCheck check = new SwapCheck(met, in);
         Optional<TubeType> type = catalogue.find(wants);

@@ -82,7 +82,7 @@ class RunServiceTest {
     @Test
     void readingsAreStoredAndJudged() {
         assertThat(enter("V1 36.4 V2 33.9 plate 452")).isEqualTo(new EntryOutcome.Accepted(3, false));
-        var tubes = runs.stage(pair).at(moment());
+        var tubes = runs.unread(amps.newest(amp)).stage().at(moment());
         assertThat(tubes)
                 .extracting(tube -> tube.judgement().verdict())
                 .containsExactly(Verdict.IN_WINDOW, Verdict.COLD);
