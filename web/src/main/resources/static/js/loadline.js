@@ -97,10 +97,12 @@ let held = null;
 function data(event) {
   const chart = document.getElementById("chart");
   const box = chart.getBoundingClientRect();
-  const x = (event.clientX - box.left) * 760 / box.width;
-  const y = (event.clientY - box.top) * 500 / box.height;
-  const { volts, milliamps, per, supply, rest } = chart.dataset;
-  return { volts: (x - 60) / 684 * volts, milliamps: (454 - y) / 440 * milliamps, per: Number(per), supply: Number(supply), rest: 1000 * rest, most: Number(milliamps) };
+  const { frame, volts, milliamps, per, supply, rest } = chart.dataset;
+  const [width, height, left, right, top, bottom] = frame.split(" ").map(Number);
+  const x = (event.clientX - box.left) * width / box.width;
+  const y = (event.clientY - box.top) * height / box.height;
+  return { volts: (x - left) / (width - left - right) * volts,
+    milliamps: (height - bottom - y) / (height - top - bottom) * milliamps, per: Number(per), supply: Number(supply), rest: 1000 * rest, most: Number(milliamps) };
 }
 
 drawn.addEventListener("pointerdown", event => {

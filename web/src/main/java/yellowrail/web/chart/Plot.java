@@ -34,8 +34,8 @@ public record Plot(
         double toY,
         boolean logarithmic) {
 
-    /** A line of the scale. */
-    public record Tick(String at, String text) {}
+    /** A line of the scale; {@code path} draws it over the whole field. */
+    public record Tick(String at, String text, String path) {}
 
     public double x(double value) {
         double part = logarithmic ? Math.log(value / fromX) / Math.log(toX / fromX) : (value - fromX) / (toX - fromX);
@@ -44,6 +44,38 @@ public record Plot(
 
     public double y(double value) {
         return height - bottom - (height - top - bottom) * (value - fromY) / (toY - fromY);
+    }
+
+    /**
+     * Its size and its margins, for a script that works on the same drawing: width, height, left, right, top, bottom.
+     */
+    public String handed() {
+        return "%d %d %d %d %d %d".formatted(width, height, left, right, top, bottom);
+    }
+
+    /** A line over the whole height. */
+    public String upright(double x) {
+        return "M" + px(x(x)) + " " + top + "V" + (height - bottom);
+    }
+
+    /** A line over the whole width. */
+    public String level(double y) {
+        return "M" + left + " " + px(y(y)) + "H" + (width - right);
+    }
+
+    /** The left and the lower edge. */
+    public String axes() {
+        return "M%d %dV%dH%d".formatted(left, top, height - bottom, width - right);
+    }
+
+    /** The same with the right edge, where a second scale stands. */
+    public String bothAxes() {
+        return axes() + "V" + top;
+    }
+
+    /** The part of a drawing that is shown. */
+    public String viewBox() {
+        return "0 0 %d %d".formatted(width, height);
     }
 
     public double distance(Point one, Point other) {
@@ -65,13 +97,13 @@ public record Plot(
     public List<Tick> across(int about, double in) {
         List<Double> values = logarithmic ? decades(in) : steps(fromX * in, toX * in, about);
         return values.stream()
-                .map(value -> new Tick(px(x(value / in)), written(value)))
+                .map(value -> new Tick(px(x(value / in)), written(value), upright(value / in)))
                 .toList();
     }
 
     public List<Tick> up(int about, double in) {
         return steps(fromY * in, toY * in, about).stream()
-                .map(value -> new Tick(px(y(value / in)), written(value)))
+                .map(value -> new Tick(px(y(value / in)), written(value), level(value / in)))
                 .toList();
     }
 

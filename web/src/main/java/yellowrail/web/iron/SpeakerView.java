@@ -16,6 +16,7 @@ record SpeakerView(
         String phase,
         List<Tick> across,
         List<Tick> up,
+        Plot frame,
         List<Mark> marks,
         List<String> says,
         List<String> remarks,
@@ -46,6 +47,7 @@ record SpeakerView(
                         .toList()),
                 size.across(0, 1),
                 size.up(5, 1),
+                size,
                 telling.stream()
                         .map(each -> new Mark(
                                 Plot.px(size.x(each.hertz())),

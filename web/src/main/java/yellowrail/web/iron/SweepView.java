@@ -18,7 +18,7 @@ import yellowrail.web.words.Words;
 /**
  * A sweep in SVG coordinates: power up from the left, distortion and its second and third harmonic from the right.
  *
- * @param here where the stage stands now
+ * @param here the line where the stage stands now
  * @param marks the builder\u2019s own loads
  * @param says what to read off it
  */
@@ -32,6 +32,7 @@ record SweepView(
         List<Tick> across,
         List<Tick> watts,
         List<Tick> percent,
+        Plot frame,
         String here,
         List<Mark> marks,
         String says) {
@@ -40,7 +41,7 @@ record SweepView(
     private static final double FLAT = 0.10;
 
     /** A load of the builder\u2019s on the sweep. */
-    record Mark(String x, String label, String y) {}
+    record Mark(String x, String path, String label, String y) {}
 
     /** A load by its name. */
     record Named(String label, double ohms) {}
@@ -134,7 +135,8 @@ record SweepView(
         for (int i = 0; i < marks.size(); i++) {
             Named mark = marks.get(i);
             if (mark.ohms() >= from && mark.ohms() <= to) {
-                shown.add(new Mark(px(power.x(mark.ohms())), mark.label(), px(30 + 15 * (i % 4))));
+                shown.add(new Mark(
+                        px(power.x(mark.ohms())), power.upright(mark.ohms()), mark.label(), px(30 + 15 * (i % 4))));
             }
         }
         return new SweepView(
@@ -147,7 +149,8 @@ record SweepView(
                 power.across(6, in),
                 power.up(5, 1),
                 ratio.up(5, 100),
-                px(power.x(here)),
+                power,
+                power.upright(here),
                 shown,
                 says);
     }

@@ -128,7 +128,7 @@ class BenchDayTest extends BrowserTest {
         assertThat(page.locator("#line-answer")).not().isVisible();
         assertThat(tube(page, "V3")).containsText("11.2 W");
         assertThat(tube(page, "V3")).containsText("93.5 %");
-        assertThat(tube(page, "V3")).containsText("40.11");
+        assertThat(tube(page, "V3")).containsText("40.1 \u00b1 0.4 mA");
         assertThat(page.locator("#live")).containsText("hides");
         assertThat(page.locator(".balance")).containsText("cannot be seen");
         assertThat((int) page.evaluate("document.documentElement.scrollWidth")).isLessThanOrEqualTo(390);
