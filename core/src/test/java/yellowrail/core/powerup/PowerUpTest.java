@@ -145,6 +145,23 @@ class PowerUpTest {
         assertThat(range.rows().get(0).label()).isEqualTo("V1");
     }
 
+    /** Each channel has a pot of its own: one pair may be matched and the other not, and one may be half swung. */
+    @Test
+    void aStereoAmpSwingsChannelByChannel() {
+        AmpSheet stereo =
+                new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, Amps.type("6L6GC"), 4, true).sheet();
+        List<PotSwing> both = swing(stereo, "swing a V1 38.2 V2 31 V3 45 V4 31", "swing b V1 31.5 V2 38 V3 38 V4 37");
+        assertThat(both).extracting(PotSwing::channel).containsExactly(Channel.LEFT, Channel.RIGHT);
+        assertThat(both).extracting(PotSwing::matched).containsExactly(true, false);
+        assertThat(both.get(1).says())
+                .isInstanceOfSatisfying(
+                        BalanceFinding.OneStronger.class,
+                        says -> assertThat(says.stronger()).isEqualTo("V3"));
+        assertThat(swing(stereo, "swing a V1 38.2 V2 31 V3 45 V4 31", "swing b V3 38 V4 37"))
+                .extracting(PotSwing::channel)
+                .containsExactly(Channel.RIGHT);
+    }
+
     @Test
     void aMatchedPairSwingsInMirrorImages() {
         PotSwing matched = swing(Amps.pair(), "swing a V1 38.2 V2 31", "swing b V1 31.5 V2 38")

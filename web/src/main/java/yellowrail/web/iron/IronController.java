@@ -89,10 +89,14 @@ class IronController {
         if (faults.any()) {
             return page(id, Map.of(), faults);
         }
-        iron.write(
-                id,
-                ohms,
-                Arrays.stream(taps.strip().split(" ")).map(Double::valueOf).toList());
+        List<Double> meant =
+                Arrays.stream(taps.strip().split(" ")).map(Double::valueOf).toList();
+        if (!iron.write(id, ohms, meant)) {
+            faults.say("load", "page.iron.sheet-saved");
+            ModelAndView again = page(id, Map.of(), faults);
+            again.setStatus(HttpStatus.CONFLICT);
+            return again;
+        }
         return new ModelAndView("redirect:/amps/%d/iron#taps".formatted(id));
     }
 

@@ -135,17 +135,24 @@ class IronService {
         mapper.drop(ampId, id);
     }
 
-    /** Writes a measured primary and its taps on the sheet. */
+    /**
+     * Writes a measured primary and its taps on the sheet.
+     *
+     * @return false if somebody else has saved the sheet at the same moment; then nothing is changed
+     */
     @Transactional
-    void write(long ampId, double loadOhms, List<Double> taps) {
+    boolean write(long ampId, double loadOhms, List<Double> taps) {
         Amp amp = amps.newest(ampId);
         Iron iron = amp.sheet().fittings().iron();
-        amps.save(
-                ampId,
-                amp.version(),
-                amp.sheet()
-                        .with(amp.sheet()
-                                .fittings()
-                                .with(OptionalDouble.of(loadOhms), new Iron(taps, iron.copperOhms(), iron.hookups()))));
+        return amps.save(
+                        ampId,
+                        amp.version(),
+                        amp.sheet()
+                                .with(amp.sheet()
+                                        .fittings()
+                                        .with(
+                                                OptionalDouble.of(loadOhms),
+                                                new Iron(taps, iron.copperOhms(), iron.hookups()))))
+                .isPresent();
     }
 }

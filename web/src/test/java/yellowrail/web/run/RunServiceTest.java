@@ -289,6 +289,39 @@ class RunServiceTest {
         clients.shutdown();
     }
 
+    /** What was accepted is in the log that the closing was judged by; what came after is refused, never lost. */
+    @Test
+    void closingDuringAnEntryLosesNothing() throws Exception {
+        for (int round = 0; round < 10; round++) {
+            run = runs.begin(amp).id();
+            long of = run;
+            CountDownLatch together = new CountDownLatch(2);
+            ExecutorService clients = Executors.newFixedThreadPool(2);
+            var lines = clients.submit(() -> {
+                together.countDown();
+                together.await();
+                return IntStream.range(0, 12)
+                        .mapToObj(i -> entries.enter(of, "note round " + i, "bench", false))
+                        .toList();
+            });
+            var closing = clients.submit(() -> {
+                together.countDown();
+                together.await();
+                Thread.sleep(3);
+                runs.close(of);
+                return null;
+            });
+            closing.get();
+            long accepted = lines.get().stream()
+                    .filter(EntryOutcome.Accepted.class::isInstance)
+                    .count();
+            clients.shutdown();
+            assertThat(lines.get().subList((int) accepted, 12)).allMatch(EntryOutcome.Refused.class::isInstance);
+            assertThat(runs.readings(of)).hasSize((int) accepted);
+            assertThat(runs.run(of).isOpen()).isFalse();
+        }
+    }
+
     @Test
     void theTubesOfAnAmpOutlastARun() {
         enter("off; tube V1 5881 A7");

@@ -1,7 +1,9 @@
 package yellowrail.web.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.List;
@@ -10,6 +12,8 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
@@ -23,10 +27,12 @@ import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.meter.LyingMeter;
 
 /** The stations, the next move and the mistakes as the page shows them. */
 @ExtendWith(RunningApplication.class)
@@ -279,5 +285,28 @@ class StationPagesTest {
         on(PAIR.with(new Identity(PAIR.name(), "", "")).with(Target.CATHODE_BIAS));
         safe();
         assertThat(type("V1 40").body()).contains("judged by cathode-bias numbers", "sheet target customary; V1 40mV");
+    }
+
+    /** Mains and heaters alternate: a meter on the network is asked for AC there, for DC everywhere else. */
+    @ParameterizedTest
+    @CsvSource({
+        "mains, 119.6, MEAS:VOLT:AC?, MAINS",
+        "heater, 6.31, MEAS:VOLT:AC?, HEATER",
+        "plate, 451.9, MEAS:VOLT:DC?, PLATE"
+    })
+    void aMeterOnTheNetworkIsAskedForAcWhereThereIsAc(String where, String answers, String asked, ReadingKind kind)
+            throws IOException {
+        try (LyingMeter meter = new LyingMeter(answers + "\n", 0)) {
+            on(PAIR.with(meter.link()));
+            safe();
+            Map<String, String> form = visitor.form(run + "?at=measure", run + "/readings");
+            form.put("line", where);
+            assertThat(visitor.post(run + "/meter", form).statusCode()).isEqualTo(302);
+            assertThat(meter.asked()).isEqualTo(asked);
+            assertThat(runs.readings(id)).last().satisfies(reading -> {
+                assertThat(reading.kind()).isEqualTo(kind);
+                assertThat(reading.value()).isCloseTo(Double.parseDouble(answers), within(1e-6));
+            });
+        }
     }
 }

@@ -1,0 +1,43 @@
+package yellowrail.web.swap;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import yellowrail.web.RunningApplication;
+import yellowrail.web.Visitor;
+
+@ExtendWith(RunningApplication.class)
+class SwapPagesTest {
+
+    private final Visitor visitor = new Visitor(RunningApplication.url());
+    private String amp;
+
+    @BeforeEach
+    void anAmpWithARectifierTube() {
+        Map<String, String> form = visitor.form("/amps/new", "/amps");
+        form.put("name", "Marsh willowherb");
+        form.put("supply.rectifier", "TUBE");
+        form.put("fittings.rectifierTube", "GZ34");
+        amp = Visitor.location(visitor.post("/amps", form));
+    }
+
+    /** A 5U4GB drops more and takes more heater current than the GZ34 that is in. */
+    @Test
+    void anotherRectifierIsAnsweredByItself() {
+        Document page = visitor.page(amp + "/swap?rectifier=5U4GB");
+        assertThat(page.text()).contains("GZ34", "5U4GB").containsIgnoringCase("heater");
+        assertThat(page.select("select[name=rectifier] option[selected]").eachAttr("value"))
+                .contains("5U4GB");
+        assertThat(visitor.page(amp + "/swap").text()).doesNotContain("5U4GB drops");
+    }
+
+    @Test
+    void oneThatIsNotKnownIsSaidSo() {
+        assertThat(visitor.get(amp + "/swap?rectifier=XX9").statusCode()).isEqualTo(404);
+        assertThat(visitor.page(amp + "/swap?rectifier=XX9").text()).contains("XX9");
+    }
+}
