@@ -2,6 +2,7 @@ package yellowrail.web.run;
 
 import java.util.List;
 import yellowrail.core.station.SafetyItem;
+import yellowrail.web.words.Words;
 
 /** What became of a typed line. */
 public sealed interface EntryOutcome {
@@ -41,7 +42,15 @@ public sealed interface EntryOutcome {
          * @param label what it says on its button
          * @param takesOn whether it takes volts over a limit on, and is not to be chosen by a second press of Enter
          */
-        public record Choice(String line, String label, boolean takesOn) {}
+        public record Choice(String line, String label, boolean takesOn) {
+
+            static Choice instead(String line, Words words) {
+                return new Choice(
+                        line,
+                        words.message(line.contains(";") ? "run.choice-line" : "run.choice-instead", line),
+                        false);
+            }
+        }
 
         /** All of it in one. */
         public String says() {

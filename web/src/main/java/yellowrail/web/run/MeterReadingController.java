@@ -36,13 +36,16 @@ class MeterReadingController {
 
     private final RunService runs;
     private final RunEntries entries;
+    private final MeterFiles files;
     private final RunPages pages;
     private final Words words;
     private final ScpiMeter meter;
 
-    MeterReadingController(RunService runs, RunEntries entries, RunPages pages, Words words, ScpiMeter meter) {
+    MeterReadingController(
+            RunService runs, RunEntries entries, MeterFiles files, RunPages pages, Words words, ScpiMeter meter) {
         this.runs = runs;
         this.entries = entries;
+        this.files = files;
         this.pages = pages;
         this.words = words;
         this.meter = meter;
@@ -136,11 +139,11 @@ class MeterReadingController {
 
     private String put(long id, String text, String where) {
         try {
-            MeterLog log = entries.parse(id, text);
+            MeterLog log = files.parse(id, text);
             if (!log.faults().isEmpty()) {
                 return words.message("page.meter.nothing-stored", String.join("; ", words.say(log.faults())));
             }
-            return entries.enterLog(id, log, where);
+            return files.enterLog(id, log, where);
         } catch (BadEntryException e) {
             return words.say(e.fault());
         }

@@ -1,6 +1,10 @@
 package yellowrail.web.run;
 
 import java.time.OffsetDateTime;
+import yellowrail.core.reading.Entry;
+import yellowrail.core.reading.EntryWriter;
+import yellowrail.core.reading.ReadingKind;
+import yellowrail.web.amp.Amp;
 
 /**
  * A row to be added to the log.
@@ -23,6 +27,25 @@ record NewReading(
         Long line,
         double lastDigit,
         OffsetDateTime enteredAt) {
+
+    static NewReading of(
+            long runId, Amp amp, Entry entry, String byWhom, OffsetDateTime taken, OffsetDateTime entered) {
+        boolean earlier = entry.kind() == ReadingKind.POWER_ON;
+        return new NewReading(
+                runId,
+                entry.kind().name(),
+                entry.target(),
+                earlier ? 0 : entry.value(),
+                entry.words(),
+                EntryWriter.line(entry, amp.sheet()),
+                byWhom,
+                earlier ? RunService.earlier(taken, entry.value()) : taken,
+                null,
+                amp.version(),
+                null,
+                entry.lastDigit(),
+                entered);
+    }
 
     static NewReading strike(long runId, long strikes, OffsetDateTime now, int sheetVersion) {
         return new NewReading(runId, "STRIKE", "", 0, "", "undo", "", now, strikes, sheetVersion, null, 0, now);

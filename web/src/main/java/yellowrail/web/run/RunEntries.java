@@ -3,39 +3,24 @@ package yellowrail.web.run;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.mistake.Mistakes;
-import yellowrail.core.mistake.Situation;
-import yellowrail.core.move.MoveFinder;
-import yellowrail.core.move.NextMove;
-import yellowrail.core.quantity.Figures;
-import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.EntryFault;
 import yellowrail.core.reading.EntryLine;
 import yellowrail.core.reading.EntryWriter;
-import yellowrail.core.reading.MeterLog;
-import yellowrail.core.reading.Moment;
-import yellowrail.core.reading.Question;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.reading.SheetCorrection;
-import yellowrail.core.replay.Replay;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Safety;
 import yellowrail.core.station.SafetyItem;
-import yellowrail.core.timeline.Log;
-import yellowrail.core.timeline.SheetVersion;
-import yellowrail.core.timeline.Timeline;
 import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
@@ -53,23 +38,10 @@ public class RunEntries {
 
     private static final int LONGEST_NAME = 40;
     private static final String CLOSED = "run.closed";
-    /** What can be read without a lead inside the chassis, or with the power off. */
-    private static final Set<ReadingKind> LIVE = EnumSet.complementOf(EnumSet.of(
-            ReadingKind.MAINS,
-            ReadingKind.RESISTOR_COLD,
-            ReadingKind.TURN,
-            ReadingKind.TUBE,
-            ReadingKind.SHEET,
-            ReadingKind.POWER_ON,
-            ReadingKind.POWER_OFF,
-            ReadingKind.NOTE,
-            ReadingKind.MARK,
-            ReadingKind.UNDO,
-            ReadingKind.TICK));
-
     private final RunMapper mapper;
     private final RunService runs;
-    private final RunLogs logs;
+    private final SafetyGate gate;
+    private final EntryQuestions questions;
     private final AmpService amps;
     private final StationService stations;
     private final Words words;
@@ -78,14 +50,16 @@ public class RunEntries {
     RunEntries(
             RunMapper mapper,
             RunService runs,
-            RunLogs logs,
+            SafetyGate gate,
+            EntryQuestions questions,
             AmpService amps,
             StationService stations,
             Words words,
             Clock clock) {
         this.mapper = mapper;
         this.runs = runs;
-        this.logs = logs;
+        this.gate = gate;
+        this.questions = questions;
         this.amps = amps;
         this.stations = stations;
         this.words = words;
@@ -210,8 +184,8 @@ public class RunEntries {
             OffsetDateTime taken) {
         RunProgress progress = stations.progress(run.id(), amp.sheet());
         Set<String> seenTo = ticked.stream().map(SafetyItem::id).collect(Collectors.toSet());
-        Optional<EntryOutcome> held = held(progress, seenTo, entries, typed)
-                .or(() -> confirmed ? Optional.empty() : question(run, amp, entries, typed, taken));
+        Optional<EntryOutcome> held = gate.held(progress, seenTo, entries, typed)
+                .or(() -> confirmed ? Optional.empty() : questions.question(run, amp, entries, typed, taken));
         if (held.isPresent()) {
             return held.get();
         }
@@ -252,30 +226,10 @@ public class RunEntries {
     private void store(long runId, Amp amp, List<Entry> entries, String byWhom, OffsetDateTime taken) {
         Long first = null;
         for (Entry entry : entries) {
-            Optional<Long> id = mapper.add(row(runId, amp, entry, byWhom, taken).onLine(first));
+            Optional<Long> id = mapper.add(NewReading.of(runId, amp, entry, byWhom, taken, OffsetDateTime.now(clock))
+                    .onLine(first));
             first = first == null ? id.orElse(null) : first;
         }
-    }
-
-    /** What makes the amp unsafe to read: nothing live before the safety items are ticked. */
-    private Optional<EntryOutcome> held(RunProgress progress, Set<String> seenTo, List<Entry> entries, String typed) {
-        List<SafetyItem> missing = seenTo.contains(Safety.CLOSED)
-                ? List.of()
-                : progress.missing().stream()
-                        .filter(item -> !seenTo.contains(item.id()))
-                        .toList();
-        if (!missing.isEmpty() && entries.stream().anyMatch(entry -> LIVE.contains(entry.kind()))) {
-            return Optional.of(new EntryOutcome.Held(typed, missing));
-        }
-        boolean on = entries.stream().anyMatch(entry -> entry.kind() == ReadingKind.POWER_ON);
-        boolean loaded = progress.isTicked(Safety.LOAD)
-                || progress.isTicked(Safety.CLOSED)
-                || seenTo.contains(Safety.LOAD)
-                || seenTo.contains(Safety.CLOSED);
-        return on && !loaded
-                ? Optional.of(new EntryOutcome.Asked(
-                        typed, "", words.message("run.no-load"), List.of(choice("tick load; " + typed)), false))
-                : Optional.empty();
     }
 
     /**
@@ -289,79 +243,10 @@ public class RunEntries {
                 : amps.save(amp.id(), amp.version(), sheet).map(version -> amps.newest(amp.id()));
     }
 
-    private NewReading row(long runId, Amp amp, Entry entry, String byWhom, OffsetDateTime taken) {
-        boolean earlier = entry.kind() == ReadingKind.POWER_ON;
-        return new NewReading(
-                runId,
-                entry.kind().name(),
-                entry.target(),
-                earlier ? 0 : entry.value(),
-                entry.words(),
-                EntryWriter.line(entry, amp.sheet()),
-                byWhom,
-                earlier ? RunService.earlier(taken, entry.value()) : taken,
-                null,
-                amp.version(),
-                null,
-                entry.lastDigit(),
-                OffsetDateTime.now(clock));
-    }
-
     private static String name(String byWhom) {
         String name = byWhom == null ? "" : byWhom.replaceAll("\\p{Cntrl}", "").strip();
         return name.substring(
                 0, name.offsetByCodePoints(0, Math.min(LONGEST_NAME, name.codePointCount(0, name.length()))));
-    }
-
-    /**
-     * The first of the entries that cannot be meant, or tells of a mistake; each is held against the log and the
-     * entries before it.
-     */
-    private Optional<EntryOutcome> question(Run run, Amp amp, List<Entry> entries, String typed, OffsetDateTime taken) {
-        Log log = logs.of(run, amp).log();
-        Situation situation = new Situation(log, taken.toInstant(), asked(log.timeline()));
-        for (int i = 0; i < entries.size(); i++) {
-            Optional<Question> question = Mistakes.question(entries.get(i), situation);
-            if (question.isPresent()) {
-                return Optional.of(asked(question.get(), entries, i, amp.sheet(), typed));
-            }
-            situation = i == entries.size() - 1 ? situation : situation.after(entries.get(i));
-        }
-        return Optional.empty();
-    }
-
-    private EntryOutcome.Asked.Choice choice(String line) {
-        return new EntryOutcome.Asked.Choice(
-                line, words.message(line.contains(";") ? "run.choice-line" : "run.choice-instead", line), false);
-    }
-
-    private EntryOutcome.Asked.Choice choice(List<Entry> suggestion, String line) {
-        OptionalDouble upTo = suggestion.stream()
-                .map(SheetCorrection::takesOn)
-                .filter(OptionalDouble::isPresent)
-                .findFirst()
-                .orElse(OptionalDouble.empty());
-        return upTo.isEmpty()
-                ? choice(line)
-                : new EntryOutcome.Asked.Choice(
-                        line, words.message("run.choice-built-so", Figures.in(Unit.VOLT, upTo.getAsDouble())), true);
-    }
-
-    private EntryOutcome asked(Question question, List<Entry> entries, int at, AmpSheet sheet, String typed) {
-        List<EntryOutcome.Asked.Choice> choices = question.suggestions().stream()
-                .map(suggestion -> choice(suggestion, EntryWriter.line(Replay.instead(entries, at, suggestion), sheet)))
-                .toList();
-        return new EntryOutcome.Asked(
-                typed,
-                question.ifReal().map(words::say).orElse(""),
-                words.say(question.asks()),
-                choices,
-                Mistakes.mayBeReal(question) || choices.stream().anyMatch(EntryOutcome.Asked.Choice::takesOn));
-    }
-
-    /** What the page asks to be turned to now. */
-    private static List<NextMove.Mark> asked(Timeline timeline) {
-        return MoveFinder.of(timeline).find().map(NextMove::marks).orElse(List.of());
     }
 
     private EntryOutcome undo(Run run, Amp amp, String typed, List<Entry> said) {
@@ -391,75 +276,15 @@ public class RunEntries {
         mapper.add(NewReading.strike(runId, row.id(), OffsetDateTime.now(clock), row.sheetVersion()));
     }
 
-    /** A logging meter's file, its times read by this run's clock. */
-    @Transactional(readOnly = true)
-    public MeterLog parse(long runId, String text) {
-        Clock benchClock = runs.run(runId).clock(clock);
-        return MeterLog.parse(text, benchClock.instant(), benchClock.getZone());
-    }
-
-    /**
-     * Takes a logging meter's readings, all or none.
-     *
-     * @param where its lead was, as it would begin on the entry line
-     * @return what was wrong; blank if all were stored
-     */
-    @Transactional
-    public String enterLog(long runId, MeterLog log, String where) {
-        Run run = locked(runId);
-        Amp amp = runs.amp(run);
-        if (!run.isOpen()) {
-            return words.message(CLOSED);
-        }
-        if (log.rows().isEmpty() || log.rows().size() > MeterLog.MOST_ROWS) {
-            return log.rows().isEmpty()
-                    ? words.message("run.file-empty")
-                    : words.message("run.file-too-long", String.valueOf(MeterLog.MOST_ROWS));
-        }
-        Situation alone = new Situation(
-                new Log(logs.catalogue(), List.of(new SheetVersion(1, amp.sheet())), Moment.EMPTY, List.of()),
-                run.clock(clock).instant(),
-                List.of());
-        RunProgress progress = stations.progress(runId, amp.sheet());
-        List<NewReading> readings = new ArrayList<>();
-        for (MeterLog.Row row : log.rows()) {
-            for (Entry entry : new EntryLine(amp.sheet()).parse((where + " " + row.typed()).strip())) {
-                Optional<EntryOutcome> held =
-                        readings.isEmpty() ? held(progress, Set.of(), List.of(entry), row.typed()) : Optional.empty();
-                if (held.isPresent()) {
-                    return held.get() instanceof EntryOutcome.Held waits ? heldInWords(waits.items()) : "";
-                }
-                Optional<Question> question = Mistakes.implausible(entry, alone);
-                if (question.isPresent()) {
-                    return words.message(
-                            "run.file-line",
-                            String.valueOf(row.line()),
-                            words.say(question.get().asks()));
-                }
-                readings.add(row(
-                        runId,
-                        amp,
-                        entry,
-                        "logging meter",
-                        row.at().atZone(clock.getZone()).toOffsetDateTime()));
-            }
-        }
-        readings.forEach(mapper::add);
-        return "";
-    }
-
-    /** What a line waits for, where it cannot be ticked on the spot. */
-    public String heldInWords(List<SafetyItem> items) {
-        return words.message(
-                "run.held",
-                words.name(items.get(0).station()),
-                items.stream().map(item -> words.say(item.says())).collect(Collectors.joining("; ")));
-    }
-
     /** A line from somebody's notebook: nothing is probed for it, and nobody asks about it. */
     @Transactional
     public void enterAsFound(long runId, String line, OffsetDateTime taken) {
         Amp amp = runs.amp(locked(runId));
         store(runId, amp, new EntryLine(amp.sheet()).parse(line), "notebook", taken);
+    }
+
+    /** What a line waits for, where it cannot be ticked on the spot. */
+    public String heldInWords(List<SafetyItem> items) {
+        return gate.inWords(items);
     }
 }

@@ -1,0 +1,113 @@
+package yellowrail.web.run;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.mistake.Mistakes;
+import yellowrail.core.mistake.Situation;
+import yellowrail.core.reading.Entry;
+import yellowrail.core.reading.EntryLine;
+import yellowrail.core.reading.MeterLog;
+import yellowrail.core.reading.Moment;
+import yellowrail.core.reading.Question;
+import yellowrail.core.station.RunProgress;
+import yellowrail.core.timeline.Log;
+import yellowrail.core.timeline.SheetVersion;
+import yellowrail.web.amp.Amp;
+import yellowrail.web.station.StationService;
+import yellowrail.web.words.Words;
+
+/** Takes the files of logging meters. */
+@Service
+class MeterFiles {
+
+    private final RunMapper mapper;
+    private final RunService runs;
+    private final RunLogs logs;
+    private final StationService stations;
+    private final SafetyGate gate;
+    private final Words words;
+    private final Clock clock;
+
+    MeterFiles(
+            RunMapper mapper,
+            RunService runs,
+            RunLogs logs,
+            StationService stations,
+            SafetyGate gate,
+            Words words,
+            Clock clock) {
+        this.mapper = mapper;
+        this.runs = runs;
+        this.logs = logs;
+        this.stations = stations;
+        this.gate = gate;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /** A logging meter's file, its times read by this run's clock. */
+    @Transactional(readOnly = true)
+    public MeterLog parse(long runId, String text) {
+        Clock benchClock = runs.run(runId).clock(clock);
+        return MeterLog.parse(text, benchClock.instant(), benchClock.getZone());
+    }
+
+    /**
+     * Takes a logging meter's readings, all or none.
+     *
+     * @param where its lead was, as it would begin on the entry line
+     * @return what was wrong; blank if all were stored
+     */
+    @Transactional
+    public String enterLog(long runId, MeterLog log, String where) {
+        mapper.lock(runId);
+        Run run = runs.run(runId);
+        Amp amp = runs.amp(run);
+        if (!run.isOpen()) {
+            return words.message("run.closed");
+        }
+        if (log.rows().isEmpty() || log.rows().size() > MeterLog.MOST_ROWS) {
+            return log.rows().isEmpty()
+                    ? words.message("run.file-empty")
+                    : words.message("run.file-too-long", String.valueOf(MeterLog.MOST_ROWS));
+        }
+        Situation alone = new Situation(
+                new Log(logs.catalogue(), List.of(new SheetVersion(1, amp.sheet())), Moment.EMPTY, List.of()),
+                run.clock(clock).instant(),
+                List.of());
+        RunProgress progress = stations.progress(runId, amp.sheet());
+        List<NewReading> readings = new ArrayList<>();
+        for (MeterLog.Row row : log.rows()) {
+            for (Entry entry : new EntryLine(amp.sheet()).parse((where + " " + row.typed()).strip())) {
+                Optional<EntryOutcome> held = readings.isEmpty()
+                        ? gate.held(progress, Set.of(), List.of(entry), row.typed())
+                        : Optional.empty();
+                if (held.isPresent()) {
+                    return held.get() instanceof EntryOutcome.Held waits ? gate.inWords(waits.items()) : "";
+                }
+                Optional<Question> question = Mistakes.implausible(entry, alone);
+                if (question.isPresent()) {
+                    return words.message(
+                            "run.file-line",
+                            String.valueOf(row.line()),
+                            words.say(question.get().asks()));
+                }
+                readings.add(NewReading.of(
+                        runId,
+                        amp,
+                        entry,
+                        "logging meter",
+                        row.at().atZone(clock.getZone()).toOffsetDateTime(),
+                        OffsetDateTime.now(clock)));
+            }
+        }
+        readings.forEach(mapper::add);
+        return "";
+    }
+}
