@@ -150,7 +150,9 @@ record MatchView(String summary, String basis, String outlook, List<Line> groups
     }
 
     private static String told(GroupForecast forecast, Words words) {
-        String amps = forecast.amps().stream().map(Figures::milliamps).collect(Collectors.joining(", "));
+        String amps = forecast.amps().stream()
+                .map(each -> Figures.beside(forecast.plusMinus().orElse(0), each, Unit.MILLIAMP))
+                .collect(Collectors.joining(", "));
         return forecast.grid().isEmpty()
                 ? words.message("page.match.in-proportion", amps)
                 : words.message(

@@ -29,7 +29,7 @@ class SittingsOfBefore implements ApplicationRunner {
         List<Long> missing = sittings.missing();
         missing.forEach(id -> sittings.write(runs.run(id)));
         if (!missing.isEmpty()) {
-            LOG.warn("what {} closed runs tell of their tubes is written down", missing.size());
+            LOG.warn("closed runs gone through for what they tell of their tubes: {}", missing.size());
         }
     }
 }
