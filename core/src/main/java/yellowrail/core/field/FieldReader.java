@@ -78,11 +78,10 @@ public class FieldReader {
 
     /** A number without a unit. */
     public double count(String field, String text, double least, double most) {
-        OptionalDouble number = text == null || text.isBlank() ? OptionalDouble.empty() : plain(text, least, most);
-        if (number.isEmpty()) {
+        if (text == null || text.isBlank()) {
             faults.add(field, new FieldFault.PlainNumberNeeded(least, most));
         }
-        return number.orElse(least);
+        return plain(field, text, least, most).orElse(least);
     }
 
     /** A number without a unit; empty where nothing was typed, or a fault. */

@@ -130,11 +130,9 @@ final class IdleRequestReader {
     }
 
     private OptionalDouble screenMilliamps(ScreenSense.Way way) {
-        if (way == ScreenSense.Way.MEASURED) {
-            return OptionalDouble.of(Unit.MILLIAMP.toSi(fields.required(IdleShape.SCREEN_MILLIAMPS)));
-        }
-        fields.number(IdleShape.SCREEN_MILLIAMPS);
-        return OptionalDouble.empty();
+        return way == ScreenSense.Way.MEASURED
+                ? OptionalDouble.of(Unit.MILLIAMP.toSi(fields.required(IdleShape.SCREEN_MILLIAMPS)))
+                : OptionalDouble.empty();
     }
 
     private double percent(JsonField field, boolean matters) {

@@ -55,13 +55,16 @@ public class SittingService {
     /** Writes down what a closed run tells of its tubes. */
     @Transactional
     void write(Run run) {
-        Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
-        for (Sat sat : sat(run.id(), timeline, seats.ofAmps(List.of(run.ampId())))) {
-            mapper.write(
-                    sat.seat().id(),
-                    run.id(),
-                    sat.sitting().on().toMillis() / 1000.0,
-                    json.write(CreptDocument.of(sat.sitting().findings())));
+        List<Seat> ofAmp = seats.ofAmps(List.of(run.ampId()));
+        if (!ofAmp.isEmpty()) {
+            Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
+            for (Sat sat : sat(run.id(), timeline, ofAmp)) {
+                mapper.write(
+                        sat.seat().id(),
+                        run.id(),
+                        sat.sitting().on().toMillis() / 1000.0,
+                        json.write(CreptDocument.of(sat.sitting().findings())));
+            }
         }
         mapper.setWritten(run.id());
     }
