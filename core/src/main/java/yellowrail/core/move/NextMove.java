@@ -91,6 +91,50 @@ public record NextMove(
         }
     }
 
+    /** What every move begins with: where it starts from and what it rests on. */
+    record Start(SupplyLine line, Mains mains, Optional<Check> check, ReadingSet from) {
+
+        /** A move that lands nowhere. */
+        NextMove to(Kind kind, Finding says) {
+            return move(kind, Optional.empty(), List.of(), Optional.empty(), Optional.empty(), says, List.of());
+        }
+
+        NextMove to(Kind kind, Landing landing, Finding says, List<Finding> notes) {
+            return move(kind, Optional.of(landing), List.of(), Optional.empty(), Optional.empty(), says, notes);
+        }
+
+        NextMove turning(List<Step> steps, Landing landing, Finding says, List<Finding> notes) {
+            return move(Kind.TURN, Optional.of(landing), steps, Optional.empty(), Optional.empty(), says, notes);
+        }
+
+        /** Among the resistors of cathode bias. */
+        NextMove choosing(Kind kind, CathodeAdvice advice, Finding says, List<Finding> notes) {
+            Optional<Landing> landing = Optional.of(advice.best().landing());
+            return move(kind, landing, List.of(), Optional.of(advice), Optional.empty(), says, notes);
+        }
+
+        /** By the parts of the bias supply, as far as they are known. */
+        NextMove changing(Optional<BiasParts> parts, Landing landing, Finding says, List<Finding> notes) {
+            return move(Kind.CHANGE_RESISTOR, Optional.of(landing), List.of(), Optional.empty(), parts, says, notes);
+        }
+
+        private NextMove move(
+                Kind kind,
+                Optional<Landing> landing,
+                List<Step> steps,
+                Optional<CathodeAdvice> cathode,
+                Optional<BiasParts> parts,
+                Finding says,
+                List<Finding> notes) {
+            return new NextMove(kind, line, mains, landing, steps, cathode, parts, check, says, notes, from);
+        }
+    }
+
+    /** The same move made otherwise. */
+    NextMove with(Kind other, List<Step> otherSteps, Finding otherwise) {
+        return new NextMove(other, line, mains, landing, otherSteps, cathode, parts, check, otherwise, notes, from);
+    }
+
     /** Every reading it asks for. */
     public List<Mark> marks() {
         return steps.stream()

@@ -58,7 +58,7 @@ final class Staleness {
     }
 
     Freshness of(Reading reading) {
-        if (!Timeline.OF_A_SETTING.contains(reading.kind()) && reading.kind() != ReadingKind.SCREEN_VOLTS) {
+        if (!OpenSetting.KINDS.contains(reading.kind()) && reading.kind() != ReadingKind.SCREEN_VOLTS) {
             return Freshness.FRESH;
         }
         return byPot(reading)

@@ -2,11 +2,8 @@ package yellowrail.core.timeline;
 
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -21,43 +18,22 @@ import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.tube.TubeCatalogue;
-import yellowrail.core.tube.TubeType;
 
 /**
  * Goes along the log and the versions of the sheet once: states parted by a tube into a socket, an edit of the
- * hardware, a pot turned, power, mains; and settings, which power does not end. A reading that is taken again and
- * differs begins a new setting, but what was typed on one line is of one setting, whatever it says of the readings
- * before.
- *
- * <p>Some builders read the mains before the tubes and some after, so the habit seen first decides to which setting a
- * mains reading belongs.
+ * hardware, a pot turned, power, mains; and settings, which power does not end. {@link Occupants} says which tube sits
+ * where, {@link OpenSetting} which readings are of one setting, {@link Staleness} which were overtaken.
  */
 public final class Timeline {
 
-    static final Set<ReadingKind> OF_A_SETTING = EnumSet.of(
-            ReadingKind.SENSE_VOLTS,
-            ReadingKind.SENSE_AMPS,
-            ReadingKind.PLATE,
-            ReadingKind.BIAS,
-            ReadingKind.CATHODE_VOLTS);
-
-    /** Two readings of one place that differ by less are the same setting read twice. */
-    private static final double SAME = 0.015;
-
-    private static final double SAME_VOLTS = 0.004;
-    /** By so much more it moved for certain, and what else was read before it is overtaken. */
-    private static final double MOVED = 3;
     /** Mains that differ by less are the same state. */
     private static final double SAME_MAINS = 0.01;
 
-    private static final String NEW = "new";
-
-    private final TubeCatalogue catalogue;
     private final Map<Integer, AmpSheet> sheets = new TreeMap<>();
     private final Set<Integer> corrections;
     private final List<State> states = new ArrayList<>();
     private final List<Setting> settings = new ArrayList<>();
-    private final Map<String, Reading> open = new LinkedHashMap<>();
+    private final OpenSetting open = new OpenSetting();
     private final Moment.Running running = new Moment.Running();
     private final Map<String, TimelineFinding> gone = new HashMap<>();
     private final List<Reading> plates = new ArrayList<>();
@@ -66,16 +42,12 @@ public final class Timeline {
     private Staleness staleness;
     private int version;
     private AmpSheet sheet;
-    private List<Occupant> occupants;
+    private Occupants occupants;
     private int hardware;
     private Optional<Boolean> on = Optional.empty();
     private double mains = Double.NaN;
     private long last;
     private long hardwareSince;
-    private boolean turned;
-    private Optional<Reading> mainsAtLastOwn = Optional.empty();
-    private Optional<Reading> mainsBefore = Optional.empty();
-    private Optional<Boolean> mainsComesFirst = Optional.empty();
 
     /**
      * @param catalogue the published types and the builder's own
@@ -84,7 +56,6 @@ public final class Timeline {
      * @param readings in the order of entry, none struck
      */
     public Timeline(TubeCatalogue catalogue, List<SheetVersion> versions, Moment before, List<Reading> readings) {
-        this.catalogue = catalogue;
         versions.forEach(each -> sheets.put(each.number(), each.sheet()));
         this.readings = List.copyOf(readings);
         List<Reading> earlier = before.readings();
@@ -97,10 +68,10 @@ public final class Timeline {
                 : earlier.get(0).sheet();
         this.sheet = sheet(version);
         this.staleness = new Staleness(sheet, plates);
-        this.occupants = sheet.sockets().stream().map(this::bySheet).toList();
-        states.add(new State(Optional.empty(), sheet, occupants, hardware, on));
+        this.occupants = Occupants.of(catalogue, sheet);
+        states.add(new State(Optional.empty(), sheet, occupants.all(), hardware, on));
         earlier.forEach(reading -> take(reading, false));
-        open.clear();
+        open.forget();
         for (int i = 0; i < readings.size(); i++) {
             Reading reading = readings.get(i);
             if (i == 0 || reading.line() != readings.get(i - 1).line()) {
@@ -128,32 +99,22 @@ public final class Timeline {
 
     /** Where a line takes something again that has moved, all of the line is of a new setting. */
     private void beginLine(int from) {
-        for (int i = from;
-                i < readings.size()
-                        && readings.get(i).line() == readings.get(from).line();
-                i++) {
-            Reading reading = readings.get(i);
-            Reading before = open.get(key(reading));
-            if (reading.kind() == ReadingKind.TURN || reading.kind() == ReadingKind.TUBE) {
-                return;
-            }
-            if (OF_A_SETTING.contains(reading.kind()) && before != null && differs(before, reading, 1)) {
-                if (differs(before, reading, MOVED)) {
-                    Change change =
-                            change(Change.What.UNSAID, reading, reading.entry().target(), "");
-                    staleness.unsaid(
-                            change,
-                            new TimelineFinding.MovedSince(
-                                    reading.entry().target().isEmpty()
-                                            ? key(reading)
-                                            : reading.entry().target(),
-                                    shown(before),
-                                    shown(reading)));
-                }
-                finish();
-                return;
-            }
+        int to = from;
+        while (to < readings.size()
+                && readings.get(to).line() == readings.get(from).line()) {
+            to++;
         }
+        open.moved(readings.subList(from, to)).ifPresent(moved -> {
+            Reading now = moved.now();
+            String place = now.entry().target();
+            if (moved.certain()) {
+                staleness.unsaid(
+                        change(Change.What.UNSAID, now, place, ""),
+                        new TimelineFinding.MovedSince(
+                                place.isEmpty() ? OpenSetting.place(now) : place, shown(moved.before()), shown(now)));
+            }
+            finish();
+        });
     }
 
     private Shown shown(Reading reading) {
@@ -163,17 +124,6 @@ public final class Timeline {
                         ? sheet.current().shows()
                         : reading.kind().unit(),
                 reading.value());
-    }
-
-    private static boolean differs(Reading before, Reading now, double times) {
-        boolean volts = now.kind() == ReadingKind.PLATE || now.kind() == ReadingKind.BIAS;
-        return Math.abs(now.value() - before.value()) > times * (volts ? SAME_VOLTS : SAME) * Math.abs(before.value());
-    }
-
-    private static String key(Reading reading) {
-        return reading.kind() == ReadingKind.PLATE && reading.entry().target().isEmpty()
-                ? Setting.PLATES
-                : reading.kind() + "@" + reading.entry().target();
     }
 
     private void take(Reading reading, boolean followed) {
@@ -188,14 +138,8 @@ public final class Timeline {
             default -> {}
         }
         last = reading.id();
-        if (followed && OF_A_SETTING.contains(reading.kind())) {
-            if (open.isEmpty()) {
-                mainsBefore = running.last(ReadingKind.MAINS);
-                mainsComesFirst = mainsComesFirst.or(() -> Optional.of(mainsBefore.isPresent()));
-            }
-            open.remove(key(reading));
-            open.put(key(reading), reading);
-            mainsAtLastOwn = running.last(ReadingKind.MAINS);
+        if (followed && OpenSetting.KINDS.contains(reading.kind())) {
+            open.add(reading, running);
         }
         running.add(reading);
         if (reading.kind() == ReadingKind.PLATE) {
@@ -212,12 +156,12 @@ public final class Timeline {
     }
 
     private void begin(Change change) {
-        states.add(new State(Optional.of(change), sheet, occupants, hardware, on));
+        states.add(new State(Optional.of(change), sheet, occupants.all(), hardware, on));
     }
 
     private void turn(Reading reading) {
         finish();
-        turned = true;
+        open.turned();
         staleness.turn(reading.entry().target(), reading.id());
         begin(change(
                 Change.What.TURN,
@@ -250,10 +194,7 @@ public final class Timeline {
         if (socket.isEmpty()) {
             return;
         }
-        Occupant in = logged(socket.get(), reading.entry().words());
-        occupants = occupants.stream()
-                .map(each -> each.socket().label().equals(socket.get().label()) ? in : each)
-                .toList();
+        occupants = occupants.exchanged(socket.get(), reading.entry().words());
         String point = socket.get().testPoint();
         List<Reading> of = running.remove(each -> (each.entry().target().equals(point)
                         || each.entry().target().equals(socket.get().label()))
@@ -289,19 +230,11 @@ public final class Timeline {
         }
         version = to;
         sheet = sheet(to);
-        boolean sockets = !before.sockets().equals(sheet.sockets());
         if (parts.isEmpty()) {
             staleness = same(before);
-            occupants = sheet.sockets().stream()
-                    .map(socket -> occupants.stream()
-                            .filter(each ->
-                                    each.logged() && each.socket().label().equals(socket.label()))
-                            .findFirst()
-                            .map(each -> logged(socket, each.name() + (each.isNew() ? " " + NEW : "")))
-                            .orElseGet(() -> bySheet(socket)))
-                    .toList();
+            occupants = occupants.under(sheet, false);
             State same = states.remove(states.size() - 1);
-            states.add(new State(same.begunBy(), sheet, occupants, hardware, on));
+            states.add(new State(same.begunBy(), sheet, occupants.all(), hardware, on));
             return;
         }
         running.remove(reading -> parts.stream().anyMatch(part -> part.voids(reading.kind())))
@@ -314,15 +247,8 @@ public final class Timeline {
                                 new TimelineFinding.HardwareChangedSince());
                     }
                 });
-        boolean tubes = parts.contains(Hardware.TUBES) || sockets;
-        occupants = sheet.sockets().stream()
-                .map(socket -> occupants.stream()
-                        .filter(each ->
-                                !tubes && each.logged() && each.socket().label().equals(socket.label()))
-                        .findFirst()
-                        .map(each -> logged(socket, each.name()))
-                        .orElseGet(() -> bySheet(socket)))
-                .toList();
+        occupants = occupants.under(
+                sheet, parts.contains(Hardware.TUBES) || !before.sockets().equals(sheet.sockets()));
         otherHardware(after);
         staleness = new Staleness(sheet, plates);
         begin(new Change(
@@ -343,43 +269,8 @@ public final class Timeline {
                 : staleness.on(sheet);
     }
 
-    private Occupant bySheet(Socket socket) {
-        return occupant(socket, sheet.tubeType(), catalogue.find(sheet.tubeType()), false, false);
-    }
-
-    private Occupant logged(Socket socket, String words) {
-        String name = words.split("\\s+")[0];
-        boolean isNew = words.toLowerCase(Locale.ROOT).matches(".*\\b" + NEW + "\\b.*");
-        Optional<TubeType> whole =
-                catalogue.find(words.replaceAll("(?i)\\s+" + NEW + "\\b", "").strip());
-        return occupant(
-                socket,
-                whole.isPresent() ? whole.get().name() : name,
-                whole.or(() -> catalogue.find(name)),
-                true,
-                isNew);
-    }
-
-    private Occupant occupant(Socket socket, String name, Optional<TubeType> type, boolean logged, boolean isNew) {
-        return new Occupant(socket, name, type, type.map(sheet::rating), logged, isNew);
-    }
-
     private void finish() {
-        if (open.isEmpty()) {
-            return;
-        }
-        settings.add(
-                new Setting(hardware, sheet, occupants, List.copyOf(open.values()), running.now(), mains(), turned));
-        turned = false;
-        open.clear();
-    }
-
-    /**
-     * The mains that belong to the open setting: read while it was open, else just before it, or just after by habit.
-     */
-    private Optional<Reading> mains() {
-        boolean readDuring = !mainsAtLastOwn.equals(mainsBefore);
-        return readDuring || mainsComesFirst.orElse(true) ? mainsAtLastOwn : running.last(ReadingKind.MAINS);
+        open.finish(hardware, sheet, occupants.all(), running).ifPresent(settings::add);
     }
 
     public List<State> states() {
@@ -431,7 +322,7 @@ public final class Timeline {
 
     /** Whether a pot was turned, by the log, after the last reading of the last setting. */
     public boolean turnedSince() {
-        return turned;
+        return open.isTurned();
     }
 
     public Snapshot present() {
