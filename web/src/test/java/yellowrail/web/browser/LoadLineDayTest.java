@@ -45,6 +45,11 @@ class LoadLineDayTest extends BrowserTest {
         assertThat(page.locator("#drawn[aria-busy=false] .sweeps figure")).hasCount(2);
     }
 
+    /** Waits until the field follows what is dragged. */
+    private static void followed(Page page, String before) {
+        page.waitForFunction("before => document.getElementById('load').value !== before", before);
+    }
+
     private static double[] middle(Page page, String handle) {
         settled(page);
         BoundingBox box =
@@ -83,8 +88,9 @@ class LoadLineDayTest extends BrowserTest {
         page.mouse().move(at[0], at[1]);
         page.mouse().down();
         for (int i = 1; i <= 15; i++) {
+            String before = page.locator("#load").inputValue();
             page.mouse().move(at[0] - i, at[1] + 5 * i);
-            page.waitForTimeout(20);
+            followed(page, before);
         }
         page.mouse().up();
         settled(page);
@@ -122,8 +128,9 @@ class LoadLineDayTest extends BrowserTest {
         CDPSession finger = page.context().newCDPSession(page);
         touch(finger, "touchStart", at[0], at[1]);
         for (int i = 1; i <= 15; i++) {
+            String before = page.locator("#load").inputValue();
             touch(finger, "touchMove", at[0], at[1] + 3 * i);
-            page.waitForTimeout(30);
+            followed(page, before);
         }
         touch(finger, "touchEnd", -1, -1);
         settled(page);
