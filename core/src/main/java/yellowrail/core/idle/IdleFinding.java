@@ -47,38 +47,46 @@ public sealed interface IdleFinding extends Finding {
     // Limits, in their order.
 
     record OverRating(
-            @In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements IdleFinding {}
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating) implements IdleFinding {}
 
     record ScreenOverRating(
-            @In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements IdleFinding {}
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating) implements IdleFinding {}
 
     record OverByChoice(@In(Unit.PERCENT) double ratio) implements IdleFinding {}
 
     record CathodeOverLimit(
             @In(Unit.MILLIAMP) double amps,
-            @In(Unit.MILLIAMP) double limit) implements IdleFinding {}
+            @In(value = Unit.MILLIAMP, given = true) double limit) implements IdleFinding {}
 
     record PlateOverLimit(
-            @In(Unit.VOLT) double volts, @In(Unit.VOLT) double limit) implements IdleFinding {}
+            @In(Unit.VOLT) double volts,
+            @In(value = Unit.VOLT, given = true) double limit) implements IdleFinding {}
 
     record ScreenOverLimit(
-            @In(Unit.VOLT) double volts, @In(Unit.VOLT) double limit) implements IdleFinding {}
+            @In(Unit.VOLT) double volts,
+            @In(value = Unit.VOLT, given = true) double limit) implements IdleFinding {}
 
     record PlateAccepted(
             @In(Unit.VOLT) double volts,
-            @In(Unit.VOLT) double limit,
-            @In(Unit.VOLT) double accepted) implements IdleFinding {}
+            @In(value = Unit.VOLT, given = true) double limit,
+            @In(value = Unit.VOLT, given = true) double accepted)
+            implements IdleFinding {}
 
     record ScreenAccepted(
             @In(Unit.VOLT) double volts,
-            @In(Unit.VOLT) double limit,
-            @In(Unit.VOLT) double accepted) implements IdleFinding {}
+            @In(value = Unit.VOLT, given = true) double limit,
+            @In(value = Unit.VOLT, given = true) double accepted)
+            implements IdleFinding {}
 
     record UpperEndPassesRating(
-            @In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements IdleFinding {}
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating) implements IdleFinding {}
 
     record LowerEndWithinRating(
-            @In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements IdleFinding {}
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating) implements IdleFinding {}
 
     record ColdEdgeWithin(@In(Unit.WATT) double watts) implements IdleFinding {}
 
@@ -88,7 +96,10 @@ public sealed interface IdleFinding extends Finding {
 
     /** The customary window of cathode bias, made smaller so that high mains stay under the rating. */
     record WindowCapped(
-            @In(Unit.PERCENT) double low, @In(Unit.PERCENT) double high, RatingSystem system) implements IdleFinding {}
+            @In(value = Unit.PERCENT, given = true) double low,
+            @In(value = Unit.PERCENT, given = true) double high,
+            RatingSystem system)
+            implements IdleFinding {}
 
     record ChoiceNotOfThisTube(RatingSystem system) implements IdleFinding {}
 
@@ -172,18 +183,19 @@ public sealed interface IdleFinding extends Finding {
     record StageOverRating(
             String socket,
             @In(Unit.WATT) double watts,
-            @In(Unit.WATT) double rating,
-            @In(Unit.PERCENT) double ratio) implements IdleFinding {}
+            @In(value = Unit.WATT, given = true) double rating,
+            @In(Unit.PERCENT) double ratio)
+            implements IdleFinding {}
 
     record StageScreenOver(
             String socket,
             @In(Unit.WATT) double watts,
-            @In(Unit.WATT) double rating) implements IdleFinding {}
+            @In(value = Unit.WATT, given = true) double rating) implements IdleFinding {}
 
     record WasOverRating(
             String socket,
             @In(Unit.WATT) double watts,
-            @In(Unit.WATT) double rating,
+            @In(value = Unit.WATT, given = true) double rating,
             Finding why) implements IdleFinding {}
 
     record StageOverByChoice(String socket, Shown measure) implements IdleFinding {}

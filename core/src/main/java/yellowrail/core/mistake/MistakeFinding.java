@@ -74,22 +74,23 @@ public sealed interface MistakeFinding extends Finding {
     record BeforeTheTubesConduct(long seconds, long needs) implements MistakeFinding {}
 
     record PastTheCapacitors(
-            @In(Unit.VOLT) double volts, @In(Unit.VOLT) double rating) implements MistakeFinding {}
+            @In(Unit.VOLT) double volts,
+            @In(value = Unit.VOLT, given = true) double rating) implements MistakeFinding {}
 
     record PastAResistor(
             String point,
             @In(Unit.WATT) double watts,
-            @In(Unit.WATT) double rating) implements MistakeFinding {}
+            @In(value = Unit.WATT, given = true) double rating) implements MistakeFinding {}
 
     record PlateOverPublished(
             @In(Unit.VOLT) double volts,
             String type,
-            @In(Unit.VOLT) double limit) implements MistakeFinding {}
+            @In(value = Unit.VOLT, given = true) double limit) implements MistakeFinding {}
 
     record ScreenOverPublished(
             @In(Unit.VOLT) double volts,
             String type,
-            @In(Unit.VOLT) double limit) implements MistakeFinding {}
+            @In(value = Unit.VOLT, given = true) double limit) implements MistakeFinding {}
 
     record UnloadedVoltage(
             @In(Unit.VOLT) double volts, @In(Unit.VOLT) double unloaded) implements MistakeFinding {}

@@ -149,7 +149,9 @@ public sealed interface MoveFinding extends Finding {
             implements MoveFinding {}
 
     record WeakestDecides(
-            String socket, String type, @In(Unit.WATT) double rating) implements MoveFinding {}
+            String socket,
+            String type,
+            @In(value = Unit.WATT, given = true) double rating) implements MoveFinding {}
 
     record BeyondTheStop(
             @In(Unit.VOLT) double needed, @In(Unit.VOLT) double stop) implements MoveFinding {}
@@ -160,12 +162,12 @@ public sealed interface MoveFinding extends Finding {
 
     record RailOver(
             @In(Unit.MILLIAMP) double amps,
-            @In(Unit.MILLIAMP) double rated) implements MoveFinding {}
+            @In(value = Unit.MILLIAMP, given = true) double rated) implements MoveFinding {}
 
     record ResistorOver(
             String point,
             @In(Unit.WATT) double watts,
-            @In(Unit.WATT) double rating) implements MoveFinding {}
+            @In(value = Unit.WATT, given = true) double rating) implements MoveFinding {}
 
     record CappedByTheRating() implements MoveFinding {}
 

@@ -18,21 +18,21 @@ public sealed interface PowerUpFinding extends Finding {
             @In(Unit.VOLT) double winding,
             @In(value = Unit.PERCENT, decimals = 0) double regulation,
             @In(Unit.VOLT) double peak,
-            @In(Unit.VOLT) double rating)
+            @In(value = Unit.VOLT, given = true) double rating)
             implements PowerUpFinding {}
 
     record PeakNear(
             @In(Unit.VOLT) double winding,
             @In(value = Unit.PERCENT, decimals = 0) double regulation,
             @In(Unit.VOLT) double peak,
-            @In(Unit.VOLT) double rating)
+            @In(value = Unit.VOLT, given = true) double rating)
             implements PowerUpFinding {}
 
     record PeakWithin(
             @In(Unit.VOLT) double winding,
             @In(value = Unit.PERCENT, decimals = 0) double regulation,
             @In(Unit.VOLT) double peak,
-            @In(Unit.VOLT) double rating,
+            @In(value = Unit.VOLT, given = true) double rating,
             @In(Unit.PERCENT) double margin)
             implements PowerUpFinding {}
 

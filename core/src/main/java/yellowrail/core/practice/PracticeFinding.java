@@ -44,8 +44,8 @@ public sealed interface PracticeFinding extends Finding {
     record HottestAndMean(
             @In(Unit.PERCENT) double hottest,
             @In(Unit.PERCENT) double mean,
-            @In(Unit.PERCENT) double low,
-            @In(Unit.PERCENT) double high)
+            @In(value = Unit.PERCENT, given = true) double low,
+            @In(value = Unit.PERCENT, given = true) double high)
             implements PracticeFinding {}
 
     record LeftSafe() implements PracticeFinding {}

@@ -24,6 +24,11 @@ public record Estimate(double value, double plusMinus, List<Contribution> contri
         contributions = List.copyOf(contributions);
     }
 
+    /** The difference to another of the same quantity, whose errors are taken to be its own. */
+    public Estimate less(Estimate other) {
+        return new Estimate(value - other.value, Math.hypot(plusMinus, other.plusMinus), List.of());
+    }
+
     public double upper() {
         return value + plusMinus;
     }

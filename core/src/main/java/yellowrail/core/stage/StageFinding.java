@@ -25,17 +25,20 @@ public sealed interface StageFinding extends Finding {
     record CutOffAtRest(@In(Unit.VOLT) double grid) implements StageFinding {}
 
     record IdleOverRating(
-            @In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements StageFinding {}
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating) implements StageFinding {}
 
     record PlatesOverRating(
-            @In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements StageFinding {}
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating) implements StageFinding {}
 
     record ScreensOverRating(
-            @In(Unit.WATT) double watts, @In(Unit.WATT) double rating) implements StageFinding {}
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating) implements StageFinding {}
 
     record CathodesOverLimit(
             @In(Unit.MILLIAMP) double each,
-            @In(Unit.MILLIAMP) double limit) implements StageFinding {}
+            @In(value = Unit.MILLIAMP, given = true) double limit) implements StageFinding {}
 
     // Trust
 

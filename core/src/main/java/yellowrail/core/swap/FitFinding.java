@@ -97,7 +97,8 @@ public sealed interface FitFinding extends Finding {
     record PowerAlone(@In(value = Unit.WATT, decimals = 0) double watts, String in) implements FitFinding {}
 
     record PlatesAtFullDrive(
-            @In(Unit.WATT) double plates, @In(Unit.WATT) double rating) implements FitFinding {}
+            @In(Unit.WATT) double plates,
+            @In(value = Unit.WATT, given = true) double rating) implements FitFinding {}
 
     record PowerArithmetic(
             @In(Unit.VOLT) double plate,
@@ -106,7 +107,7 @@ public sealed interface FitFinding extends Finding {
             String wants,
             @In(Unit.VOLT) double drive,
             @In(Unit.WATT) double plates,
-            @In(Unit.WATT) double rating,
+            @In(value = Unit.WATT, given = true) double rating,
             @In(Unit.WATT) double screenWatts)
             implements FitFinding {}
 

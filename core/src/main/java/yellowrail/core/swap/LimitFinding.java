@@ -18,28 +18,28 @@ public sealed interface LimitFinding extends Finding {
     record OverLimit(
             @In(Unit.VOLT) double volts,
             String wants,
-            @In(Unit.VOLT) double limit) implements LimitFinding {}
+            @In(value = Unit.VOLT, given = true) double limit) implements LimitFinding {}
 
     record AllowedForMains(
             @In(Unit.VOLT) double volts,
-            @In(Unit.VOLT) double limit,
+            @In(value = Unit.VOLT, given = true) double limit,
             @In(Unit.VOLT) double high) implements LimitFinding {}
 
     record OverAtHighMains(
             @In(Unit.VOLT) double volts,
-            @In(Unit.VOLT) double limit,
+            @In(value = Unit.VOLT, given = true) double limit,
             @In(Unit.VOLT) double high,
             @In(Unit.VOLT) double bringTo)
             implements LimitFinding {}
 
     record WithinLimit(
             @In(Unit.VOLT) double volts,
-            @In(Unit.VOLT) double limit,
+            @In(value = Unit.VOLT, given = true) double limit,
             @In(Unit.VOLT) double high) implements LimitFinding {}
 
     record VoltsAtMains(
             @In(Unit.VOLT) double volts,
-            @In(Unit.VOLT) double limit,
+            @In(value = Unit.VOLT, given = true) double limit,
 
             @In(value = Unit.PERCENT, decimals = 0, change = true)
             double mains,
@@ -64,14 +64,14 @@ public sealed interface LimitFinding extends Finding {
             LimitFinding what,
             @In(Unit.WATT) double watts,
             @In(Unit.PERCENT) double ratio,
-            @In(Unit.WATT) double rating)
+            @In(value = Unit.WATT, given = true) double rating)
             implements LimitFinding {}
 
     record StandsToBeSet(
             LimitFinding what,
             @In(Unit.WATT) double watts,
             @In(Unit.PERCENT) double ratio,
-            @In(Unit.WATT) double rating,
+            @In(value = Unit.WATT, given = true) double rating,
             @In(Unit.MILLIAMP) double setTo,
             @In(Unit.PERCENT) double aim)
             implements LimitFinding {}
@@ -82,7 +82,7 @@ public sealed interface LimitFinding extends Finding {
 
     record AimArithmetic(
             @In(Unit.PERCENT) double aim,
-            @In(Unit.WATT) double rating,
+            @In(value = Unit.WATT, given = true) double rating,
             @In(Unit.VOLT) double plate,
             @In(Unit.PERCENT) double screenShare)
             implements LimitFinding {}

@@ -32,7 +32,7 @@ final class SheetFacts {
         type.map(sheet::rating)
                 .ifPresent(rating -> fact(
                         "judged-by",
-                        said("rating", Figures.watts(rating.plateWatts()), words.say(rating.provenance()))));
+                        said("rating", Figures.in(Unit.WATT, rating.plateWatts()), words.say(rating.provenance()))));
         fact("target", words.say(sheet.target().told(sheet.current().shows())));
         fact("current", current(sheet.current()));
         fact("plate", plate(sheet.plate()));
@@ -86,7 +86,7 @@ final class SheetFacts {
                         ? said(
                                 "tap",
                                 words.name(screen.connection()),
-                                Figures.percent(screen.tap().getAsDouble()))
+                                Figures.in(Unit.PERCENT, screen.tap().getAsDouble()))
                         : words.name(screen.connection()));
         parts.add(said("screen-current", words.name(screen.way())));
         known(parts, "stopper", screen.stopperOhms(), Unit.OHM);

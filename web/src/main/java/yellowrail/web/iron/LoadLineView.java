@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import yellowrail.core.iron.Impedance;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
 import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
@@ -47,13 +48,13 @@ record LoadLineView(
         List<Fact> facts = new ArrayList<>();
         facts.add(new Fact(
                 said(words, "plates"),
-                said(words, "of", Figures.watts(found.plateWatts()), Figures.watts(rating.plateWatts())),
+                said(words, "of", Figures.watts(found.plateWatts()), Figures.in(Unit.WATT, rating.plateWatts())),
                 found.plateWatts() > rating.plateWatts()));
         rating.screenWatts()
                 .ifPresentOrElse(
                         most -> facts.add(new Fact(
                                 said(words, "screens"),
-                                said(words, "of", Figures.watts(found.screenWatts()), Figures.watts(most)),
+                                said(words, "of", Figures.watts(found.screenWatts()), Figures.in(Unit.WATT, most)),
                                 found.screenWatts() > most)),
                         () -> facts.add(new Fact(said(words, "screens"), Figures.watts(found.screenWatts()), false)));
         int tubes = found.stage().tubes();

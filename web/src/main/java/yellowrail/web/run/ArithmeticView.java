@@ -41,7 +41,8 @@ record ArithmeticView(
         TubeCard card = TubeCard.of(tube, stage.sheet().current().shows(), words);
         Optional<Rating> known = tube.occupant().rating();
         String limit = tube.occupant().name() + ", "
-                + known.map(rating -> Figures.watts(rating.plateWatts()) + " (" + words.say(rating.provenance()) + ")")
+                + known.map(rating -> Figures.in(Unit.WATT, rating.plateWatts()) + " (" + words.say(rating.provenance())
+                                + ")")
                         .orElseGet(() -> words.message("page.arithmetic.not-known"));
         String window = words.say(stage.goal(stage.occupants().indexOf(tube.occupant()))
                 .map(Goal::window)

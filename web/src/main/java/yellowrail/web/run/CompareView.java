@@ -5,11 +5,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import yellowrail.core.balance.SideBalance;
+import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.Verdict;
+import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.ReadingKind;
@@ -106,7 +109,9 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
         return balance.unseen()
                 .map(words::say)
                 .orElseGet(() -> words.message(
-                        "compare.apart", Figures.milliamps(balance.imbalance()), Figures.percent(balance.ratio())));
+                        "compare.apart",
+                        Figures.beside(balance.plusMinus(), balance.imbalance(), Unit.MILLIAMP),
+                        Figures.percent(balance.ratio())));
     }
 
     private static String tubes(Snapshot now) {
@@ -139,27 +144,23 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
     }
 
     private static Row row(TubeIdle before, TubeIdle after, Unit shows, Words words) {
-        boolean both = before.figures().isPresent() && after.figures().isPresent();
         return new Row(
                 TubeCard.of(before, shows, words),
                 TubeCard.of(after, shows, words),
-                both
-                        ? signed(Unit.MILLIAMP.fromSi(after.figures()
-                                                .get()
-                                                .plateCurrent()
-                                                .value()
-                                        - before.figures().get().plateCurrent().value()))
-                                + " mA"
-                        : "",
-                both
-                        ? signed(after.figures().get().dissipation().value()
-                                        - before.figures().get().dissipation().value())
-                                + " W"
-                        : "");
+                change(before, after, IdleFigures::plateCurrent, Unit.MILLIAMP),
+                change(before, after, IdleFigures::dissipation, Unit.WATT));
     }
 
-    private static String signed(double value) {
-        return (value > 0 ? "+" : value < 0 ? "\u2212" : "") + Figures.fixed(Math.abs(value), 2);
+    /**
+     * By how much a figure went up or down, with the digits that its plus-minus leaves it; blank unless both are known.
+     */
+    private static String change(TubeIdle before, TubeIdle after, Function<IdleFigures, Estimate> figure, Unit unit) {
+        if (before.figures().isEmpty() || after.figures().isEmpty()) {
+            return "";
+        }
+        Estimate change = figure.apply(after.figures().get())
+                .less(figure.apply(before.figures().get()));
+        return (change.value() > 0 ? "+" : "") + Figures.estimate(change, unit);
     }
 
     private static String mains(Snapshot now, Words words) {

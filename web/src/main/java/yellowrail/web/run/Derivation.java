@@ -59,7 +59,7 @@ final class Derivation {
         steps.add(new Step(
                 said("share"),
                 "Pa / Pa max",
-                Figures.watts(watts.value()) + " / " + Figures.watts(rating.plateWatts()),
+                Figures.watts(watts.value()) + " / " + Figures.in(Unit.WATT, rating.plateWatts()),
                 Figures.percent(watts.value() / rating.plateWatts())));
         figures.screenWatts()
                 .ifPresent(screen -> steps.add(new Step(
@@ -192,7 +192,7 @@ final class Derivation {
             double rest = Math.sqrt(Math.max(0, total * total - worst.plusMinus() * worst.plusMinus()));
             return Optional.of(said(
                     "better-resistor",
-                    Figures.percent(figures.problem().sense().tolerance()),
+                    Figures.in(Unit.PERCENT, figures.problem().sense().tolerance()),
                     Figures.plusMinus(Math.hypot(rest, worst.plusMinus() * scale), Unit.WATT),
                     Figures.plusMinus(total, Unit.WATT)));
         }

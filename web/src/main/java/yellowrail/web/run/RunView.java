@@ -22,6 +22,7 @@ import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Track;
 import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
+import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.ReadingKind;
@@ -222,13 +223,14 @@ record RunView(
         if (tube.judgement().verdict() == Verdict.NOT_JUDGED || Math.abs(mainsRatio - 1) <= Mains.SAME) {
             return "";
         }
-        double watts = tube.figures().get().dissipation().value();
-        double converted = mains.convertDissipation(watts, mainsRatio, 1);
+        Estimate read = tube.figures().get().dissipation();
+        double converted = mains.convertDissipation(read.value(), mainsRatio, 1);
+        double factor = converted / read.value();
         return words.message(
                 "page.run.converted",
                 Figures.volts(reference),
-                Figures.watts(converted),
-                Figures.percent(tube.judgement().ratio() * converted / watts),
+                Figures.beside(read.plusMinus() * factor, converted, Unit.WATT),
+                Figures.percent(tube.judgement().ratio() * factor),
                 Figures.volts(mainsRatio * reference));
     }
 

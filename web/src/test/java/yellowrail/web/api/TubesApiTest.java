@@ -116,7 +116,7 @@ class TubesApiTest {
                  "cathodeMilliamps": 36}""");
         assertThat(stopped.get("verdict").stringValue()).isEqualTo("do-not");
         assertThat(stopped.get("lines").toString())
-                .contains("425.0 V here, 6V6GT stands 315.0 V.", "425.0 V here, 6V6GT stands 285.0 V.");
+                .contains("425.0 V here, 6V6GT stands 315 V.", "425.0 V here, 6V6GT stands 285 V.");
         JsonNode changes = answer("/api/swap-check", """
                 {"in": "6L6GC", "wants": "EL34", "tubes": 4, "plateVolts": 425, "screenVolts": 420,
                  "cathodeMilliamps": 36, "biasVolts": -46, "biasColdestVolts": -56, "biasHottestVolts": -32,

@@ -146,6 +146,6 @@ class DerivationTest {
                 .with(CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, 390, 0.05, Unit.VOLT));
         assertThat(derivation(single, "V1 31.2", "plate 402").improvement())
                 .hasValueSatisfying(
-                        text -> assertThat(text).contains("5.0 % resistor").contains("a 1 % one would make it"));
+                        text -> assertThat(text).contains("The 5 % resistor").contains("a 1 % one would make it"));
     }
 }

@@ -127,7 +127,7 @@ class WordsTest {
 
     @Test
     void numbersComeWithTheirUnitAndFindingsWithinFindingsAreWordedFirst() {
-        assertThat(words.say(new IdleFinding.PlateOverLimit(430, 315))).contains("430.0 V", "315.0 V");
+        assertThat(words.say(new IdleFinding.PlateOverLimit(430, 315))).contains("430.0 V", "limit of 315 V");
         assertThat(words.say(new IdleFinding.SwitchOffNow("V1", 62.24, 2.075)))
                 .contains("V1", "62.24 W", "207", "%")
                 .containsIgnoringCase("switch off");
