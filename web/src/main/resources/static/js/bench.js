@@ -42,7 +42,7 @@ document.body.addEventListener("htmx:afterSwap", event => {
 // A choice that others follow from is on its way to be drawn again: saving waits for it.
 const save = () => document.getElementById("save");
 document.body.addEventListener("change", event => {
-  if (event.target.matches("form.sheet [hx-post]")) {
+  if (event.target.matches("#fields [hx-post]")) {
     save().disabled = true;
   }
 });
@@ -58,7 +58,7 @@ document.body.addEventListener("htmx:beforeSwap", event => {
   if (sent?.path !== "/amps/form") {
     return;
   }
-  if (choices(new FormData(document.querySelector("form.sheet"))) !== choices(sent.formData)) {
+  if (choices(new FormData(save().form)) !== choices(sent.formData)) {
     event.detail.shouldSwap = false;
     htmx.trigger(sent.elt, sent.triggeringEvent?.type ?? "change");
   }

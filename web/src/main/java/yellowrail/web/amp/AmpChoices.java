@@ -126,9 +126,7 @@ record AmpChoices(
     }
 
     private static <E extends Enum<E>> List<Choice> list(E[] values, Words words) {
-        return Arrays.stream(values)
-                .map(value -> new Choice(value.name(), words.name(value)))
-                .toList();
+        return Choice.of(values, Enum::name, words);
     }
 
     private static <E extends Enum<E>> E find(E[] values, String name) {

@@ -2,15 +2,17 @@ package yellowrail.web.amp;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.finding.Code;
+import yellowrail.web.chart.Place;
+import yellowrail.web.chart.SideSign;
 import yellowrail.web.words.Words;
 
 /**
- * The output stage as a drawing: the rail on top, a tube hanging from it at each socket, the test points below. Push is
- * a mark that points up, pull one that points down, single a diamond; so they differ by shape before they do by shade.
+ * The output stage as a drawing: the rail on top, a tube hanging from it at each socket, the test points below.
  *
  * @param width of the drawing
  * @param height of the drawing
@@ -22,50 +24,50 @@ public record StageDrawing(int width, int height, List<Tube> tubes, List<Point> 
     private static final int STEP = 104;
     private static final int MARGIN = 20;
     private static final int HEIGHT = 226;
-    private static final int TUBE_Y = 96;
+    private static final int SIGN_Y = 42;
+    private static final int SIGN = 9;
+    private static final int POINT_Y = 164;
 
-    /** A tube at its socket; {@code mark} is the path of its side's sign. */
-    public record Tube(int x, int y, String label, String side, String sideName, String channel, String mark) {}
+    /** A tube at its socket, drawn about its axis; {@code sign} is the path of its side's sign. */
+    public record Tube(Place axis, String label, String side, String sideName, String channel, String sign) {}
 
-    /** A test point under the tubes that share it. */
-    public record Point(int fromX, int toX, int middleX, String label) {}
+    /** A test point under the tubes that share it, drawn about its middle; {@code wire} joins them. */
+    public record Point(Place middle, String wire, String label) {}
+
+    /** The path of the rail. */
+    public String rail() {
+        return "M6 12H" + (width - 6);
+    }
 
     public static StageDrawing of(AmpSheet sheet, Words words) {
         List<Tube> tubes = new ArrayList<>();
         List<Socket> sockets = sheet.sockets();
         for (int i = 0; i < sockets.size(); i++) {
             Socket socket = sockets.get(i);
-            int x = MARGIN + STEP / 2 + i * STEP;
             tubes.add(new Tube(
-                    x,
-                    TUBE_Y,
+                    Place.of(axis(i), 0),
                     socket.label(),
                     Code.of(socket.side()),
                     words.name(socket.side()),
                     socket.channel() == Channel.MONO ? "" : words.name(socket.channel()),
-                    mark(socket, x)));
+                    SideSign.path(socket.side(), 0, SIGN_Y, SIGN)));
         }
-        List<Point> points = sheet.testPoints().stream()
-                .map(point -> {
-                    int[] xs = sockets.stream()
-                            .filter(socket -> socket.testPoint().equals(point))
-                            .mapToInt(
-                                    socket -> tubes.get(sockets.indexOf(socket)).x())
-                            .toArray();
-                    int from = xs[0];
-                    int to = xs[xs.length - 1];
-                    return new Point(from, to, (from + to) / 2, point);
-                })
-                .toList();
+        List<Point> points =
+                sheet.testPoints().stream().map(point -> joined(point, sockets)).toList();
         return new StageDrawing(2 * MARGIN + STEP * sockets.size(), HEIGHT, tubes, points);
     }
 
-    private static String mark(Socket socket, int x) {
-        int y = 42;
-        return switch (socket.side()) {
-            case PUSH -> "M%d %d l9 15 h-18 z".formatted(x, y - 8);
-            case PULL -> "M%d %d l9 -15 h-18 z".formatted(x, y + 8);
-            case SINGLE -> "M%d %d l9 9 l-9 9 l-9 -9 z".formatted(x, y - 9);
-        };
+    private static int axis(int socket) {
+        return MARGIN + STEP / 2 + socket * STEP;
+    }
+
+    private static Point joined(String point, List<Socket> sockets) {
+        int[] axes = IntStream.range(0, sockets.size())
+                .filter(i -> sockets.get(i).testPoint().equals(point))
+                .map(StageDrawing::axis)
+                .toArray();
+        int half = (axes[axes.length - 1] - axes[0]) / 2;
+        return new Point(
+                Place.of(axes[0] + half, 0), "M%d %dH%dM0 %dv12".formatted(-half, POINT_Y, half, POINT_Y), point);
     }
 }

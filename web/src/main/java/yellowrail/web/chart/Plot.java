@@ -78,6 +78,27 @@ public record Plot(
         return "0 0 %d %d".formatted(width, height);
     }
 
+    public Place place(Point point) {
+        return place(point, 0, 0);
+    }
+
+    /** Beside a point: so far to the right and so far down, px. */
+    public Place place(Point point, double right, double down) {
+        return Place.of(x(point.x()) + right, y(point.y()) + down);
+    }
+
+    /** A cross at a point whose arms are as long as it is unsure, data units. */
+    public String cross(Point point, double acrossPlusMinus, double upPlusMinus) {
+        return "M%s %sH%sM%s %sV%s"
+                .formatted(
+                        px(x(point.x() - acrossPlusMinus)),
+                        px(y(point.y())),
+                        px(x(point.x() + acrossPlusMinus)),
+                        px(x(point.x())),
+                        px(y(point.y() - upPlusMinus)),
+                        px(y(point.y() + upPlusMinus)));
+    }
+
     public double distance(Point one, Point other) {
         return Math.hypot(x(one.x()) - x(other.x()), y(one.y()) - y(other.y()));
     }

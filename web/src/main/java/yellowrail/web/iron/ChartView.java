@@ -11,6 +11,7 @@ import yellowrail.core.stage.LoadEllipse;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
+import yellowrail.web.chart.Place;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;
 import yellowrail.web.words.Words;
@@ -49,13 +50,10 @@ record ChartView(
     private static final double LABEL = 15;
 
     /** A plate curve with the grid volts at its end. */
-    record Curve(String path, String label, String x, String y) {}
-
-    /** A place on the picture. */
-    record Place(String x, String y) {}
+    record Curve(String path, String label, Place at) {}
 
     /** The load line of a speaker at one frequency. */
-    record SpeakerLine(String path, String label, String x, String y) {}
+    record SpeakerLine(String path, String label, Place at) {}
 
     static ChartView of(
             Performance found,
@@ -92,9 +90,9 @@ record ChartView(
                                         px(plot.y(chart.amps()))),
                 plot.line(chart.load()),
                 plot.line(chart.path()),
-                place(plot, chart.idle()),
-                place(plot, chart.path().get(chart.path().size() - 1)),
-                chart.classAEnd().map(end -> place(plot, end)).orElse(null),
+                plot.place(chart.idle()),
+                plot.place(chart.path().get(chart.path().size() - 1)),
+                chart.classAEnd().map(plot::place).orElse(null),
                 speakerLines(found, plot, speakers, nominalOhms),
                 plot.across(8, 1),
                 plot.up(7, 1e3),
@@ -105,10 +103,6 @@ record ChartView(
                 found.supplyVolts(),
                 stage.isPushPull() ? 0 : found.plateAmps() / stage.tubes(),
                 told(found, words));
-    }
-
-    private static Place place(Plot plot, Point point) {
-        return new Place(px(plot.x(point.x())), px(plot.y(point.y())));
     }
 
     private static List<Curve> curves(PlateChart chart, Plot plot) {
@@ -127,8 +121,7 @@ record ChartView(
                 curves.add(new Curve(
                         plot.line(curve.points()),
                         room ? Figures.plain(curve.gridVolts()) + " V" : "",
-                        px(plot.x(last.x()) - (out ? 0 : 4)),
-                        px(y - (out ? -12 : 5))));
+                        plot.place(last, out ? 0 : -4, out ? 12 : -5)));
             }
         }
         return curves;
@@ -143,8 +136,7 @@ record ChartView(
                     return new SpeakerLine(
                             plot.line(points),
                             Figures.fixed(speaker.hertz(), 0) + " Hz, " + Figures.fixed(speaker.ohms(), 1) + " ohm",
-                            px(plot.x(points.get(0).x())),
-                            px(plot.y(points.get(0).y()) - 6));
+                            plot.place(points.get(0), 0, -6));
                 })
                 .toList();
     }

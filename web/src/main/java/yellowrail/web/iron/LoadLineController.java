@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -17,6 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.csv.CsvText;
 import yellowrail.core.iron.Hookup;
 import yellowrail.core.quantity.Figures;
@@ -86,6 +88,17 @@ class LoadLineController {
                         TubeModels.published().all().stream()
                                 .map(known -> new Choice(known.type(), known.type()))
                                 .toList())
+                .addObject(
+                        "perSides",
+                        IntStream.rangeClosed(1, OutputStage.MOST_PER_SIDE)
+                                .mapToObj(n -> new Choice(String.valueOf(n), String.valueOf(n)))
+                                .toList())
+                .addObject("connections", Choice.of(Connection.values(), Enum::name, words))
+                .addObject(
+                        "biases",
+                        List.of(
+                                new Choice("fixed", words.message("page.iron.loadline.fixed")),
+                                new Choice("cathode", words.message("page.iron.loadline.cathode"))))
                 .addObject("assumed", words.say(asked.amp().own().assumed()))
                 .addObject("unusable", asked.amp().unusable(words))
                 .addObject("grids", asked.amp().grids(words))

@@ -6,6 +6,7 @@ import yellowrail.core.chart.Point;
 import yellowrail.core.iron.Impedance;
 import yellowrail.core.iron.Speaker;
 import yellowrail.core.quantity.Figures;
+import yellowrail.web.chart.Place;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;
 import yellowrail.web.words.Words;
@@ -27,7 +28,7 @@ record SpeakerView(
     private static final double FULL_PHASE = 90;
 
     /** A frequency that matters. */
-    record Mark(String x, String y, String label) {}
+    record Mark(Place at, String label) {}
 
     static SpeakerView of(Speaker speaker, double nominalOhms, double primaryOhms, List<String> remarks, Words words) {
         List<Impedance> curve = speaker.curve(POINTS);
@@ -50,9 +51,7 @@ record SpeakerView(
                 size,
                 telling.stream()
                         .map(each -> new Mark(
-                                Plot.px(size.x(each.hertz())),
-                                Plot.px(size.y(each.ohms())),
-                                names.get(telling.indexOf(each))))
+                                size.place(new Point(each.hertz(), each.ohms())), names.get(telling.indexOf(each))))
                         .toList(),
                 telling.stream()
                         .map(each -> words.message(

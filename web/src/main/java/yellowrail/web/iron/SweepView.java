@@ -1,7 +1,5 @@
 package yellowrail.web.iron;
 
-import static yellowrail.web.chart.Plot.px;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
@@ -11,6 +9,7 @@ import yellowrail.core.csv.CsvText;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Sweep;
+import yellowrail.web.chart.Place;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;
 import yellowrail.web.words.Words;
@@ -39,9 +38,11 @@ record SweepView(
 
     private static final int COUNT = 60;
     private static final double FLAT = 0.10;
+    /** The name of a mark takes about so much, px. */
+    private static final double NAME = 60;
 
-    /** A load of the builder\u2019s on the sweep. */
-    record Mark(String x, String path, String label, String y) {}
+    /** A load of the builder\u2019s on the sweep; its name stands beside its line, on the side with room. */
+    record Mark(String path, String label, Place at, String anchor) {}
 
     /** A load by its name. */
     record Named(String label, double ohms) {}
@@ -135,8 +136,13 @@ record SweepView(
         for (int i = 0; i < marks.size(); i++) {
             Named mark = marks.get(i);
             if (mark.ohms() >= from && mark.ohms() <= to) {
+                double x = power.x(mark.ohms());
+                boolean left = x > power.width() - power.right() - NAME;
                 shown.add(new Mark(
-                        px(power.x(mark.ohms())), power.upright(mark.ohms()), mark.label(), px(30 + 15 * (i % 4))));
+                        power.upright(mark.ohms()),
+                        mark.label(),
+                        Place.of(left ? x - 3 : x + 3, 30 + 15 * (i % 4)),
+                        left ? "end" : "start"));
             }
         }
         return new SweepView(

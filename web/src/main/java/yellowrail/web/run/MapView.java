@@ -8,15 +8,17 @@ import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.amp.Socket;
+import yellowrail.core.amp.Side;
 import yellowrail.core.chart.Point;
 import yellowrail.core.finding.Code;
 import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Track;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
+import yellowrail.web.chart.Place;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;
+import yellowrail.web.chart.SideSign;
 import yellowrail.web.words.Words;
 
 /** The operating map in SVG coordinates: paths and places, ready to be written. */
@@ -43,41 +45,23 @@ record MapView(
     static final int BOTTOM = 44;
     /** Tubes nearer than this on the picture share one label, px. */
     private static final double CLOSE = 20;
+    /** Half the width of a tube's sign, px. */
+    private static final double SIGN = 8;
     /** A word this far from a tube's mark does not touch its label, px. */
     private static final double FREE = 90;
-
-    /** Where a word is written. */
-    record Place(String x, String y) {}
 
     /**
      * A tube's path and present place.
      *
      * @param path through its readings
-     * @param x of the present place
-     * @param y of the present place
-     * @param fromX where its uncertainty in volts begins
-     * @param toX where that ends
-     * @param fromY where its uncertainty in current begins, below
-     * @param toY where that ends, above
-     * @param side decides the shape of its mark
+     * @param cross its uncertainty in volts and in current
+     * @param side names its look
+     * @param sign of its side, where it is now
      * @param label one or more tubes; blank when another mark carries it
-     * @param labelX of the label
-     * @param labelY of the label
-     * @param anchor which side of the mark the label is on
+     * @param labelAt where that is written
+     * @param anchor which end of the label stands there
      */
-    record Mark(
-            String path,
-            String x,
-            String y,
-            String fromX,
-            String toX,
-            String fromY,
-            String toY,
-            String side,
-            String label,
-            String labelX,
-            String labelY,
-            String anchor) {}
+    record Mark(String path, String cross, String side, String sign, String label, Place labelAt, String anchor) {}
 
     static MapView of(OperatingMap map, AmpSheet sheet, Words words) {
         Plot scale = new Plot(
@@ -87,8 +71,6 @@ record MapView(
         List<Point> back = new ArrayList<>(map.low());
         Collections.reverse(back);
         String window = scale.line(map.high()) + " " + scale.line(back).replaceFirst("M", "L") + " Z";
-        Point labelled = labelled(map, scale);
-        Point aimed = map.aim().get(map.aim().size() - 1);
         return new MapView(
                 beyond,
                 rating,
@@ -98,12 +80,10 @@ record MapView(
                 scale.up(6, 1e3),
                 scale,
                 marks(map, scale, sheet),
-                new Place(px(scale.x(labelled.x()) + 6), px(scale.y(labelled.y()) - 8)),
-                new Place(px(scale.x(aimed.x()) - 4), px(scale.y(aimed.y()) - 5)),
+                scale.place(labelled(map, scale), 6, -8),
+                scale.place(map.aim().get(map.aim().size() - 1), -4, -5),
                 map.forecast().line().isEmpty() ? "" : scale.line(map.forecast().line()),
-                map.forecast().landings().stream()
-                        .map(point -> new Place(px(scale.x(point.x())), px(scale.y(point.y()))))
-                        .toList(),
+                map.forecast().landings().stream().map(scale::place).toList(),
                 told(map, words));
     }
 
@@ -120,23 +100,17 @@ record MapView(
     private static List<Mark> marks(OperatingMap map, Plot scale, AmpSheet sheet) {
         List<Mark> marks = new ArrayList<>();
         for (Track track : map.tracks()) {
-            String label = label(track, map.tracks(), scale);
             double x = scale.x(track.last().x());
             double y = scale.y(track.last().y());
-            Socket socket = sheet.socket(track.label()).orElseThrow();
+            Side side = sheet.socket(track.label()).orElseThrow().side();
             boolean left = x > WIDTH - 90;
             marks.add(new Mark(
                     scale.line(track.points()),
-                    px(x),
-                    px(y),
-                    px(scale.x(track.last().x() - track.voltsPlusMinus())),
-                    px(scale.x(track.last().x() + track.voltsPlusMinus())),
-                    px(scale.y(track.last().y() - track.ampsPlusMinus())),
-                    px(scale.y(track.last().y() + track.ampsPlusMinus())),
-                    Code.of(socket.side()),
-                    label,
-                    px(left ? x - 13 : x + 13),
-                    px(y + 5),
+                    scale.cross(track.last(), track.voltsPlusMinus(), track.ampsPlusMinus()),
+                    Code.of(side),
+                    SideSign.path(side, x, y, SIGN),
+                    label(track, map.tracks(), scale),
+                    Place.of(left ? x - 13 : x + 13, y + 5),
                     left ? "end" : "start"));
         }
         return marks;

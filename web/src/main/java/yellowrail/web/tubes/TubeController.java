@@ -9,8 +9,11 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.finding.Code;
 import yellowrail.core.tube.RatingSystem;
+import yellowrail.core.tube.TubeKind;
 import yellowrail.core.tube.TubeType;
+import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.RecordFields;
 import yellowrail.web.layout.Rail;
@@ -81,6 +84,7 @@ class TubeController {
         return new ModelAndView("tubes/form")
                 .addObject("rail", Rail.plain(words.message("page.tubes.own")))
                 .addObject("form", form)
+                .addObject("kinds", Choice.of(TubeKind.values(), Code::of, words))
                 .addObject("faults", faults);
     }
 }

@@ -39,10 +39,19 @@ class MapViewTest {
         MapView view = map(track("V1", 440, 0.050), track("V2", 460, 0.030));
         MapView.Mark hot = view.marks().get(0);
         MapView.Mark cold = view.marks().get(1);
-        assertThat(Double.parseDouble(hot.y())).isLessThan(Double.parseDouble(cold.y()));
-        assertThat(Double.parseDouble(hot.x())).isLessThan(Double.parseDouble(cold.x()));
+        // A sign that points up begins at its tip, half a sign above its place.
+        Point up = begins(hot.sign());
+        Point further = begins(cold.sign());
+        assertThat(up.y()).isLessThan(further.y());
+        assertThat(up.x()).isLessThan(further.x());
         assertThat(hot.side()).isEqualTo("push");
-        assertThat(Double.parseDouble(hot.fromX())).isLessThan(Double.parseDouble(hot.toX()));
+        assertThat(hot.cross()).matches("M[\\d.]+ [\\d.]+H[\\d.]+M[\\d.]+ [\\d.]+V[\\d.]+");
+        assertThat(begins(hot.cross()).x()).isLessThan(up.x());
+    }
+
+    private static Point begins(String path) {
+        String[] at = path.substring(1).split("[ A-Za-z]");
+        return new Point(Double.parseDouble(at[0]), Double.parseDouble(at[1]));
     }
 
     @Test
