@@ -1,7 +1,6 @@
 package yellowrail.core.reading;
 
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.List;
 import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
@@ -50,15 +49,11 @@ public final class EntryWriter {
     private static String value(Entry entry, AmpSheet sheet) {
         Unit usual = unit(entry, sheet);
         Unit unit = usual == Unit.MILLIVOLT && usual.fromSi(entry.lastDigit()) > 1.5 ? Unit.VOLT : usual;
-        String plain = Figures.plain(unit.fromSi(entry.value()));
+        double number = unit.fromSi(entry.value());
+        String plain = Figures.plain(number);
         int decimals = entry.lastDigit() > 0 ? (int) Math.round(-Math.log10(unit.fromSi(entry.lastDigit()))) : 0;
         boolean cut = decimals > 0 && decimals <= MOST_DECIMALS && new BigDecimal(plain).scale() < decimals;
-        return (cut
-                        ? new BigDecimal(plain)
-                                .setScale(decimals, RoundingMode.HALF_UP)
-                                .toPlainString()
-                        : plain)
-                + unit;
+        return (cut ? Figures.fixed(number, decimals) : plain) + unit;
     }
 
     private static Unit unit(Entry entry, AmpSheet sheet) {

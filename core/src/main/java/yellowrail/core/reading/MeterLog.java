@@ -1,7 +1,6 @@
 package yellowrail.core.reading;
 
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.time.DateTimeException;
 import java.time.Duration;
@@ -12,8 +11,8 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
+import yellowrail.core.csv.CsvText;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.typed.BadQuantityException;
 import yellowrail.core.typed.Quantity;
@@ -52,7 +51,7 @@ public record MeterLog(List<Row> rows, List<EntryFault> faults) {
      * @param zone of times without one
      */
     public static MeterLog parse(String text, Instant now, ZoneId zone) {
-        List<CSVRecord> records = records(text.startsWith("\ufeff") ? text.substring(1) : text);
+        List<CSVRecord> records = records(text);
         double last = records.stream()
                 .map(record -> seconds(record.get(0)))
                 .flatMap(Optional::stream)
@@ -84,12 +83,7 @@ public record MeterLog(List<Row> rows, List<EntryFault> faults) {
     }
 
     private static List<CSVRecord> records(String text) {
-        try (var parser = CSVFormat.RFC4180
-                .builder()
-                .setIgnoreEmptyLines(true)
-                .setTrim(true)
-                .get()
-                .parse(new StringReader(text))) {
+        try (var parser = CsvText.parse(text)) {
             return parser.stream().limit(MOST_ROWS + 1L).toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -103,12 +97,15 @@ public record MeterLog(List<Row> rows, List<EntryFault> faults) {
             return Optional.of(new EntryFault.TooFewColumns(record.getRecordNumber(), record.size()));
         }
         if (time(record.get(0), now, zone, last).isEmpty()) {
-            return Optional.of(new EntryFault.NoTime(record.getRecordNumber(), Quantity.quote(record.get(0))));
+            return Optional.of(new EntryFault.NoTime(
+                    record.getRecordNumber(), Quantity.quote(record.get(0).strip())));
         }
         return value(record.get(1), record.get(2)).isPresent()
                 ? Optional.empty()
                 : Optional.of(new EntryFault.NoValue(
-                        record.getRecordNumber(), Quantity.quote(record.get(1) + "," + record.get(2))));
+                        record.getRecordNumber(),
+                        Quantity.quote(
+                                record.get(1).strip() + "," + record.get(2).strip())));
     }
 
     private static Optional<Quantity> value(String number, String unit) {

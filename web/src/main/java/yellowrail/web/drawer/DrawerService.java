@@ -95,18 +95,15 @@ public class DrawerService {
         return new Found(lines, total, shown);
     }
 
-    /** How many a filter finds. */
-    @Transactional(readOnly = true)
-    int count(DrawerFilter filter) {
-        return mapper.count(search(filter, sits()));
-    }
+    /** What a filter finds: how many there are, and the first of them. */
+    record Selection(int count, List<Kept> first) {}
 
-    /** The first of what a filter finds. */
     @Transactional(readOnly = true)
-    List<Kept> first(int most, DrawerFilter filter) {
-        return mapper.find(search(filter, sits()), most, 0).stream()
-                .map(this::kept)
-                .toList();
+    Selection select(int most, DrawerFilter filter) {
+        DrawerSearch search = search(filter, sits());
+        return new Selection(
+                mapper.count(search),
+                mapper.find(search, most, 0).stream().map(this::kept).toList());
     }
 
     /** The words of the page are searched where they are known: here. */

@@ -60,12 +60,13 @@ class MatchController {
         if (size < Matching.LEAST_GROUP || size > Matching.MOST_GROUP) {
             faults.say("size", "page.match.size", Matching.LEAST_GROUP, Matching.MOST_GROUP);
         }
-        DrawerFilter filter = new DrawerFilter(type, q);
-        int count = tubes.isEmpty() ? drawer.count(filter) : tubes.size();
-        if (count > Matching.MOST_TUBES) {
-            faults.say("type", "page.match.too-many", count, Matching.MOST_TUBES);
+        DrawerService.Selection selection = tubes.isEmpty()
+                ? drawer.select(Matching.MOST_TUBES, new DrawerFilter(type, q))
+                : new DrawerService.Selection(tubes.size(), drawer.tubes(tubes));
+        if (selection.count() > Matching.MOST_TUBES) {
+            faults.say("type", "page.match.too-many", selection.count(), Matching.MOST_TUBES);
         }
-        List<Kept> selected = tubes.isEmpty() ? drawer.first(Matching.MOST_TUBES, filter) : drawer.tubes(tubes);
+        List<Kept> selected = selection.first();
         String name = commonest(selected);
         Optional<TubeType> known = drawer.type(name);
         if (known.isEmpty()) {

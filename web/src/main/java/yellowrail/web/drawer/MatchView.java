@@ -59,8 +59,7 @@ record MatchView(String summary, String basis, String outlook, List<Line> groups
         comparison.leftOut().forEach((label, why) -> left.add(new Left(label, words.say(why))));
         if (otherTypes > 0) {
             left.add(new Left(
-                    words.message("page.match.of-another-type", String.valueOf(otherTypes)),
-                    words.message("page.match.not-mixed")));
+                    words.message("page.match.of-another-type", otherTypes), words.message("page.match.not-mixed")));
         }
         return new MatchView(
                 summary(type, result, words),
@@ -78,7 +77,7 @@ record MatchView(String summary, String basis, String outlook, List<Line> groups
         return words.message(
                 (result.byBoth() ? "page.match.summary-by-both" : "page.match.summary")
                         + (result.groups().size() == 1 ? "-one" : ""),
-                String.valueOf(result.groups().size()),
+                result.groups().size(),
                 type.name(),
                 Figures.milliamps(result.difference()),
                 words.say(result.method()));

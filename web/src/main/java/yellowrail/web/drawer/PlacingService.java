@@ -145,9 +145,7 @@ class PlacingService {
         AmpSheet sheet = amp.sheet();
         if (kept.size() != sheet.sockets().size()) {
             return Proposal.none(words.message(
-                    "page.placing.as-many",
-                    String.valueOf(kept.size()),
-                    String.valueOf(sheet.sockets().size())));
+                    "page.placing.as-many", kept.size(), sheet.sockets().size()));
         }
         Optional<TubeType> type = drawer.type(kept.get(0).tube().type());
         if (type.isEmpty()

@@ -191,8 +191,7 @@ class LoadLineController {
         Asked asked = asked(id, typed);
         if (asked.stage().isPresent()
                 && !iron.keep(id, KeptDocument.of(asked.form(), asked.stage().get()))) {
-            asked.faults()
-                    .add("kept", words.message("page.load-line.kept-full", String.valueOf(IronService.MOST_KEPT)));
+            asked.faults().add("kept", words.message("page.load-line.kept-full", IronService.MOST_KEPT));
         }
         if (asked.faults().any()) {
             ModelAndView page = page(id, typed).addObject("faults", asked.faults());

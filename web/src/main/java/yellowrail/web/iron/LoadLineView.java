@@ -87,7 +87,7 @@ record LoadLineView(
                             words,
                             "common-to",
                             Figures.ohms(Math.rint(found.stage().bias().ohms().getAsDouble())),
-                            String.valueOf(tubes)),
+                            tubes),
                     false));
         }
         facts.add(new Fact(said(words, "efficiency"), Figures.fixed(100 * found.efficiency(), 0) + " %", false));

@@ -129,7 +129,7 @@ record TapsView(String nominal, List<String> taps, List<Row> rows, String pulled
         PulledPair pulled = PulledPair.of(nominal, perSide, taps);
         return words.message(
                 perSide == 2 ? "page.taps.pulled-to-one" : "page.taps.pulled",
-                String.valueOf(pulled.left()),
+                pulled.left(),
                 kilohms(pulled.wantedOhms(), 1),
                 kilohms(nominal, 1),
                 kilohms(pulled.givesOhms(), 1),

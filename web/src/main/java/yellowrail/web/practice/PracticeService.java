@@ -87,7 +87,7 @@ class PracticeService {
         long amp = amps.createPractice(workshop.sheet(
                 exercise == Exercise.NOTHING_WRONG
                         ? words.message("page.practice.amp")
-                        : words.message("page.practice.amp-of-exercise", String.valueOf(exercise.ordinal())),
+                        : words.message("page.practice.amp-of-exercise", exercise.ordinal()),
                 words.message("page.practice.notes-of-the-amp")));
         Run run = runs.begin(amp);
         OffsetDateTime now = OffsetDateTime.now(clock);

@@ -75,7 +75,7 @@ class MeterFiles {
         if (log.rows().isEmpty() || log.rows().size() > MeterLog.MOST_ROWS) {
             return log.rows().isEmpty()
                     ? words.message("run.file-empty")
-                    : words.message("run.file-too-long", String.valueOf(MeterLog.MOST_ROWS));
+                    : words.message("run.file-too-long", MeterLog.MOST_ROWS);
         }
         Situation alone = new Situation(
                 new Log(logs.catalogue(), List.of(new SheetVersion(1, amp.sheet())), Moment.EMPTY, List.of()),
@@ -95,7 +95,7 @@ class MeterFiles {
                 if (question.isPresent()) {
                     return words.message(
                             "run.file-line",
-                            String.valueOf(row.line()),
+                            row.line(),
                             words.say(question.get().asks()));
                 }
                 readings.add(NewReading.of(

@@ -30,6 +30,8 @@ import yellowrail.web.words.Words;
 class MeterReadingController {
 
     private static final int LONGEST_FILE = 1_000_000;
+    /** More digits than this no meter means. */
+    private static final MathContext DIGITS = new MathContext(7);
     /** What is alternating, by every word the entry line has for it. */
     private static final Set<String> ALTERNATING =
             EntryLine.wordsFor(ReadingKind.MAINS, ReadingKind.HEATER, ReadingKind.HEATER_BARE);
@@ -82,23 +84,23 @@ class MeterReadingController {
         }
         try {
             ScpiMeter.Asks asks = asks(where, sheet);
-            double value = meter.read(sheet.measuring().link(), asks);
-            String unit = asks == ScpiMeter.Asks.DC_AMPS ? "A" : "V";
-            return entries.enter(
-                    id,
-                    "%s %s%s"
-                            .formatted(
-                                    where,
-                                    new BigDecimal(value)
-                                            .round(new MathContext(7))
-                                            .toPlainString(),
-                                    unit)
-                            .strip(),
-                    by,
-                    false);
+            String value = typed(meter.read(sheet.measuring().link(), asks), asks);
+            return entries.enter(id, (where + " " + value).strip(), by, false);
         } catch (MeterException e) {
             return new EntryOutcome.Refused(where, words.say(e.fault()));
         }
+    }
+
+    /** As a hand would type it, with the digits that were sent but for idle zeros: {@code 36.4mV}, {@code 452V}. */
+    private static String typed(double value, ScpiMeter.Asks asks) {
+        boolean small = Math.abs(value) < 1;
+        return BigDecimal.valueOf(value)
+                        .movePointRight(small ? 3 : 0)
+                        .round(DIGITS)
+                        .stripTrailingZeros()
+                        .toPlainString()
+                + (small ? "m" : "")
+                + (asks == ScpiMeter.Asks.DC_AMPS ? "A" : "V");
     }
 
     private static ScpiMeter.Asks asks(String where, AmpSheet sheet) {

@@ -45,9 +45,9 @@ class LoadLineDayTest extends BrowserTest {
         assertThat(page.locator("#drawn[aria-busy=false] .sweeps figure")).hasCount(2);
     }
 
-    /** Waits until the field follows what is dragged. */
-    private static void followed(Page page, String before) {
-        page.waitForFunction("before => document.getElementById('load').value !== before", before);
+    /** Waits until the page has handled a move: the browser hands them over once a frame. */
+    private static void handled(Page page) {
+        page.evaluate("new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
     }
 
     private static double[] middle(Page page, String handle) {
@@ -88,9 +88,8 @@ class LoadLineDayTest extends BrowserTest {
         page.mouse().move(at[0], at[1]);
         page.mouse().down();
         for (int i = 1; i <= 15; i++) {
-            String before = page.locator("#load").inputValue();
             page.mouse().move(at[0] - i, at[1] + 5 * i);
-            followed(page, before);
+            handled(page);
         }
         page.mouse().up();
         settled(page);
@@ -128,9 +127,8 @@ class LoadLineDayTest extends BrowserTest {
         CDPSession finger = page.context().newCDPSession(page);
         touch(finger, "touchStart", at[0], at[1]);
         for (int i = 1; i <= 15; i++) {
-            String before = page.locator("#load").inputValue();
             touch(finger, "touchMove", at[0], at[1] + 3 * i);
-            followed(page, before);
+            handled(page);
         }
         touch(finger, "touchEnd", -1, -1);
         settled(page);

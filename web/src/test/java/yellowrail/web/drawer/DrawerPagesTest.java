@@ -219,7 +219,7 @@ class DrawerPagesTest {
                                 false)
                         .sheet());
         List<Long> tubes =
-                RunningApplication.bean(DrawerService.class).first(10, new DrawerFilter("6550A", "")).stream()
+                RunningApplication.bean(DrawerService.class).select(10, new DrawerFilter("6550A", "")).first().stream()
                         .map(Kept::id)
                         .toList();
         OffsetDateTime begun = OffsetDateTime.now().minusHours(1);
@@ -269,7 +269,8 @@ class DrawerPagesTest {
     void whatSomebodyElseHasSavedMeanwhileIsNotOverwritten() {
         bring(HEADER + "\n6GW8,C1,,,,used,,,,,,,,,,,,,\n");
         long id = RunningApplication.bean(DrawerService.class)
-                .first(1, new DrawerFilter("6GW8", ""))
+                .select(1, new DrawerFilter("6GW8", ""))
+                .first()
                 .get(0)
                 .id();
         String page = "/drawer/" + id;
@@ -296,7 +297,7 @@ class DrawerPagesTest {
                 + "\nEL37,M3,,,,suspect,,,,250,,-14,cathode,72,,,,,\n");
         String amp = Visitor.location(visitor.post("/amps", typed("/amps/new", "/amps", "name", "Osier 100%")));
         DrawerService drawer = RunningApplication.bean(DrawerService.class);
-        List<Long> tubes = drawer.first(9, new DrawerFilter("EL37", "")).stream()
+        List<Long> tubes = drawer.select(9, new DrawerFilter("EL37", "")).first().stream()
                 .map(Kept::id)
                 .toList();
         RunningApplication.bean(SeatService.class)
@@ -311,12 +312,12 @@ class DrawerPagesTest {
         assertThat(labels(drawer, "_")).isEmpty();
         String page = body(visitor.get("/drawer?type=EL37&q=osier"), 200);
         assertThat(page).contains("2 tubes", "M1", "M2").doesNotContain(">M3<");
-        assertThat(drawer.count(new DrawerFilter("EL37", "osier"))).isEqualTo(2);
+        assertThat(drawer.select(1, new DrawerFilter("EL37", "osier")).count()).isEqualTo(2);
     }
 
     private static List<String> labels(DrawerService drawer, String q) {
         DrawerFilter filter = new DrawerFilter("EL37", q);
-        List<String> first = drawer.first(9, filter).stream()
+        List<String> first = drawer.select(9, filter).first().stream()
                 .map(kept -> kept.tube().label())
                 .toList();
         assertThat(drawer.find(filter, 0).lines().stream().map(DrawerLine::label))

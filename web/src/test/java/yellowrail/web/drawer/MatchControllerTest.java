@@ -27,11 +27,12 @@ class MatchControllerTest {
 
     private ModelAndView match(int tubes) {
         when(drawer.type("EL34")).thenReturn(TubeCatalogue.published().find("EL34"));
-        when(drawer.count(new DrawerFilter("", ""))).thenReturn(tubes);
-        when(drawer.first(Matching.MOST_TUBES, new DrawerFilter("", "")))
-                .thenReturn(LongStream.range(0, Math.min(tubes, Matching.MOST_TUBES))
-                        .mapToObj(MatchControllerTest::kept)
-                        .toList());
+        when(drawer.select(Matching.MOST_TUBES, new DrawerFilter("", "")))
+                .thenReturn(new DrawerService.Selection(
+                        tubes,
+                        LongStream.range(0, Math.min(tubes, Matching.MOST_TUBES))
+                                .mapToObj(MatchControllerTest::kept)
+                                .toList()));
         return controller.match(List.of(), "", "", 2, "", 0);
     }
 

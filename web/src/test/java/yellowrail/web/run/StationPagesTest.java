@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -307,6 +308,29 @@ class StationPagesTest {
                 assertThat(reading.kind()).isEqualTo(kind);
                 assertThat(reading.value()).isCloseTo(Double.parseDouble(answers), within(1e-6));
             });
+        }
+    }
+
+    /** The log has what was sent, as a hand would have typed it. */
+    @ParameterizedTest
+    @CsvSource({
+        "V1,+3.64000000E-02,V1 36.4mV",
+        "V1,0.03641,V1 36.41mV",
+        "V1,+0.036412345678,V1 36.41235mV",
+        "plate,4.52E+02,plate 452V",
+        "plate,452.10,plate 452.1V"
+    })
+    void aNetworkMetersReadingIsLoggedWithTheDigitsItSent(String where, String sent, String logged) throws IOException {
+        try (LyingMeter meter = new LyingMeter(sent + "\n", 0)) {
+            on(PAIR.with(meter.link()));
+            safe();
+            Map<String, String> form = visitor.form(run + "?at=measure", run + "/readings");
+            form.put("line", where);
+            assertThat(visitor.post(run + "/meter", form).statusCode()).isEqualTo(302);
+            assertThat(Jsoup.parse(visitor.get(run).body())
+                            .selectFirst(".log .typed")
+                            .text())
+                    .isEqualTo(logged);
         }
     }
 }

@@ -1,0 +1,148 @@
+package yellowrail.web.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.util.HashMap;
+import java.util.Map;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import yellowrail.web.RunningApplication;
+import yellowrail.web.Visitor;
+
+/** The practice bench as forms: it works where no script runs. */
+@ExtendWith(RunningApplication.class)
+class PracticePagesTest {
+
+    private final Visitor visitor = new Visitor(RunningApplication.url());
+    private String run;
+
+    private HttpResponse<String> start(String exercise, String seed) {
+        Map<String, String> form = new HashMap<>(visitor.form("/practice", "/practice"));
+        form.put("exercise", exercise);
+        form.put("seed", seed);
+        return visitor.post("/practice", form);
+    }
+
+    @BeforeEach
+    void aWarmBench() {
+        run = Visitor.location(start("0", "5"));
+        sent("/ticks/closed", Map.of("ticked", "true"));
+        sent("/practice/power", Map.of());
+        sent("/practice/wait", Map.of("minutes", "10"));
+    }
+
+    private HttpResponse<String> post(String path, Map<String, String> fields) {
+        Map<String, String> form = new HashMap<>(visitor.form("/practice", "/practice"));
+        form.putAll(fields);
+        return visitor.post(run + path, form);
+    }
+
+    private void sent(String path, Map<String, String> fields) {
+        HttpResponse<String> answer = post(path, fields);
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(302);
+    }
+
+    private Document bench() {
+        return Jsoup.parse(visitor.get(run + "/practice").body());
+    }
+
+    private double shown() {
+        return Double.parseDouble(
+                bench().selectFirst("#display").attr("data-reading").split(" ")[0]);
+    }
+
+    @Test
+    void theLeadGoesWhereItIsPutAndIsReadThere() {
+        assertThat(bench().select(".active")).isEmpty();
+        sent("/practice/probe", Map.of("probe", "V1"));
+        assertThat(bench().select("[aria-pressed=true]").eachText()).containsExactly("V1");
+        assertThat(bench().selectFirst("#display").text()).contains("lead on V1", "mV");
+        assertThat(shown()).isBetween(10.0, 80.0);
+        sent("/practice/probe", Map.of("probe", "plate"));
+        assertThat(shown()).isBetween(250.0, 700.0);
+        assertThat(Jsoup.parse(visitor.get(run).body()).select(".log .typed").eachText())
+                .anyMatch(line -> line.startsWith("plate "))
+                .anyMatch(line -> line.startsWith("V1 "));
+    }
+
+    @Test
+    void aTurnIsSeenOnTheMeterAndLogged() {
+        sent("/practice/probe", Map.of("probe", "V1"));
+        double before = shown();
+        sent("/practice/turn", Map.of("pot", "0", "position", "40"));
+        assertThat(shown()).isGreaterThan(1.1 * before);
+        assertThat(bench().selectFirst(".knob b").text()).contains("40 of 100");
+        assertThat(Jsoup.parse(visitor.get(run).body()).select(".log .typed").eachText())
+                .contains("turn RANGE clockwise");
+        assertThat(post("/practice/turn", Map.of("pot", "0", "position", "-5")).statusCode())
+                .as("it has a stop")
+                .isEqualTo(404);
+        assertThat(bench().selectFirst(".knob b").text()).contains("40 of 100");
+    }
+
+    @Test
+    void switchedOffItCoolsAndTubesCanBeExchanged() {
+        assertThat(bench().select("#bench-power").text()).contains("Switch off");
+        sent("/practice/power", Map.of());
+        assertThat(bench().select("#bench-power").text()).contains("Switch on");
+        sent("/practice/swap", Map.of());
+        assertThat(Jsoup.parse(visitor.get(run).body()).select(".log .typed").eachText())
+                .anyMatch(line -> line.startsWith("tube "));
+    }
+
+    @Test
+    void timeGoesByInWholeMinutesAndNotForAnHour() {
+        String before = bench().selectFirst("#display").text();
+        sent("/practice/wait", Map.of("minutes", "600"));
+        assertThat(before).contains("bench time 10:");
+        assertThat(bench().selectFirst("#display").text()).contains("bench time 40:");
+    }
+
+    @Test
+    void aDiagnosisIsMarkedOnceAndShown() {
+        run = Visitor.location(start("3", "5"));
+        sent("/practice/mark", Map.of("said", "CREEPING_TUBE"));
+        assertThat(bench().select(".marking h2").text()).isEqualTo("Not passed");
+        assertThat(bench().select("#said")).as("there is no second try").isEmpty();
+        Document list = Jsoup.parse(visitor.get("/practice").body());
+        assertThat(list.select("li:has(a[href=" + path() + "])").text()).contains("Exercise 3", "not passed");
+    }
+
+    private String path() {
+        return run.replaceFirst("https?://[^/]+", "");
+    }
+
+    /** What no form of ours sends. */
+    @ParameterizedTest
+    @CsvSource({
+        "/practice/probe,probe,ceiling,404",
+        "/practice/turn,pot,0,400",
+        "/practice/mark,said,gremlins,404",
+        "/practice/mark,said,'',404",
+        "/practice/wait,minutes,soon,400"
+    })
+    void whatIsNotOnTheBenchIsRefusedInWords(String path, String field, String value, int status) {
+        HttpResponse<String> answer = post(path, Map.of(field, value));
+        assertThat(answer.statusCode()).isEqualTo(status);
+        assertThat(Jsoup.parse(answer.body()).select(".say").text())
+                .isNotEmpty()
+                .doesNotContain("Exception");
+    }
+
+    @Test
+    void aBenchThatIsNoneIsNotFound() {
+        assertThat(start("99", "").statusCode()).isEqualTo(404);
+        assertThat(visitor.get("/runs/999999/practice").statusCode()).isEqualTo(404);
+        assertThat(Jsoup.parse(visitor.get("/practice?seed=x'").body())
+                        .select("input[name=seed]")
+                        .eachAttr("value"))
+                .as("a seed is a number")
+                .containsOnly("");
+    }
+}
