@@ -1,7 +1,5 @@
 package yellowrail.core.drawer;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -15,6 +13,7 @@ import yellowrail.core.field.FieldReader;
 import yellowrail.core.finding.Code;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.match.TestCondition;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 
 /**
@@ -77,14 +76,14 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
                 found -> cells.addAll(List.of(
                         found.tested().map(LocalDate::toString).orElse(""),
                         found.tester(),
-                        plain(OptionalDouble.of(found.condition().plate()), 1),
-                        plain(OptionalDouble.of(found.condition().screen()), 1),
-                        plain(found.condition().grid(), 1),
+                        Figures.typed(OptionalDouble.of(found.condition().plate()), 1),
+                        Figures.typed(OptionalDouble.of(found.condition().screen()), 1),
+                        Figures.typed(found.condition().grid(), 1),
                         written(found.current()),
-                        plain(OptionalDouble.of(found.amps()), 1e3),
-                        plain(found.before(), 1e3),
-                        plain(found.warmMinutes(), 1),
-                        plain(found.transconductance(), 1e3),
+                        Figures.typed(OptionalDouble.of(found.amps()), 1e3),
+                        Figures.typed(found.before(), 1e3),
+                        Figures.typed(found.warmMinutes(), 1),
+                        Figures.typed(found.transconductance(), 1e3),
                         found.tap() == Microphony.UNKNOWN ? "" : written(found.tap()),
                         found.gas())),
                 () -> OF_A_TEST.forEach(column -> cells.add("")));
@@ -94,16 +93,6 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
     /** As a choice is written in a file: {@code rings alone}. */
     public static String written(Enum<?> choice) {
         return Code.of(choice).replace('-', ' ');
-    }
-
-    /** To the sixth decimal: finer is dust of the binary fractions. */
-    private static String plain(OptionalDouble si, double in) {
-        return si.isPresent()
-                ? BigDecimal.valueOf(si.getAsDouble() * in)
-                        .setScale(6, RoundingMode.HALF_EVEN)
-                        .stripTrailingZeros()
-                        .toPlainString()
-                : "";
     }
 
     /** Reads one row; every fault is noted beside its column. */

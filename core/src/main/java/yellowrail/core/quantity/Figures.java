@@ -3,6 +3,7 @@ package yellowrail.core.quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.OptionalDouble;
 
 /**
  * How figures are written, everywhere: with the digits that their plus-minus leaves them, and where none is known volts
@@ -120,6 +121,21 @@ public final class Figures {
                 .setScale(decimals, RoundingMode.HALF_UP)
                 .toPlainString();
         return text.matches("-0(\\.0*)?") ? text.substring(1) : text;
+    }
+
+    /**
+     * A number as it was typed, for a form or a file: to the sixth decimal, for finer is dust of the binary fractions;
+     * blank for none.
+     *
+     * @param in what takes SI to the unit it is typed in
+     */
+    public static String typed(OptionalDouble si, double in) {
+        return si.isPresent()
+                ? BigDecimal.valueOf(si.getAsDouble() * in)
+                        .setScale(6, RoundingMode.HALF_EVEN)
+                        .stripTrailingZeros()
+                        .toPlainString()
+                : "";
     }
 
     /** Up to five significant digits, without idle zeros or exponent. */

@@ -3,6 +3,7 @@ package yellowrail.core.quantity;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -75,5 +76,29 @@ class FiguresTest {
     @Test
     void zeroHasNoSign() {
         assertThat(Figures.fixed(-0.001, 2)).isEqualTo("0.00");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "0.0723, 1000, 72.3",
+        "0.0724567891, 1000, 72.456789",
+        "0.1, 1, 0.1",
+        "0.3, 1e-3, 0.0003",
+        "-14, 1, -14",
+        "220000, 1e-3, 220"
+    })
+    void aNumberForAFormIsAsItWasTyped(double si, double in, String typed) {
+        assertThat(Figures.typed(OptionalDouble.of(si), in)).isEqualTo(typed);
+        assertThat(Figures.typed(OptionalDouble.empty(), in)).isEmpty();
+    }
+
+    /** 34.6 \u00b1 0.5 less 22.9 \u00b1 0.4: the squares add up. */
+    @Test
+    void aDifferenceIsAsUnsureAsBoth() {
+        Estimate change = new Estimate(0.0346, 0.0005, List.of()).less(new Estimate(0.0229, 0.0004, List.of()));
+        assertThat(Figures.estimate(change, Unit.MILLIAMP)).isEqualTo("11.7 \u00b1 0.6 mA");
+        assertThat(Figures.estimate(
+                        new Estimate(452, 2.5, List.of()).less(new Estimate(463, 2.5, List.of())), Unit.VOLT))
+                .isEqualTo("-11 \u00b1 4 V");
     }
 }

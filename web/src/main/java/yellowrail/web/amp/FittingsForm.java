@@ -2,8 +2,6 @@ package yellowrail.web.amp;
 
 import static yellowrail.core.typed.Quantity.quote;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -55,36 +53,27 @@ record FittingsForm(
 
     static FittingsForm of(Fittings f) {
         return new FittingsForm(
-                plain(f.heaterAmps(), 1),
-                plain(f.otherHeaterAmps(), 1),
+                Figures.typed(f.heaterAmps(), 1),
+                Figures.typed(f.otherHeaterAmps(), 1),
                 f.rectifierTube(),
-                plain(f.firstFarads(), 1e6),
-                plain(f.transformerAmps(), 1e3),
-                plain(f.chokeAmps(), 1e3),
-                plain(f.outputAmps(), 1e3),
-                plain(f.heightMm(), 1),
-                plain(f.widthMm(), 1),
-                plain(f.gridLeakOhms(), 1e-3),
-                plain(f.loadOhms(), 1e-3),
-                plain(f.biasColdest(), 1),
-                plain(f.biasHottest(), 1),
-                plain(f.driveVolts(), 1),
-                plain(f.screenVolts(), 1),
+                Figures.typed(f.firstFarads(), 1e6),
+                Figures.typed(f.transformerAmps(), 1e3),
+                Figures.typed(f.chokeAmps(), 1e3),
+                Figures.typed(f.outputAmps(), 1e3),
+                Figures.typed(f.heightMm(), 1),
+                Figures.typed(f.widthMm(), 1),
+                Figures.typed(f.gridLeakOhms(), 1e-3),
+                Figures.typed(f.loadOhms(), 1e-3),
+                Figures.typed(f.biasColdest(), 1),
+                Figures.typed(f.biasHottest(), 1),
+                Figures.typed(f.driveVolts(), 1),
+                Figures.typed(f.screenVolts(), 1),
                 f.tiedPins(),
                 f.pinOne().name(),
                 f.familySwitch(),
                 f.iron().taps().stream().map(Figures::plain).collect(Collectors.joining(" ")),
-                plain(f.iron().copperOhms(), 1),
+                Figures.typed(f.iron().copperOhms(), 1),
                 String.join("; ", f.iron().hookups()));
-    }
-
-    private static String plain(OptionalDouble si, double in) {
-        return si.isPresent()
-                ? BigDecimal.valueOf(si.getAsDouble() * in)
-                        .setScale(6, RoundingMode.HALF_EVEN)
-                        .stripTrailingZeros()
-                        .toPlainString()
-                : "";
     }
 
     Fittings fittings(FormReader read, Faults faults) {

@@ -15,33 +15,24 @@ class AmpFormDraftTest {
     private final AmpForm first = named(draft.first(), "Bilberry");
 
     private static AmpForm named(AmpForm form, String name) {
-        return new AmpForm(
-                form.version(),
-                name,
-                "notes",
-                "quirks",
-                form.stage(),
-                form.sockets(),
-                form.pots(),
-                form.current(),
-                form.plate(),
-                form.screen(),
-                form.meter(),
-                form.target(),
-                form.supply(),
-                form.link(),
-                form.fittings(),
-                form.accepted(),
-                form.drawn());
+        return of(form, name, "notes", "quirks", form.stage());
     }
 
     private static AmpForm with(AmpForm form, String topology, String type, String tubes, String stereo, String bias) {
-        AmpForm.Stage stage = new AmpForm.Stage(topology, type, form.stage().ratingSystem(), "", tubes, stereo, bias);
-        return new AmpForm(
-                form.version(),
+        return of(
+                form,
                 form.name(),
                 form.notes(),
                 form.quirks(),
+                new AmpForm.Stage(topology, type, form.stage().ratingSystem(), "", tubes, stereo, bias));
+    }
+
+    private static AmpForm of(AmpForm form, String name, String notes, String quirks, AmpForm.Stage stage) {
+        return new AmpForm(
+                form.version(),
+                name,
+                notes,
+                quirks,
                 stage,
                 form.sockets(),
                 form.pots(),

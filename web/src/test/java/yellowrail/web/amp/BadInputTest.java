@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -261,5 +264,33 @@ class BadInputTest {
             assertThat(response.body()).contains("class=\"fault\"").doesNotContain("<script>alert(1)");
         }
         assertThat(visitor.get(run).body()).contains("Empty. Type on when");
+    }
+
+    /** Every field with a unit at once: each has its fault beside it, and what was typed stands in it. */
+    @ParameterizedTest
+    @CsvSource({
+        "/amps/new, /amps, abc, 40",
+        "/amps/new, /amps, 1e9, 40",
+        "/tubes/own?from=EL34, /tubes/own, abc, 9",
+        "/tubes/own?from=EL34, /tubes/own, -1e9, 9"
+    })
+    void allFaultsAreToldAtOnceEachBesideItsField(String page, String action, String typed, int fields) {
+        Document form = Jsoup.parse(visitor.get(page).body());
+        List<String> measured =
+                form.select(".input-group:has(.input-group-text) input").eachAttr("name");
+        assertThat(measured).hasSizeGreaterThan(fields).doesNotHaveDuplicates();
+        Map<String, String> filled = new HashMap<>(visitor.form(page, action));
+        measured.forEach(name -> filled.put(name, typed));
+        HttpResponse<String> response = visitor.post(action, filled);
+        assertThat(response.statusCode()).isEqualTo(422);
+        Document answer = Jsoup.parse(response.body());
+        for (String name : measured) {
+            Element input = answer.getElementById(name);
+            assertThat(input.attr("value")).as(name).isEqualTo(typed);
+            assertThat(input.attr("aria-invalid")).as(name).isEqualTo("true");
+            assertThat(answer.getElementById(input.attr("aria-describedby")).text())
+                    .as(name)
+                    .isNotBlank();
+        }
     }
 }
