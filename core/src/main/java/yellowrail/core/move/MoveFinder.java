@@ -98,9 +98,8 @@ public final class MoveFinder {
             return sheet.bias().isCathode() ? cathode(sets, start) : fixed(sets, start);
         } catch (NoLandingException e) {
             boolean weak = e.finding() instanceof MoveFinding.NoResistorBringsThem;
-            return known.halved(line)
-                    .filter(nearer -> !weak)
-                    .map(nearer -> find(nearer, sets))
+            Optional<SupplyLine> nearer = weak ? Optional.empty() : known.halved(line);
+            return nearer.map(halved -> find(halved, sets))
                     .orElseGet(() -> start.to(NextMove.Kind.OUT_OF_REACH, e.finding()));
         }
     }

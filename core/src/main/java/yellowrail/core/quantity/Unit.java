@@ -14,7 +14,7 @@ public enum Unit {
     MICROAMP(Dimension.CURRENT, 1e-6, "uA", "\u00b5a", "\u03bca"),
     OHM(Dimension.RESISTANCE, 1, "ohm", "ohms", "r", "\u03c9", "\u2126"),
     KILOHM(Dimension.RESISTANCE, 1e3, "k", "kohm", "kohms", "kilohm", "k\u03c9", "k\u2126"),
-    MEGOHM(Dimension.RESISTANCE, 1e6, "Mohm", "meg", "megohm"),
+    MEGOHM(Dimension.RESISTANCE, 1e6, "M", "mohm", "mohms", "meg", "megohm"),
     WATT(Dimension.POWER, 1, "W", "watt", "watts"),
     PERCENT(Dimension.RATIO, 1e-2, "%", "percent", "pct"),
     MINUTE(Dimension.TIME, 60, "min", "mins", "minute", "minutes"),
@@ -72,6 +72,10 @@ public enum Unit {
     /** Finds the unit written as {@code text}; case is free, so {@code MV} is millivolts: nobody probes megavolts. */
     public static Optional<Unit> of(String text) {
         String wanted = text.toLowerCase(Locale.ROOT);
+        if (text.equals("m")) {
+            // Half of mV or mA; nobody means a megohm by it.
+            return Optional.empty();
+        }
         return Arrays.stream(values())
                 .filter(unit -> unit.symbol.toLowerCase(Locale.ROOT).equals(wanted) || unit.spellings.contains(wanted))
                 .findFirst();

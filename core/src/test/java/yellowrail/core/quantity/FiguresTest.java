@@ -54,8 +54,8 @@ class FiguresTest {
 
     @Test
     void aMegohmIsNotAThousandKilohms() {
-        assertThat(Figures.in(Unit.KILOHM, 1e6)).isEqualTo("1 Mohm");
-        assertThat(Figures.in(Unit.KILOHM, 2.2e6)).isEqualTo("2.2 Mohm");
+        assertThat(Figures.in(Unit.KILOHM, 1e6)).isEqualTo("1 M");
+        assertThat(Figures.in(Unit.KILOHM, 2.2e6)).isEqualTo("2.2 M");
         assertThat(Figures.in(Unit.KILOHM, 470e3)).isEqualTo("470 k");
     }
 

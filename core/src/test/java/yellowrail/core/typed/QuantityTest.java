@@ -31,7 +31,9 @@ class QuantityTest {
                 "12.4 ohm | OHM | 12.4",
                 "1.2e2 | OHM | 120",
                 "36.4 | MILLIAMP | 0.0364",
-                "250uA | MILLIAMP | 0.00025"
+                "250uA | MILLIAMP | 0.00025",
+                "1M | KILOHM | 1000000",
+                "2.2 meg | KILOHM | 2200000"
             })
     void readsWhatBuildersWrite(String typed, Unit assumed, double si) {
         assertThat(Quantity.parse(typed).si(assumed)).isCloseTo(si, within(1e-12 + 1e-12 * Math.abs(si)));
@@ -41,9 +43,19 @@ class QuantityTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "'' | nothing-typed", "abc | not-a-number", "NaN | not-a-number", "Infinity | not-a-number",
-                "1e309 | too-large", "1e10 | too-large", "12 parsec | unknown-unit", "1,000 | thousand-or-decimal",
-                "--5 | not-a-number", "<script> | not-a-number", "\uD83D\uDE00 | not-a-number", "3.2.1 | not-a-number"
+                "'' | nothing-typed",
+                "abc | not-a-number",
+                "NaN | not-a-number",
+                "Infinity | not-a-number",
+                "1e309 | too-large",
+                "1e10 | too-large",
+                "12 parsec | unknown-unit",
+                "38m | unknown-unit",
+                "1,000 | thousand-or-decimal",
+                "--5 | not-a-number",
+                "<script> | not-a-number",
+                "\uD83D\uDE00 | not-a-number",
+                "3.2.1 | not-a-number"
             })
     void refusesTheRestAndSaysWhy(String typed, String code) {
         assertThatThrownBy(() -> Quantity.parse(typed))
