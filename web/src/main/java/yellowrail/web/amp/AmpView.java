@@ -18,8 +18,7 @@ import yellowrail.web.words.Words;
  * @param pots each pot in one line
  * @param quirks in the builder's words
  * @param notes in the builder's words
- * @param drawing the stage drawn
- * @param occupants what is written on the tube in each socket, nothing where none of the drawer sits
+ * @param drawing the stage drawn, with the names of the drawer's tubes
  */
 record AmpView(
         long id,
@@ -29,8 +28,7 @@ record AmpView(
         List<String> pots,
         String quirks,
         String notes,
-        StageDrawing drawing,
-        List<List<String>> occupants) {
+        StageDrawing drawing) {
 
     /** A line of the sheet. */
     record Fact(String name, String value) {}
@@ -45,12 +43,14 @@ record AmpView(
                 sheet.pots().stream().map(pot -> pot(pot, words)).toList(),
                 sheet.identity().quirks(),
                 sheet.identity().notes(),
-                StageDrawing.of(sheet, words),
-                sheet.sockets().stream()
-                        .map(socket -> Optional.ofNullable(seated.get(socket.label()))
-                                .map(List::of)
-                                .orElse(List.of()))
-                        .toList());
+                StageDrawing.of(
+                        sheet,
+                        sheet.sockets().stream()
+                                .map(socket -> Optional.ofNullable(seated.get(socket.label()))
+                                        .map(List::of)
+                                        .orElse(List.of()))
+                                .toList(),
+                        words));
     }
 
     private static String pot(Pot pot, Words words) {

@@ -28,18 +28,36 @@ public record StageDrawing(int width, int height, List<Tube> tubes, List<Point> 
     private static final int SIGN = 9;
     private static final int POINT_Y = 164;
 
-    /** A tube at its socket, drawn about its axis; {@code sign} is the path of its side's sign. */
-    public record Tube(Place axis, String label, String side, String sideName, String channel, String sign) {}
+    /**
+     * A tube at its socket, drawn about its axis.
+     *
+     * @param sign the path of its side's sign
+     * @param occupant what is written on it, line by line
+     */
+    public record Tube(
+            Place axis,
+            String label,
+            String side,
+            String sideName,
+            String channel,
+            String sign,
+            List<String> occupant) {}
 
     /** A test point under the tubes that share it, drawn about its middle; {@code wire} joins them. */
     public record Point(Place middle, String wire, String label) {}
+
+    /** The part of the drawing that is shown. */
+    public String viewBox() {
+        return "0 0 %d %d".formatted(width, height);
+    }
 
     /** The path of the rail. */
     public String rail() {
         return "M6 12H" + (width - 6);
     }
 
-    public static StageDrawing of(AmpSheet sheet, Words words) {
+    /** @param occupants what is written on the tube in each socket, in the order of the sheet */
+    public static StageDrawing of(AmpSheet sheet, List<List<String>> occupants, Words words) {
         List<Tube> tubes = new ArrayList<>();
         List<Socket> sockets = sheet.sockets();
         for (int i = 0; i < sockets.size(); i++) {
@@ -50,7 +68,8 @@ public record StageDrawing(int width, int height, List<Tube> tubes, List<Point> 
                     Code.of(socket.side()),
                     words.name(socket.side()),
                     socket.channel() == Channel.MONO ? "" : words.name(socket.channel()),
-                    SideSign.path(socket.side(), 0, SIGN_Y, SIGN)));
+                    SideSign.path(socket.side(), 0, SIGN_Y, SIGN),
+                    occupants.get(i)));
         }
         List<Point> points =
                 sheet.testPoints().stream().map(point -> joined(point, sockets)).toList();

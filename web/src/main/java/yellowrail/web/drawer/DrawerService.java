@@ -73,7 +73,16 @@ public class DrawerService {
     record Found(List<DrawerLine> lines, int total, int page) {
 
         public boolean more() {
-            return (page + 1) * PAGE < total;
+            return further() * PAGE < total;
+        }
+
+        /** The page before; below 0 for none. */
+        public int earlier() {
+            return page - 1;
+        }
+
+        public int further() {
+            return page + 1;
         }
     }
 

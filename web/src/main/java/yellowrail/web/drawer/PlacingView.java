@@ -21,15 +21,14 @@ import yellowrail.web.words.Words;
  * @param plans the seatings, the present one first; for tubes that are not in the amp yet only the proposed one
  * @param doable whether there is something to do
  */
-record PlacingView(String sentence, String basis, StageDrawing drawing, List<Plan> plans, boolean doable) {
+record PlacingView(String sentence, String basis, List<Plan> plans, boolean doable) {
 
-    /** A seating: what stands at each socket, line by line, and how the sides compare. */
-    record Plan(String name, List<List<String>> occupants, List<String> balance) {}
+    /** A seating: drawn with what sits at each socket, and how the sides compare. */
+    record Plan(String name, StageDrawing drawing, List<String> balance) {}
 
     static PlacingView of(Amp amp, PlacingService.Proposal proposal, Words words) {
-        StageDrawing drawing = StageDrawing.of(amp.sheet(), words);
         if (proposal.placing().isEmpty()) {
-            return new PlacingView(words.message("page.placing.none"), proposal.basis(), drawing, List.of(), false);
+            return new PlacingView(words.message("page.placing.none"), proposal.basis(), List.of(), false);
         }
         Placing placing = proposal.placing().get();
         Placing.Seating best = placing.best();
@@ -44,33 +43,34 @@ record PlacingView(String sentence, String basis, StageDrawing drawing, List<Pla
             return new PlacingView(
                     words.message("page.placing.put", moves),
                     proposal.basis(),
-                    drawing,
-                    List.of(plan("proposed", best, proposal, words)),
+                    List.of(plan("proposed", amp, best, proposal, words)),
                     true);
         }
         return moved.isEmpty()
                 ? new PlacingView(
                         words.message("page.placing.best-already"),
                         proposal.basis(),
-                        drawing,
-                        List.of(plan("present-best", best, proposal, words)),
+                        List.of(plan("present-best", amp, best, proposal, words)),
                         false)
                 : new PlacingView(
                         words.message("page.placing.move", moves),
                         proposal.basis(),
-                        drawing,
                         List.of(
-                                plan("present", placing.present(), proposal, words),
-                                plan("proposed", best, proposal, words)),
+                                plan("present", amp, placing.present(), proposal, words),
+                                plan("proposed", amp, best, proposal, words)),
                         true);
     }
 
-    private static Plan plan(String name, Placing.Seating seating, PlacingService.Proposal proposal, Words words) {
+    private static Plan plan(
+            String name, Amp amp, Placing.Seating seating, PlacingService.Proposal proposal, Words words) {
         return new Plan(
                 words.message("page.placing." + name),
-                seating.tubes().stream()
-                        .map(tube -> List.of(occupant(tube, proposal, words), Figures.milliamps(tube.amps())))
-                        .toList(),
+                StageDrawing.of(
+                        amp.sheet(),
+                        seating.tubes().stream()
+                                .map(tube -> List.of(occupant(tube, proposal, words), Figures.milliamps(tube.amps())))
+                                .toList(),
+                        words),
                 seating.imbalance().entrySet().stream()
                         .map(channel -> balance(seating, channel, words))
                         .toList());

@@ -61,7 +61,7 @@ class IronController {
                 .addObject("typed", typed)
                 .addObject("faults", faults)
                 .addObject("taps", TapsView.of(sheet, amp.own().stage(), rating, words))
-                .addObject("assumed", words.say(amp.own().assumed()))
+                .addObject("assumed", words.list(amp.own().assumed()))
                 .addObject("unusable", amp.unusable(words))
                 .addObject("other", amp.other() ? sheet.tubeType() : "")
                 .addObject("tapRows", RatioForm.TAPS)
@@ -115,8 +115,9 @@ class IronController {
         double primary = iron.amp(id).own().stage().loadOhms();
         if (file != null && !file.isEmpty()) {
             ImpedanceFile measured = ImpedanceFile.parse(new String(file.getBytes(), StandardCharsets.UTF_8));
-            measured.faults()
-                    .forEach(fault -> faults.add("file" + faults.byField().size(), words.say(fault)));
+            if (!measured.faults().isEmpty()) {
+                faults.add("file", String.join("; ", words.say(measured.faults())));
+            }
             view = measured.speaker()
                     .filter(found -> !faults.any())
                     .map(found -> SpeakerView.of(found, nominal, primary, words.say(measured.remarks()), words));

@@ -99,7 +99,7 @@ class LoadLineController {
                         List.of(
                                 new Choice("fixed", words.message("page.iron.loadline.fixed")),
                                 new Choice("cathode", words.message("page.iron.loadline.cathode"))))
-                .addObject("assumed", words.say(asked.amp().own().assumed()))
+                .addObject("assumed", words.list(asked.amp().own().assumed()))
                 .addObject("unusable", asked.amp().unusable(words))
                 .addObject("grids", asked.amp().grids(words))
                 .addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");

@@ -22,7 +22,7 @@ record RatioView(List<Row> rows, String sets, List<Offer> offers, List<String> f
                         found.tap().label(),
                         Figures.plain(found.tap().volts()) + " V",
                         Figures.fixed(found.turns(), 2),
-                        Figures.fixed(found.impedance(), 0),
+                        Figures.fixed(found.impedance(), 0) + " : 1",
                         found.primaryOhms().stream()
                                 .map(ohms -> kilohms(ohms) + " k")
                                 .toList(),

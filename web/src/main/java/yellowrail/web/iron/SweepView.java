@@ -41,6 +41,11 @@ record SweepView(
     /** The name of a mark takes about so much, px. */
     private static final double NAME = 60;
 
+    /** What is drawn, for those who do not see it. */
+    public String told() {
+        return title + ". " + says;
+    }
+
     /** A load of the builder\u2019s on the sweep; its name stands beside its line, on the side with room. */
     record Mark(String path, String label, Place at, String anchor) {}
 

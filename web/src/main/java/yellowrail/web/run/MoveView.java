@@ -35,6 +35,13 @@ record MoveView(
         List<MainsRow> mains,
         String mainsFrom) {
 
+    private static final int NOTES_SHOWN = 3;
+
+    /** What a careful colleague would add, the most important shown. */
+    public Notes shortly() {
+        return Notes.of(notes, NOTES_SHOWN);
+    }
+
     /** A standard resistor and what it would give. */
     record Choice(
             String ohms,
@@ -112,7 +119,7 @@ record MoveView(
                                     "page.move.watts-of",
                                     Figures.fixed(choice.watts(), 2),
                                     Figures.plain(choice.rating())),
-                            Figures.volts(choice.bypassVolts()),
+                            "\u2265 " + Figures.volts(choice.bypassVolts()),
                             choice == advice.best());
                 })
                 .toList();

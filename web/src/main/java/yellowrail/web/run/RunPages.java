@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
 import yellowrail.core.supply.MainsRange;
@@ -63,7 +64,7 @@ class RunPages {
                                 ? words.message("run.stored-again")
                                 : "")
                 .addObject("form", UUID.randomUUID().toString())
-                .addObject("span", percent(span))
+                .addObject("span", Figures.fixed(percent(span), 0))
                 .addObject("practice", run.isPractice())
                 .addObject("view", RunView.of(run, log, progress, here, percent(span) / 100, words, clock))
                 .addObject("seated", seats.labels(amp.id()));

@@ -65,8 +65,19 @@ record RunView(
         String meter) {
 
     private static final int LOG_LINES = 20;
+    private static final int COMMON_SHOWN = 4;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
+
+    /** What is to be said of every tube alike, shortly. */
+    public Notes commonShortly() {
+        return Notes.of(common, COMMON_SHOWN);
+    }
+
+    /** How urgent its sentence looks. */
+    public String urgency() {
+        return worstToken + (alarm ? " switch-off" : "");
+    }
 
     /** The two sides of a channel. */
     record Balance(String channel, String push, String pull, String imbalance, String unseen, boolean tolerable) {}

@@ -71,6 +71,11 @@ record StationView(
         return figures && !gated;
     }
 
+    /** Whether it is worked at with the meter, so that the cursor belongs on the entry line. */
+    public boolean atTheMeter() {
+        return number > Station.TUBES.ordinal() + 1 && number < Station.CLOSE.ordinal() + 1;
+    }
+
     static StationView of(
             Station station, StageIdle stage, RunProgress progress, Moment now, ZoneId zone, Words words) {
         AmpSheet sheet = stage.sheet();

@@ -40,6 +40,17 @@ record TubeCard(
         String atReference) {
 
     private static final String UNKNOWN = "\u2013";
+    private static final int NOTES_SHOWN = 3;
+
+    /** What is to be said of it on the socket plan; all of it is in the arithmetic. */
+    public Notes shortly() {
+        return Notes.of(notes, NOTES_SHOWN);
+    }
+
+    /** How its card looks. */
+    public String look() {
+        return verdictToken + (stale.isEmpty() ? "" : " stale");
+    }
 
     static TubeCard of(TubeIdle tube, Unit shows, Words words) {
         Judgement judgement = tube.judgement();

@@ -49,6 +49,11 @@ public class Words {
         return String.join(" ", say(findings));
     }
 
+    /** Findings that are parts of one sentence. */
+    public String list(List<? extends Finding> findings) {
+        return String.join(", ", say(findings));
+    }
+
     /** What a choice is called. */
     public String name(Enum<?> choice) {
         return message(key(choice.getDeclaringClass()) + "." + Code.of(choice));

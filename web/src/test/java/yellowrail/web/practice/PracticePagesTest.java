@@ -131,7 +131,8 @@ class PracticePagesTest {
         HttpResponse<String> answer = post(path, Map.of(field, value));
         assertThat(answer.statusCode()).isEqualTo(status);
         assertThat(Jsoup.parse(answer.body()).select(".say").text())
-                .isNotEmpty()
+                .as("a sentence, with no class's name in it")
+                .matches("\\p{Lu}[^.]+ [^.]+\\..*")
                 .doesNotContain("Exception");
     }
 
