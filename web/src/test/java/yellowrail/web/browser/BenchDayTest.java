@@ -153,7 +153,7 @@ class BenchDayTest extends BrowserTest {
             enter(page, line);
         }
         page.click("text=Before and after");
-        assertThat(page.locator("table.compare tbody").first()).containsText("+11.78 mA");
+        assertThat(page.locator("table.compare tbody").first()).containsText("+11.8 \u00b1 0.9 mA");
         assertThat(page.locator("table.compare tbody").first()).containsText("in window");
         page.context().close();
     }

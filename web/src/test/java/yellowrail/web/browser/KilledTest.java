@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -16,6 +17,10 @@ import yellowrail.web.RunningApplication;
 
 /** What was acknowledged is still there after kill -9; what was not stored is said not to be. */
 class KilledTest {
+
+    /** The first request to an application that has just started, on a machine that may have other work. */
+    private static final LocatorAssertions.HasCountOptions COLD =
+            new LocatorAssertions.HasCountOptions().setTimeout(20_000);
 
     private final List<OwnProcess> started = new ArrayList<>();
     private Path data;
@@ -65,7 +70,7 @@ class KilledTest {
 
             OwnProcess second = start(port);
             keys.press("Enter");
-            assertThat(page.locator(".log li")).hasCount(3);
+            assertThat(page.locator(".log li")).hasCount(3, COLD);
             assertThat(page.locator(".sentence")).containsText("V2 is cold: 48.5 %");
             assertThat(page.locator("#not-stored")).hasCount(0);
             second.kill();
