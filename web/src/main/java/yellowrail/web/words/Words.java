@@ -1,10 +1,8 @@
 package yellowrail.web.words;
 
-import java.lang.reflect.RecordComponent;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.context.MessageSource;
 import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.stereotype.Component;
@@ -12,7 +10,6 @@ import yellowrail.core.finding.Code;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.In;
 import yellowrail.core.finding.Shown;
-import yellowrail.core.finding.Then;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Base;
@@ -33,11 +30,10 @@ public class Words {
     }
 
     public String say(Finding finding) {
-        RecordComponent[] components = finding.getClass().getRecordComponents();
-        Object[] arguments = Stream.of(components)
-                .map(component -> argument(component, finding))
-                .toArray();
-        return message(key(finding.getClass()), arguments);
+        Told told = Told.of(finding.getClass());
+        Object[] arguments =
+                told.parts().stream().map(part -> argument(part, finding)).toArray();
+        return message(told.key(), arguments);
     }
 
     public List<String> say(List<? extends Finding> findings) {
@@ -64,51 +60,25 @@ public class Words {
         return messages.getMessage(key, arguments, LocaleContextHolder.getLocale());
     }
 
-    /**
-     * Where the words of a finding or of a choice stand: {@code idle.plate-over-limit}, {@code amp.pot-turn.clockwise}.
-     */
+    /** Where the words of a finding or of a choice stand. */
     static String key(Class<?> type) {
-        String home = type.getPackageName();
-        String inside =
-                type.isEnum() && type.getEnclosingClass() != null ? Code.of(type.getEnclosingClass()) + "-" : "";
-        return home.substring(home.lastIndexOf('.') + 1) + "." + inside + Code.of(type);
+        return Told.of(type).key();
     }
 
-    private String argument(RecordComponent component, Finding finding) {
-        Object value = value(component, finding);
+    private String argument(Told.Part part, Finding finding) {
+        Object value = part.of(finding);
         if (value instanceof Double number) {
-            In in = component.getAnnotation(In.class);
-            return in == null
-                    ? Figures.plain(number)
-                    : besideIt(component, finding)
-                            .map(plusMinus -> Figures.beside(plusMinus, number, in.value()[0]))
-                            .orElseGet(() -> number(number, in));
+            return part.in().map(in -> number(part, in, number, finding)).orElseGet(() -> Figures.plain(number));
         }
-        boolean then = component.isAnnotationPresent(Then.class);
-        return value instanceof List<?> list ? joined(list, then ? message("words.then") : ", ") : argument(value);
+        return value instanceof List<?> list
+                ? joined(list, part.then() ? message("words.then") : ", ")
+                : argument(value);
     }
 
-    /** The plus-minus that a record tells right after a number. */
-    private static Optional<Double> besideIt(RecordComponent number, Finding finding) {
-        List<RecordComponent> all = List.of(finding.getClass().getRecordComponents());
-        int next = all.stream().map(RecordComponent::getName).toList().indexOf(number.getName()) + 1;
-        return next < all.size() && isPlusMinus(all.get(next)) && !isPlusMinus(number)
-                ? Optional.of((Double) value(all.get(next), finding))
-                : Optional.empty();
-    }
-
-    private static boolean isPlusMinus(RecordComponent component) {
-        In in = component.getAnnotation(In.class);
-        return in != null && in.plusMinus();
-    }
-
-    private static Object value(RecordComponent component, Finding finding) {
-        try {
-            component.getAccessor().setAccessible(true);
-            return component.getAccessor().invoke(finding);
-        } catch (ReflectiveOperationException e) {
-            throw new IllegalStateException("a finding's number cannot be read: " + component, e);
-        }
+    private static String number(Told.Part part, In in, double number, Finding finding) {
+        return part.plusMinus()
+                .map(plusMinus -> Figures.beside((Double) plusMinus.of(finding), number, in.value()[0]))
+                .orElseGet(() -> number(number, in));
     }
 
     private String argument(Object value) {
