@@ -2,6 +2,8 @@ package yellowrail.web.meter;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.net.SocketTimeoutException;
@@ -23,6 +25,8 @@ public class ScpiMeter {
     private static final double OVERLOAD = 9e36;
 
     private static final double MOST = 1e5;
+    /** More digits than this no meter means. */
+    private static final MathContext DIGITS = new MathContext(7);
 
     /** What can be asked. */
     public enum Asks {
@@ -38,14 +42,16 @@ public class ScpiMeter {
     }
 
     /**
-     * @return V or A
+     * @return V or A, with the digits that were sent: they tell how finely the meter reads
      * @throws MeterException if there is no usable answer
      */
-    public double read(MeterLink link, Asks asks) {
+    public BigDecimal read(MeterLink link, Asks asks) {
         String answer = ask(link, asks.command);
         double value;
+        BigDecimal sent;
         try {
             value = Double.parseDouble(answer.strip());
+            sent = Double.isFinite(value) && value != 0 ? new BigDecimal(answer.strip()) : BigDecimal.ZERO;
         } catch (NumberFormatException e) {
             throw new MeterException(
                     new MeterFault.NoNumber(link.toString(), answer.replaceAll("[^ -~]", "?"), asks.command));
@@ -56,7 +62,7 @@ public class ScpiMeter {
         if (!(Math.abs(value) <= MOST)) {
             throw new MeterException(new MeterFault.NothingMeasures(link.toString(), answer.strip()));
         }
-        return value;
+        return sent.round(DIGITS);
     }
 
     private static String ask(MeterLink link, String command) {

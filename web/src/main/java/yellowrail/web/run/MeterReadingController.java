@@ -2,7 +2,6 @@ package yellowrail.web.run;
 
 import java.io.IOException;
 import java.math.BigDecimal;
-import java.math.MathContext;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Set;
@@ -30,8 +29,6 @@ import yellowrail.web.words.Words;
 class MeterReadingController {
 
     private static final int LONGEST_FILE = 1_000_000;
-    /** More digits than this no meter means. */
-    private static final MathContext DIGITS = new MathContext(7);
     /** What is alternating, by every word the entry line has for it. */
     private static final Set<String> ALTERNATING =
             EntryLine.wordsFor(ReadingKind.MAINS, ReadingKind.HEATER, ReadingKind.HEATER_BARE);
@@ -91,14 +88,10 @@ class MeterReadingController {
         }
     }
 
-    /** As a hand would type it, with the digits that were sent but for idle zeros: {@code 36.4mV}, {@code 452V}. */
-    private static String typed(double value, ScpiMeter.Asks asks) {
-        boolean small = Math.abs(value) < 1;
-        return BigDecimal.valueOf(value)
-                        .movePointRight(small ? 3 : 0)
-                        .round(DIGITS)
-                        .stripTrailingZeros()
-                        .toPlainString()
+    /** As a hand would type it, with every digit that was sent: {@code 36.40mV}, {@code 452.1V}. */
+    private static String typed(BigDecimal value, ScpiMeter.Asks asks) {
+        boolean small = value.abs().compareTo(BigDecimal.ONE) < 0;
+        return (small ? value.movePointRight(3) : value).toPlainString()
                 + (small ? "m" : "")
                 + (asks == ScpiMeter.Asks.DC_AMPS ? "A" : "V");
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import org.junit.jupiter.api.Test;
@@ -14,22 +15,31 @@ import yellowrail.core.amp.MeterLink;
 
 class ScpiMeterTest {
 
-    private static double read(String answer, long pause) throws IOException {
+    private static BigDecimal read(String answer, long pause) throws IOException {
         try (LyingMeter meter = new LyingMeter(answer, pause)) {
             return new ScpiMeter().read(meter.link(), ScpiMeter.Asks.DC_VOLTS);
         }
     }
 
     @ParameterizedTest
-    @CsvSource({"+4.52100000E+02,452.1", "0.0364,0.0364", "-46.8,-46.8", "' 38.2 ',38.2"})
-    void anOrdinaryAnswerIsRead(String answer, double value) throws IOException {
+    @CsvSource({
+        "+4.52100000E+02,452.1000",
+        "452.1,452.1",
+        "0.03640,0.03640",
+        "-46.8,-46.8",
+        "' 38.2 ',38.2",
+        "12.34567891,12.34568",
+        "1e-400,0",
+        "0e-999999999,0"
+    })
+    void anOrdinaryAnswerIsReadWithItsDigits(String answer, BigDecimal value) throws IOException {
         assertThat(read(answer + "\n", 0)).isEqualTo(value);
         assertThat(read(answer + "\r\n", 0)).isEqualTo(value);
     }
 
     @Test
     void anAnswerWithoutItsLineEndCountsWhenTheMeterHangsUp() throws IOException {
-        assertThat(read("452.1", 0)).isEqualTo(452.1);
+        assertThat(read("452.1", 0)).isEqualTo("452.1");
     }
 
     @ParameterizedTest
@@ -37,6 +47,8 @@ class ScpiMeterTest {
             delimiter = '|',
             value = {
                 "hello\\n|no-number",
+                "1.0f\\n|no-number",
+                "0x1p3\\n|no-number",
                 "\\n|no-number",
                 "+9.90000000E+37\\n|overload",
                 "NaN\\n|nothing-measures",

@@ -311,14 +311,14 @@ class StationPagesTest {
         }
     }
 
-    /** The log has what was sent, as a hand would have typed it. */
+    /** The log has what was sent, to the last digit: that tells how finely it was read. */
     @ParameterizedTest
     @CsvSource({
-        "V1,+3.64000000E-02,V1 36.4mV",
+        "V1,+3.64000000E-02,V1 36.40000mV",
         "V1,0.03641,V1 36.41mV",
         "V1,+0.036412345678,V1 36.41235mV",
         "plate,4.52E+02,plate 452V",
-        "plate,452.10,plate 452.1V"
+        "plate,452.10,plate 452.10V"
     })
     void aNetworkMetersReadingIsLoggedWithTheDigitsItSent(String where, String sent, String logged) throws IOException {
         try (LyingMeter meter = new LyingMeter(sent + "\n", 0)) {
