@@ -6,7 +6,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.Function;
+import yellowrail.web.database.Recent;
 
 /**
  * What was computed from the logs of runs, for as long as nothing it was computed from has changed.
@@ -17,12 +19,7 @@ public final class Remembered<K, T> {
 
     private static final int MOST = 2000;
 
-    private final Map<Long, Known<K, T>> known = new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Long, Known<K, T>> eldest) {
-            return size() > MOST;
-        }
-    };
+    private final Recent<Long, Known<K, T>> known = new Recent<>(MOST);
 
     private record Known<K, T>(K from, T value) {}
 
@@ -33,21 +30,16 @@ public final class Remembered<K, T> {
     public Map<Run, T> of(Map<Run, K> from, Function<Collection<Run>, Map<Run, T>> compute) {
         Map<Run, T> values = new LinkedHashMap<>();
         List<Run> changed = new ArrayList<>();
-        synchronized (known) {
-            from.forEach((run, state) -> {
-                Known<K, T> last = known.get(run.id());
-                boolean same = last != null && Objects.equals(last.from(), state);
-                values.put(run, same ? last.value() : null);
-                if (!same) {
-                    changed.add(run);
-                }
-            });
-        }
+        from.forEach((run, state) -> {
+            Optional<Known<K, T>> same = known.get(run.id()).filter(last -> Objects.equals(last.from(), state));
+            values.put(run, same.map(Known::value).orElse(null));
+            if (same.isEmpty()) {
+                changed.add(run);
+            }
+        });
         if (!changed.isEmpty()) {
             Map<Run, T> computed = compute.apply(changed);
-            synchronized (known) {
-                computed.forEach((run, value) -> known.put(run.id(), new Known<>(from.get(run), value)));
-            }
+            computed.forEach((run, value) -> known.put(run.id(), new Known<>(from.get(run), value)));
             values.putAll(computed);
         }
         return values;
