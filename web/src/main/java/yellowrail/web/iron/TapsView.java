@@ -60,7 +60,7 @@ record TapsView(String nominal, List<String> taps, List<Row> rows, String pulled
             List<Double> columns = named || open ? taps.subList(0, 1) : taps;
             int span = named || open ? taps.size() : 1;
             rows.add(new Row(
-                    String.join(", ", words.say(hookup.told())),
+                    words.list(hookup.told()),
                     sheet.fittings().iron().hookups().contains(typed),
                     columns.stream()
                             .map(tap -> cell(hookup.reflected(nominal, tap), nominal, span, stage, rating, words))

@@ -288,6 +288,14 @@ class StationPagesTest {
         assertThat(type("V1 40").body()).contains("judged by cathode-bias numbers", "sheet target customary; V1 40mV");
     }
 
+    private void takeFrom(LyingMeter meter, String where) {
+        on(PAIR.with(meter.link()));
+        safe();
+        Map<String, String> form = visitor.form(run + "?at=measure", run + "/readings");
+        form.put("line", where);
+        assertThat(visitor.post(run + "/meter", form).statusCode()).isEqualTo(302);
+    }
+
     /** Mains and heaters alternate: a meter on the network is asked for AC there, for DC everywhere else. */
     @ParameterizedTest
     @CsvSource({
@@ -298,11 +306,7 @@ class StationPagesTest {
     void aMeterOnTheNetworkIsAskedForAcWhereThereIsAc(String where, String answers, String asked, ReadingKind kind)
             throws IOException {
         try (LyingMeter meter = new LyingMeter(answers + "\n", 0)) {
-            on(PAIR.with(meter.link()));
-            safe();
-            Map<String, String> form = visitor.form(run + "?at=measure", run + "/readings");
-            form.put("line", where);
-            assertThat(visitor.post(run + "/meter", form).statusCode()).isEqualTo(302);
+            takeFrom(meter, where);
             assertThat(meter.asked()).isEqualTo(asked);
             assertThat(runs.readings(id)).last().satisfies(reading -> {
                 assertThat(reading.kind()).isEqualTo(kind);
@@ -322,11 +326,7 @@ class StationPagesTest {
     })
     void aNetworkMetersReadingIsLoggedWithTheDigitsItSent(String where, String sent, String logged) throws IOException {
         try (LyingMeter meter = new LyingMeter(sent + "\n", 0)) {
-            on(PAIR.with(meter.link()));
-            safe();
-            Map<String, String> form = visitor.form(run + "?at=measure", run + "/readings");
-            form.put("line", where);
-            assertThat(visitor.post(run + "/meter", form).statusCode()).isEqualTo(302);
+            takeFrom(meter, where);
             assertThat(Jsoup.parse(visitor.get(run).body())
                             .selectFirst(".log .typed")
                             .text())
