@@ -38,14 +38,26 @@ class JsonExchange {
 
     /** @param title key of what cannot be done where there are faults */
     ResponseEntity<Object> answer(InputStream body, JsonShape shape, String title, Asking asking) throws IOException {
-        return answer(body, shape, title, MediaType.APPLICATION_JSON, asking);
+        return answer(body, LONGEST_BODY, shape, title, MediaType.APPLICATION_JSON, asking);
+    }
+
+    /** @param longest body that is read, bytes */
+    ResponseEntity<Object> answer(InputStream body, int longest, JsonShape shape, String title, Asking asking)
+            throws IOException {
+        return answer(body, longest, shape, title, MediaType.APPLICATION_JSON, asking);
     }
 
     ResponseEntity<Object> answer(InputStream body, JsonShape shape, String title, MediaType as, Asking asking)
             throws IOException {
+        return answer(body, LONGEST_BODY, shape, title, as, asking);
+    }
+
+    private ResponseEntity<Object> answer(
+            InputStream body, int longest, JsonShape shape, String title, MediaType as, Asking asking)
+            throws IOException {
         Faults faults = new Faults(words);
         try {
-            Supplier<Object> computation = asking.read(JsonFields.parse(text(body), shape, faults), faults);
+            Supplier<Object> computation = asking.read(JsonFields.parse(text(body, longest), shape, faults), faults);
             Object answer = faults.any() ? null : computation.get();
             return faults.any()
                     ? problem(
@@ -59,10 +71,10 @@ class JsonExchange {
     }
 
     /** The body as sent, whatever it is called: a form-encoding client sends good JSON too. */
-    private static String text(InputStream body) throws IOException {
-        byte[] bytes = body.readNBytes(LONGEST_BODY + 1);
-        if (bytes.length > LONGEST_BODY) {
-            throw new JsonFields.NotAnObjectException(new RequestFault.TooLong(LONGEST_BODY));
+    private static String text(InputStream body, int longest) throws IOException {
+        byte[] bytes = body.readNBytes(longest + 1);
+        if (bytes.length > longest) {
+            throw new JsonFields.NotAnObjectException(new RequestFault.TooLong(longest));
         }
         return new String(bytes, StandardCharsets.UTF_8);
     }

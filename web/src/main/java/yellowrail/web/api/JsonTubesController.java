@@ -37,8 +37,6 @@ import yellowrail.web.words.Words;
 @RestController
 class JsonTubesController {
 
-    private static final int LONGEST_LABEL = 40;
-
     private final Words words;
     private final JsonExchange exchange;
 
@@ -111,7 +109,7 @@ class JsonTubesController {
                     ? tube.number(TubesShapes.TRANSCONDUCTANCE)
                     : OptionalDouble.empty();
             tubes.add(new Candidate(
-                    label(tube, labels),
+                    JsonLabel.read(tube, TubesShapes.LABEL, labels),
                     Unit.MILLIAMP.toSi(tube.required(TubesShapes.MILLIAMPS)),
                     slope.isPresent() ? OptionalDouble.of(slope.getAsDouble() / 1e3) : slope));
         }
@@ -123,7 +121,7 @@ class JsonTubesController {
         List<Socket> sockets = new ArrayList<>();
         Set<String> labels = new HashSet<>();
         for (JsonFields socket : fields.objects(TubesShapes.PLACING_SOCKETS)) {
-            String label = label(socket, labels);
+            String label = JsonLabel.read(socket, TubesShapes.LABEL, labels);
             sockets.add(new Socket(
                     label,
                     Side.valueOf(socket.choice(TubesShapes.SIDE).toUpperCase(Locale.ROOT)),
@@ -147,16 +145,5 @@ class JsonTubesController {
             return Channel.MONO;
         }
         return channels.computeIfAbsent(name, added -> Channel.values()[channels.size()]);
-    }
-
-    private static String label(JsonFields object, Set<String> labels) {
-        String label = object.words(TubesShapes.LABEL).strip();
-        int length = label.codePointCount(0, label.length());
-        if (length == 0 || length > LONGEST_LABEL) {
-            object.fault(TubesShapes.LABEL, new RequestFault.LabelOfOtherLength(LONGEST_LABEL, length));
-        } else if (!labels.add(label)) {
-            object.fault(TubesShapes.LABEL, new RequestFault.LabelTwice(Quantity.quote(label)));
-        }
-        return label;
     }
 }

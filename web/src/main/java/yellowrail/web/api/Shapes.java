@@ -27,6 +27,7 @@ class Shapes {
             TubesShapes.MATCH,
             TubesShapes.PLACING,
             SwapShape.SHAPE,
+            SoakShape.SHAPE,
             RunShape.SHAPE);
 
     @Bean
