@@ -16,6 +16,7 @@ const actions = {
   a: () => across(),
   v: () => speak(),
   m: () => press("#from-meter"),
+  y: () => press("#soak-scale"),
   o: () => press(".open-verdict"),
   c: () => press("#compare"),
   p: () => press("#bench-power"),

@@ -61,8 +61,8 @@ public final class StageIdle {
         return new StageIdle(
                 sheet,
                 sheet.sockets().stream()
-                        .map(socket ->
-                                new Occupant(socket, sheet.tubeType(), type, type.map(sheet::rating), false, false))
+                        .map(socket -> new Occupant(
+                                socket, sheet.tubeType(), type, type.map(sheet::rating), false, false, socket.label()))
                         .toList());
     }
 

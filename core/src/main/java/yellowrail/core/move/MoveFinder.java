@@ -12,6 +12,7 @@ import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.Verdict;
 import yellowrail.core.reading.Moment;
+import yellowrail.core.soak.Soak;
 import yellowrail.core.supply.KnownLine;
 import yellowrail.core.supply.Mains;
 import yellowrail.core.supply.ReadingSet;
@@ -22,7 +23,7 @@ import yellowrail.core.timeline.Timeline;
 /**
  * Finds the next move from what is on the bench. Where a tube must be switched off there is no move at all; from
  * readings that were overtaken nothing over its rating is turned, it is read again; {@link LimitGuard} leaves of a move
- * what the limits allow.
+ * what the limits allow, and {@link CreepGuard} leaves a creeping tube alone.
  */
 public final class MoveFinder {
 
@@ -39,6 +40,7 @@ public final class MoveFinder {
     private final PotLearned learned;
     private final KnownLine known;
     private final LimitGuard guard;
+    private final CreepGuard creeps;
 
     /** The move from where a timeline ends. */
     public static MoveFinder of(Timeline timeline) {
@@ -56,6 +58,7 @@ public final class MoveFinder {
         this.learned = new PotLearned(sheet, readings.timeline());
         this.known = new KnownLine(sheet, readings);
         this.guard = new LimitGuard(sheet, tubes, learned);
+        this.creeps = new CreepGuard(sheet, Soak.of(readings.timeline(), tubes));
     }
 
     /** The supply line as it is known now; empty before anything whole was read. */
@@ -76,6 +79,7 @@ public final class MoveFinder {
                 ? Optional.of(find(known.through(half.get()), List.of(half.get())))
                 : line().map(line -> find(line, withProgress(line)));
         return found.map(guard::allowed)
+                .map(creeps::allowed)
                 .filter(move -> move.kind() != NextMove.Kind.STAY || inWindow(readings.present()));
     }
 

@@ -20,6 +20,13 @@ public sealed interface MoveFinding extends Finding {
     /** @param turns one after the other */
     record Turn(@Then List<? extends Finding> turns, Finding expect) implements MoveFinding {}
 
+    /** Trimming it is chasing one's tail. */
+    record NotWhileItCreeps(
+            List<String> sockets,
+            @In(decimals = 2, change = true) double percentPerMinute) implements MoveFinding {}
+
+    record OffRunningAway(List<String> sockets) implements MoveFinding {}
+
     record PotCalled(String name) implements MoveFinding {}
 
     record PotUnnamed() implements MoveFinding {}

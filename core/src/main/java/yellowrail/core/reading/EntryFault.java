@@ -46,6 +46,8 @@ public sealed interface EntryFault extends Finding {
 
     record NoTubeMove(String typed, String socket, String type) implements EntryFault {}
 
+    record NoSwap(String typed, List<String> sockets) implements EntryFault {}
+
     record EmptyNote() implements EntryFault {}
 
     record EmptyMark() implements EntryFault {}

@@ -22,6 +22,7 @@ import yellowrail.core.reading.EntryFault.NoPotOnSheet;
 import yellowrail.core.reading.EntryFault.NoReading;
 import yellowrail.core.reading.EntryFault.NoSuchSocket;
 import yellowrail.core.reading.EntryFault.NoSuchStop;
+import yellowrail.core.reading.EntryFault.NoSwap;
 import yellowrail.core.reading.EntryFault.NoTimeSinceOn;
 import yellowrail.core.reading.EntryFault.NoTubeMove;
 import yellowrail.core.reading.EntryFault.NoTurn;
@@ -107,7 +108,7 @@ public final class EntryLine {
                 || OFF.contains(word)
                 || STOP.contains(word)
                 || Unit.of(word).isPresent() && !word.equals(RIGHT)
-                || List.of("on", "note", "mark", "undo", "turn", "tube", "valve", "swing", "sheet", "tick")
+                || List.of("on", "note", "mark", "undo", "turn", "tube", "valve", "swing", "swap", "sheet", "tick")
                         .contains(word);
     }
 
@@ -190,6 +191,25 @@ public final class EntryLine {
         return new Entry(ReadingKind.TUBE, socket.get().label(), 0, parts[1].strip());
     }
 
+    /** Two tubes that change places: each goes where the other was. */
+    private Optional<List<Entry>> swap(String typed) {
+        String[] parts = typed.split("\\s+");
+        if (!parts[0].equalsIgnoreCase("swap")) {
+            return Optional.empty();
+        }
+        Optional<Socket> one = parts.length == 3 ? sheet.socket(parts[1]) : Optional.empty();
+        Optional<Socket> other = parts.length == 3 ? sheet.socket(parts[2]) : Optional.empty();
+        if (one.isEmpty() || other.isEmpty() || one.equals(other)) {
+            throw new BadEntryException(new NoSwap(
+                    quote(typed), sheet.sockets().stream().map(Socket::label).toList()));
+        }
+        return Optional.of(List.of(moved(one.get(), other.get()), moved(other.get(), one.get())));
+    }
+
+    private static Entry moved(Socket to, Socket from) {
+        return Entry.said(ReadingKind.TUBE, to.label(), "of " + from.label());
+    }
+
     private Optional<Entry> wordsToTheEnd(String typed) {
         String[] parts = typed.split("\\s+", 2);
         String first = parts[0].toLowerCase(Locale.ROOT).replaceAll(":$", "");
@@ -235,8 +255,10 @@ public final class EntryLine {
     private List<Entry> readings(String typed) {
         List<Entry> entries = new ArrayList<>();
         for (String part : typed.split(";")) {
-            Optional<List<Entry>> said =
-                    wordsToTheEnd(part.strip()).map(List::of).or(() -> swing(part.strip()));
+            Optional<List<Entry>> said = wordsToTheEnd(part.strip())
+                    .map(List::of)
+                    .or(() -> swing(part.strip()))
+                    .or(() -> swap(part.strip()));
             if (said.isPresent()) {
                 entries.addAll(said.get());
                 continue;

@@ -1,41 +1,34 @@
 package yellowrail.core.soak;
 
-import java.util.OptionalDouble;
-import java.util.Set;
+import java.util.Optional;
+import yellowrail.core.drift.DriftState;
+import yellowrail.core.drift.PointDrift;
 
 /**
- * What was found of a test point.
+ * How a test point stands.
  *
  * @param label the test point
- * @param state what it does
- * @param rate of the drift, or at the end of a runaway, %/min; NaN where there are too few readings
- * @param rateLow lower end of its 95 % interval
- * @param rateHigh upper end
- * @param toLimit min from the last reading until the limit is reached; empty where it is not on its way there
- * @param toLimitSoonest the same at the upper end of the rate
- * @param toLimitLatest at the lower end; infinite where that never reaches it
- * @param askAgain when the next reading tells more, min since the setting
- * @param stepAt when it jumped, min since the setting; empty where it did not
- * @param stepPercent by how much it jumped then; 0 where it did not
- * @param trace the fitted curve; empty where there is none
- * @param notes what had to be done to the readings
+ * @param now what it does since the setting
+ * @param before the trouble it was in before, with the same tube, and was not cleared of since; empty for none
  */
-public record PointSoak(
-        String label,
-        SoakState state,
-        double rate,
-        double rateLow,
-        double rateHigh,
-        OptionalDouble toLimit,
-        OptionalDouble toLimitSoonest,
-        OptionalDouble toLimitLatest,
-        OptionalDouble askAgain,
-        OptionalDouble stepAt,
-        double stepPercent,
-        Trace trace,
-        Set<SeriesNote> notes) {
+public record PointSoak(String label, PointDrift now, Optional<PointDrift> before) {
 
-    public PointSoak {
-        notes = Set.copyOf(notes);
+    /** Whether a tube of it must not be trimmed. */
+    public boolean isTrouble() {
+        return now.state().isTrouble() || before.isPresent();
+    }
+
+    public boolean runsAway() {
+        return now.state() == DriftState.RUNNING_AWAY
+                || before.map(drift -> drift.state() == DriftState.RUNNING_AWAY).orElse(false);
+    }
+
+    /** Whether its reading rises: a tube that sinks burns nothing. */
+    public boolean rises() {
+        return trouble().map(drift -> drift.rate() > 0).orElse(false);
+    }
+
+    public Optional<PointDrift> trouble() {
+        return now.state().isTrouble() ? Optional.of(now) : before;
     }
 }

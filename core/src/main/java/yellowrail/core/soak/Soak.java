@@ -1,171 +1,148 @@
 package yellowrail.core.soak;
 
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import yellowrail.core.drift.Common;
+import yellowrail.core.drift.PointDrift;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.timeline.Occupant;
+import yellowrail.core.timeline.Stretch;
+import yellowrail.core.timeline.Timeline;
 
-/**
- * Judges the test points of one setting together.
- *
- * <p>Of each point {@code y0 + A exp(-t/tau) + b t} is fitted ({@link DriftFitter}). It <em>creeps</em> where the lower
- * end of the interval of b lies above {@value #ALARM} %/min, and is <em>cleared</em> where the upper end lies below
- * {@value #CLEARED}. A mains that was logged is taken out first. What moves every point alike is told as common, and a
- * point is then judged by what it does beside the others; unless all rise while the plates fall, or further than any
- * mains would take them. A point that accelerates runs away, alone or with all the others.
- */
+/** The soak of a run: one stretch after another, and how each test point stands at the end of them. */
 public final class Soak {
 
-    /** Lower end of the interval of b from which a point creeps, %/min. */
-    public static final double ALARM = 0.05;
-    /** Upper end below which it is cleared, %/min. */
-    public static final double CLEARED = 0.2;
-    /** What still settles faster is not steady, %/min. */
-    private static final double STILL = 0.1;
-    /** Nor is what has so much still to go, %. */
-    private static final double TO_GO = 1;
-    /** No mains takes the current of every tube up by so much, %. */
-    private static final double BEYOND_MAINS = 10;
-    /** No tube settles upwards by so much, whatever curve fits, %. */
-    private static final double BEYOND_SETTLING = 20;
-    /** A growth that every point shares may be the mains below it, %. */
-    private static final double GROWTH_BEYOND_MAINS = 6;
-    /** Nor, where there is nobody to compare with, one below this, %. */
-    private static final double GROWTH_ALONE = 3;
-    /** Three of them tell more surely than one beside one: then a difference alone is enough, %/min. */
-    private static final int ENOUGH_NEIGHBOURS = 3;
+    private final List<SoakStretch> stretches;
+    private final boolean on;
 
-    private static final double LEAST_SPAN = 3;
-    private static final double ALIKE = 0.6;
-    private static final double SCATTER = 0.5;
+    private Soak(List<SoakStretch> stretches, boolean on) {
+        this.stretches = List.copyOf(stretches);
+        this.on = on;
+    }
 
-    private final SoakProblem problem;
-    private final List<Judged> points;
-    private final Neighbours neighbours;
-    private final MainsTaken mains;
-    private final boolean allRise;
-    private final boolean allFall;
+    public static Soak of(Timeline timeline) {
+        return of(timeline, StageIdle.of(timeline.present()).at(timeline.present()));
+    }
 
-    public Soak(SoakProblem problem) {
-        this.problem = problem;
-        this.mains = new MainsTaken(problem.mains(), problem.exponent());
-        this.points = problem.points().stream()
-                .map(series -> Judged.of(series, Curve.of(mains.takenOutOf(series.samples())), problem.noise()))
-                .toList();
-        this.neighbours = new Neighbours(points, problem.noise());
-        List<DriftFit> fits =
-                points.stream().flatMap(point -> point.drift().stream()).toList();
-        this.allRise = fits.size() > 1 && fits.stream().allMatch(fit -> fit.rateLow() > ALARM);
-        this.allFall = fits.size() > 1 && fits.stream().allMatch(fit -> fit.rateHigh() < -ALARM);
+    /** @param tubes as they idle at the end of the timeline */
+    public static Soak of(Timeline timeline, List<TubeIdle> tubes) {
+        Map<String, Double> limits = limits(tubes);
+        List<Stretch> all = timeline.stretches();
+        List<SoakStretch> soaked = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            boolean last = i == all.size() - 1;
+            if (isOn(all.get(i))) {
+                SoakStretch stretch = SoakStretch.of(all.get(i), last ? Long.MAX_VALUE : first(all.get(i + 1)), limits);
+                if (stretch.isRead() || last) {
+                    soaked.add(stretch);
+                }
+            }
+        }
+        return new Soak(soaked, all.isEmpty() || isOn(all.get(all.size() - 1)));
+    }
+
+    private static boolean isOn(Stretch stretch) {
+        return stretch.state().on().orElse(true);
+    }
+
+    private static long first(Stretch stretch) {
+        return stretch.readings().isEmpty()
+                ? Long.MAX_VALUE
+                : stretch.readings().get(0).id();
     }
 
     /**
-     * What was found.
-     *
-     * @param points in the order given
-     * @param common what moves them all
+     * The reading at which a plate stands at its rating, its volts taken as they are: as the current rises they sag, so
+     * it is reached later rather than sooner.
      */
-    public record Result(List<PointSoak> points, Common common) {
-
-        public Result {
-            points = List.copyOf(points);
+    private static Map<String, Double> limits(List<TubeIdle> tubes) {
+        Map<String, Double> limits = new HashMap<>();
+        for (TubeIdle tube : tubes) {
+            double ratio = tube.judgement().ratio();
+            if (tube.current().isPresent() && ratio > 0) {
+                limits.merge(tube.socket().testPoint(), tube.current().get().value() / ratio, Math::min);
+            }
         }
+        return limits;
     }
 
-    public Result judge() {
-        List<PointSoak> found = new ArrayList<>();
-        points.forEach(point -> found.add(judge(point)));
-        return new Result(found, common());
+    /** Those in which something was read, oldest first, and the one that has just begun. */
+    public List<SoakStretch> stretches() {
+        return stretches;
     }
 
-    private Common common() {
-        if (points.stream().noneMatch(point -> point.drift().isPresent())) {
-            return Common.NONE;
-        }
-        if (mains.moved(Math.max(SCATTER, neighbours.scatter()))) {
-            return Common.MAINS;
-        }
-        boolean together = allRise || allFall || neighbours.scatter() > SCATTER && neighbours.likeness() > ALIKE;
-        return together ? Common.SUPPLY : Common.NONE;
+    /** The last of them; empty before anything was read. */
+    public Optional<SoakStretch> present() {
+        return stretches.isEmpty() ? Optional.empty() : Optional.of(stretches.get(stretches.size() - 1));
     }
 
-    private PointSoak judge(Judged point) {
-        if (point.drift().isEmpty()) {
-            return new Verdict(point, SoakState.UNKNOWN, Optional.empty()).told();
-        }
-        DriftFit own = point.drift().get();
-        Optional<Neighbours.Beside> apart = points.size() > 1 ? neighbours.difference(point) : Optional.empty();
-        Optional<DriftFit> beside = apart.map(Neighbours.Beside::drift);
-        boolean shared = allRise || allFall;
-        DriftFit judged = shared ? beside.orElse(own) : own;
-        if (runsAway(point, apart)) {
-            return new Verdict(point, SoakState.RUNNING_AWAY, Optional.of(own)).told();
-        }
-        if (point.curve().span() < LEAST_SPAN) {
-            return new Verdict(point, SoakState.UNKNOWN, Optional.of(judged)).told();
-        }
-        if (creeps(own, beside)
-                || isBeyondMains(own, point.curve())
-                || point.curve().rise() > BEYOND_SETTLING) {
-            return new Verdict(point, SoakState.CREEPING, Optional.of(own)).told();
-        }
-        if (beside.map(fit -> own.rateHigh() < -CLEARED && fit.rateHigh() < -CLEARED)
-                .orElse(own.rateHigh() < -CLEARED)) {
-            return new Verdict(point, SoakState.CREEPING, Optional.of(own)).told();
-        }
-        return new Verdict(point, stateOf(judged, point.curve()), Optional.of(judged)).told();
+    /** Whether the amp is on, as far as anybody said. */
+    public boolean isOn() {
+        return on;
     }
 
-    private boolean runsAway(Judged point, Optional<Neighbours.Beside> apart) {
-        Growth growth = point.growth().orElseThrow();
-        if (!growth.isRunaway(point.curve())) {
-            return false;
-        }
-        return mains.isKnown()
-                || growth.percent() > GROWTH_BEYOND_MAINS
-                || apart.map(Neighbours.Beside::runsAway).orElse(growth.percent() > GROWTH_ALONE)
-                || platesFall();
+    /** What moves every point of the present stretch. */
+    public Common common() {
+        return present().map(stretch -> stretch.found().common()).orElse(Common.NONE);
     }
 
-    private boolean creeps(DriftFit own, Optional<DriftFit> beside) {
-        boolean alarm = own.rateLow() > ALARM;
-        if (beside.isEmpty()) {
-            return alarm;
-        }
-        boolean apart = beside.get().rateLow() > ALARM;
-        boolean farApart = beside.get().rateLow() > CLEARED;
-        boolean shared = allRise || allFall;
-        if (mains.isKnown() && !shared) {
-            return alarm;
-        }
-        return apart && alarm || farApart && points.size() >= ENOUGH_NEIGHBOURS;
+    /** How each test point stands, in the order of the sheet. */
+    public List<PointSoak> points() {
+        return present()
+                .map(stretch -> stretch.found().points().stream()
+                        .map(drift -> new PointSoak(drift.label(), drift, carried(stretch, drift)))
+                        .toList())
+                .orElse(List.of());
     }
 
-    /** All rise, and it is neither the mains, under which the plates would rise too, nor could a mains do so much. */
-    private boolean isBeyondMains(DriftFit own, Curve curve) {
-        return allRise && (platesFall() || own.rateLow() * curve.span() > BEYOND_MAINS);
+    /** The trouble a tube was in, in the same socket, in the last stretch that told; it is not cleared by a turn. */
+    private Optional<PointDrift> carried(SoakStretch present, PointDrift now) {
+        if (isDecided(now)) {
+            return Optional.empty();
+        }
+        Optional<Occupant> tube = present.tubeAt(now.label());
+        for (int i = stretches.size() - 2; i >= 0; i--) {
+            SoakStretch before = stretches.get(i);
+            boolean same = before.state().hardware() == present.state().hardware()
+                    || tube.isPresent()
+                            && before.tubeAt(now.label())
+                                    .map(each -> each.tube().equals(tube.get().tube()))
+                                    .orElse(false);
+            Optional<PointDrift> drift = before.point(now.label());
+            if (!same) {
+                return Optional.empty();
+            }
+            if (drift.isPresent() && isDecided(drift.get())) {
+                return drift.filter(each -> each.state().isTrouble());
+            }
+        }
+        return Optional.empty();
     }
 
-    private boolean platesFall() {
-        Curve plates = Curve.of(problem.plates());
-        if (plates.size() < 2) {
-            return false;
-        }
-        LeastSquares line = new LeastSquares(2);
-        for (int i = 0; i < plates.size(); i++) {
-            line.add(new double[] {1, plates.minutes()[i] - plates.first()}, plates.percent()[i], 1);
-        }
-        return line.solve().x()[1] * plates.span() < -SCATTER;
+    static boolean isDecided(PointDrift drift) {
+        return switch (drift.state()) {
+            case CREEPING, RUNNING_AWAY, STEADY -> true;
+            case SETTLING, UNKNOWN -> false;
+        };
     }
 
-    private static SoakState stateOf(DriftFit fit, Curve curve) {
-        double end = curve.last();
-        double slope = fit.slope(end);
-        boolean moves = Math.abs(fit.settlingSlope(end)) > STILL
-                || Math.abs(fit.unsettled(end)) > TO_GO
-                || Math.abs(slope) > CLEARED;
-        if (fit.rateHigh() < CLEARED) {
-            return moves ? SoakState.SETTLING : SoakState.STEADY;
-        }
-        return slope + fit.slopePlusMinus(end) < 0 ? SoakState.SETTLING : SoakState.UNKNOWN;
+    /** The points that must not be trimmed. */
+    public List<PointSoak> trouble() {
+        return points().stream().filter(PointSoak::isTrouble).toList();
+    }
+
+    /** The one that is to be switched off for; while the amp is on. */
+    public Optional<PointSoak> runaway() {
+        return on ? points().stream().filter(PointSoak::runsAway).findFirst() : Optional.empty();
+    }
+
+    /** When the present stretch began. */
+    public Optional<Instant> since() {
+        return present().map(SoakStretch::begun);
     }
 }

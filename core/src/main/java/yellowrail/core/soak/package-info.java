@@ -1,7 +1,6 @@
 /**
- * What becomes of a reading while an amp soaks: does it settle, stand, creep or run away?
- * {@link yellowrail.core.soak.Soak} judges the test points of one setting together;
- * {@link yellowrail.core.soak.PointSoak} is what it found of one. Times here are minutes and rates percent per minute,
- * as they are told at the bench.
+ * An amp that soaks: what each test point has done since the setting, whether a tube creeps, and whose fault that is.
+ * {@link yellowrail.core.soak.Soak} reads it off the timeline; what a curve does is judged by
+ * {@link yellowrail.core.drift}. A tube that crept keeps that until it has been cleared, though a pot was turned since.
  */
 package yellowrail.core.soak;

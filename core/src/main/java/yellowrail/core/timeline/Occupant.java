@@ -14,6 +14,14 @@ import yellowrail.core.tube.TubeType;
  * @param rating the limits it is judged by in this amp; empty where the type is not known
  * @param logged whether the log says so; else the sheet does
  * @param isNew whether it was logged as new
+ * @param tube which tube it is: what is written on it, or the socket it was first seen in; it keeps that wherever it
+ *     goes
  */
 public record Occupant(
-        Socket socket, String name, Optional<TubeType> type, Optional<Rating> rating, boolean logged, boolean isNew) {}
+        Socket socket,
+        String name,
+        Optional<TubeType> type,
+        Optional<Rating> rating,
+        boolean logged,
+        boolean isNew,
+        String tube) {}

@@ -194,7 +194,7 @@ public final class Timeline {
         if (socket.isEmpty()) {
             return;
         }
-        occupants = occupants.exchanged(socket.get(), reading.entry().words());
+        occupants = occupants.exchanged(socket.get(), reading.entry().words(), reading.id());
         String point = socket.get().testPoint();
         List<Reading> of = running.remove(each -> (each.entry().target().equals(point)
                         || each.entry().target().equals(socket.get().label()))

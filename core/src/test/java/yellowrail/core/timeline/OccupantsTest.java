@@ -22,7 +22,7 @@ class OccupantsTest {
     }
 
     private static Occupants exchanged(String words) {
-        return of(PAIR).exchanged(PAIR.sockets().get(0), words);
+        return of(PAIR).exchanged(PAIR.sockets().get(0), words, 7);
     }
 
     @Test
@@ -96,5 +96,22 @@ class OccupantsTest {
                         CurrentMethod.SENSE_EACH, 10, 0.01, PAIR.current().shows()));
         Timeline timeline = typed.sheet(changed).lines("on").timeline();
         assertThat(timeline.present().occupants()).extracting(Occupant::isNew).containsExactly(true, false);
+    }
+
+    @Test
+    void twoThatAreExchangedKeepWhoTheyAre() {
+        Occupants swapped = of(PAIR).exchanged(PAIR.sockets().get(0), "6L6GC of V2", 7)
+                .exchanged(PAIR.sockets().get(1), "6L6GC of V1", 8);
+        assertThat(swapped.all()).extracting(Occupant::tube).containsExactly("V2", "V1");
+        Occupants back = swapped.exchanged(PAIR.sockets().get(0), "6L6GC of V2", 9)
+                .exchanged(PAIR.sockets().get(1), "6L6GC of V1", 10);
+        assertThat(back.all()).extracting(Occupant::tube).containsExactly("V1", "V2");
+    }
+
+    @Test
+    void aTubeIsWhatIsWrittenOnItOrOneOfItsOwn() {
+        assertThat(exchanged("6L6GC B7 new").all().get(0).tube()).isEqualTo("B7");
+        assertThat(exchanged("6L6GC new").all().get(0).tube()).isEqualTo("V1#7");
+        assertThat(of(PAIR).all().get(0).tube()).isEqualTo("V1");
     }
 }

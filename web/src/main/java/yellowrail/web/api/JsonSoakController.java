@@ -17,10 +17,10 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
-import yellowrail.core.soak.Sample;
-import yellowrail.core.soak.Series;
-import yellowrail.core.soak.Soak;
-import yellowrail.core.soak.SoakProblem;
+import yellowrail.core.drift.Drift;
+import yellowrail.core.drift.DriftProblem;
+import yellowrail.core.drift.Sample;
+import yellowrail.core.drift.Series;
 import yellowrail.web.form.Faults;
 
 /** Judges a soak without storing anything. */
@@ -66,7 +66,7 @@ class JsonSoakController {
         List<Sample> plates = samples(fields, SoakShape.PLATE, SoakShape.PLATE_VOLTS);
         OptionalDouble noise = fields.number(SoakShape.NOISE);
         return () -> SoakResponse.of(
-                new Soak(new SoakProblem(points, mains, SoakProblem.USUAL_EXPONENT, plates, noise)).judge());
+                new Drift(new DriftProblem(points, mains, DriftProblem.USUAL_EXPONENT, plates, noise)).judge());
     }
 
     private static List<Sample> samples(JsonFields fields, JsonField list, JsonField value) {

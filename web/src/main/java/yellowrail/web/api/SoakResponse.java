@@ -3,9 +3,9 @@ package yellowrail.web.api;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.OptionalDouble;
+import yellowrail.core.drift.Drift;
+import yellowrail.core.drift.PointDrift;
 import yellowrail.core.finding.Code;
-import yellowrail.core.soak.PointSoak;
-import yellowrail.core.soak.Soak;
 
 /** What the test points do. */
 record SoakResponse(
@@ -61,7 +61,7 @@ record SoakResponse(
                             + " thinned, outlier, step")
             List<String> notes) {
 
-        private static Point of(PointSoak point) {
+        private static Point of(PointDrift point) {
             return new Point(
                     point.label(),
                     Code.of(point.state()),
@@ -86,7 +86,7 @@ record SoakResponse(
         return value.isPresent() ? known(value.getAsDouble()) : null;
     }
 
-    static SoakResponse of(Soak.Result result) {
+    static SoakResponse of(Drift.Result result) {
         return new SoakResponse(result.points().stream().map(Point::of).toList(), Code.of(result.common()));
     }
 }

@@ -5,14 +5,14 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 
 /** Back to where a setting was made. */
-final class Back {
+public final class Back {
 
     private static final int LONGEST = 2000;
 
     private Back() {}
 
     /** @param to an address of ours; anywhere else leads to the bench */
-    static ResponseEntity.BodyBuilder to(String to) {
+    public static ResponseEntity.BodyBuilder to(String to) {
         if (to.length() > LONGEST) {
             throw new BadRequestException("an address of %d characters".formatted(to.length()));
         }

@@ -111,6 +111,12 @@ class RunController {
         return pages.page(id, at, "", null, null, "run/page :: live").addObject("elsewhere", true);
     }
 
+    /** The verdicts and curves of the soak alone. */
+    @GetMapping("/runs/{id}/soak")
+    ModelAndView soak(@PathVariable long id) {
+        return pages.soak(id);
+    }
+
     /**
      * @param instead a line chosen in answer to a question about the typed one, which has been asked and counts
      * @param confirmed true where the typed one is to stand all the same

@@ -1,18 +1,24 @@
 package yellowrail.web.run;
 
 import java.time.Clock;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
 import yellowrail.core.supply.MainsRange;
+import yellowrail.core.timeline.Snapshot;
+import yellowrail.core.timeline.Timeline;
 import yellowrail.core.typed.BadQuantityException;
 import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.seat.SeatService;
+import yellowrail.web.soak.SoakView;
 import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
 
@@ -46,9 +52,12 @@ class RunPages {
         RunLog log = runs.log(run, amp);
         RunProgress progress = stations.progress(id, amp.sheet());
         Station here = Station.of(at).orElseGet(() -> run.isOpen() ? progress.next() : Station.MEASURE);
+        Map<String, String> seated = seats.labels(amp.id());
         return new ModelAndView(view)
+                .addObject("soak", here == Station.SOAK ? soak(run, seated) : null)
                 .addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress, words))
                 .addObject("ampId", amp.id())
+                .addObject("runId", id)
                 .addObject("by", by != null ? by : log.lastBy())
                 .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
                 .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
@@ -67,7 +76,21 @@ class RunPages {
                 .addObject("span", Figures.fixed(percent(span), 0))
                 .addObject("practice", run.isPractice())
                 .addObject("view", RunView.of(run, log, progress, here, percent(span) / 100, words, clock))
-                .addObject("seated", seats.labels(amp.id()));
+                .addObject("seated", seated);
+    }
+
+    /** The soak alone, for a page that looks on. */
+    ModelAndView soak(long id) {
+        Run run = runs.run(id);
+        return new ModelAndView("run/soak :: soak")
+                .addObject("soak", soak(run, seats.labels(run.ampId())))
+                .addObject("runId", id);
+    }
+
+    private SoakView soak(Run run, Map<String, String> seated) {
+        Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
+        Snapshot now = timeline.present();
+        return SoakView.of(timeline, StageIdle.of(now).at(now), seated, run.clock(clock), words);
     }
 
     /** Half a range of mains, percent: from 1 to 25, 10 for anything else. */

@@ -1,7 +1,7 @@
-package yellowrail.core.soak;
+package yellowrail.core.drift;
 
 /** What a test point does while it soaks. */
-public enum SoakState {
+public enum DriftState {
     /** It still moves, ever more slowly, as a tube does that warms through. */
     SETTLING,
     /** It stands: whatever it still drifts is less than counts. */

@@ -1,4 +1,4 @@
-package yellowrail.core.soak;
+package yellowrail.core.drift;
 
 /** What moves every test point alike. */
 public enum Common {

@@ -1,4 +1,4 @@
-package yellowrail.core.soak;
+package yellowrail.core.drift;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -19,18 +19,18 @@ final class Verdict {
     private static final double SOON = 5;
 
     private final Judged point;
-    private final SoakState state;
+    private final DriftState state;
     private final Optional<DriftFit> judged;
 
     /** @param judged the fit that decided; empty where there are too few readings for one */
-    Verdict(Judged point, SoakState state, Optional<DriftFit> judged) {
+    Verdict(Judged point, DriftState state, Optional<DriftFit> judged) {
         this.point = point;
         this.state = state;
         this.judged = judged;
     }
 
-    PointSoak told() {
-        boolean runs = state == SoakState.RUNNING_AWAY;
+    PointDrift told() {
+        boolean runs = state == DriftState.RUNNING_AWAY;
         Growth growth = point.growth().orElse(null);
         double rate = runs ? growth.slope() : judged.map(DriftFit::rate).orElse(Double.NaN);
         double low = runs
@@ -39,7 +39,7 @@ final class Verdict {
         double high = runs
                 ? growth.slope() + growth.slopePlusMinus()
                 : judged.map(DriftFit::rateHigh).orElse(Double.NaN);
-        return new PointSoak(
+        return new PointDrift(
                 point.series().label(),
                 state,
                 rate,
@@ -60,7 +60,7 @@ final class Verdict {
         if (curve.size() == 0) {
             return Double.NaN;
         }
-        return state == SoakState.RUNNING_AWAY
+        return state == DriftState.RUNNING_AWAY
                 ? point.growth().orElseThrow().at(curve.last())
                 : point.drift().map(fit -> fit.at(curve.last())).orElse(curve.percent()[curve.size() - 1]);
     }
@@ -77,7 +77,7 @@ final class Verdict {
         if (!state.isTrouble() || !(rate > 0)) {
             return OptionalDouble.empty();
         }
-        double minutes = state == SoakState.RUNNING_AWAY
+        double minutes = state == DriftState.RUNNING_AWAY
                 ? growing(toGo, rate, point.growth().orElseThrow())
                 : toGo / rate;
         return minutes < FAR ? OptionalDouble.of(minutes) : OptionalDouble.empty();
@@ -108,7 +108,7 @@ final class Verdict {
                 .map(time -> time + origin)
                 .filter(time -> time > last)
                 .toArray();
-        if (times.length == 0 || state == SoakState.STEADY) {
+        if (times.length == 0 || state == DriftState.STEADY) {
             return times.length == 0 ? OptionalDouble.of(last + 60) : OptionalDouble.of(times[0]);
         }
         Noise noise = judged.map(DriftFit::noise)
@@ -136,7 +136,7 @@ final class Verdict {
         }
         DriftFit own = point.drift().get();
         double unit = curve.middle() / 100;
-        boolean runs = state == SoakState.RUNNING_AWAY;
+        boolean runs = state == DriftState.RUNNING_AWAY;
         Growth growth = point.growth().orElseThrow();
         return Trace.of(
                 curve.first(),

@@ -1,4 +1,4 @@
-package yellowrail.core.soak;
+package yellowrail.core.drift;
 
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
@@ -49,38 +49,38 @@ class SoakStudy {
                     SimulatedSoak soak = new SimulatedSoak(seed);
                     return soak.read(soak.tube(soak.between(0.2, 0.5)), times, noise);
                 },
-                SoakState::isTrouble);
+                DriftState::isTrouble);
         double fast = share(
                 seed -> {
                     SimulatedSoak soak = new SimulatedSoak(seed);
                     return soak.read(soak.tube(soak.between(0.5, 1)), times, noise);
                 },
-                SoakState::isTrouble);
+                DriftState::isTrouble);
         LongFunction<List<Sample>> good = seed -> {
             SimulatedSoak soak = new SimulatedSoak(seed);
             return soak.read(soak.tube(0), times, noise);
         };
-        double accused = share(good, SoakState::isTrouble);
-        double cleared = share(good, state -> state == SoakState.STEADY || state == SoakState.SETTLING);
+        double accused = share(good, DriftState::isTrouble);
+        double cleared = share(good, state -> state == DriftState.STEADY || state == DriftState.SETTLING);
         LongFunction<List<Sample>> runaway = seed -> {
             SimulatedSoak soak = new SimulatedSoak(seed);
             return soak.read(soak.runaway(), times, noise);
         };
-        double runs = share(runaway, state -> state == SoakState.RUNNING_AWAY);
-        double caught = share(runaway, SoakState::isTrouble);
+        double runs = share(runaway, state -> state == DriftState.RUNNING_AWAY);
+        double caught = share(runaway, DriftState::isTrouble);
         double named = share(
                 seed -> {
                     SimulatedSoak soak = new SimulatedSoak(seed);
                     return soak.read(soak.tube(soak.between(0.2, 1)), times, noise);
                 },
-                state -> state == SoakState.RUNNING_AWAY);
+                state -> state == DriftState.RUNNING_AWAY);
         System.out.printf(
                 "%4.0f min: creeps of 0.2 to 0.5 %%/min caught %5.1f %%, of 0.5 to 1 %5.1f %%; good tubes accused %4.1f %%,"
                         + " cleared %5.1f %%; runaways caught %5.1f %%, called so %5.1f %%; creeps called runaways %4.1f %%%n",
                 minutes, slow, fast, accused, cleared, caught, runs, named);
     }
 
-    private static double share(LongFunction<List<Sample>> samples, java.util.function.Predicate<SoakState> counts) {
+    private static double share(LongFunction<List<Sample>> samples, java.util.function.Predicate<DriftState> counts) {
         return 100.0
                 * LongStream.range(0, TUBES)
                         .parallel()
@@ -97,12 +97,12 @@ class SoakStudy {
                     SimulatedSoak soak = new SimulatedSoak(seed);
                     DoubleUnaryOperator mains = soak.mains();
                     double rate = soak.between(0.5, 1);
-                    List<SoakState> good = states(soak, mains, tubes, 0, times, noise);
-                    List<SoakState> bad = states(soak, mains, tubes, rate, times, noise);
+                    List<DriftState> good = states(soak, mains, tubes, 0, times, noise);
+                    List<DriftState> bad = states(soak, mains, tubes, rate, times, noise);
                     return new double[] {
-                        good.stream().filter(SoakState::isTrouble).count(),
+                        good.stream().filter(DriftState::isTrouble).count(),
                         bad.get(0).isTrouble() ? 1 : 0,
-                        bad.stream().skip(1).filter(SoakState::isTrouble).count()
+                        bad.stream().skip(1).filter(DriftState::isTrouble).count()
                     };
                 })
                 .reduce(new double[3], (one, other) ->
@@ -117,7 +117,7 @@ class SoakStudy {
                 tubes == 1 ? 0 : 100 * sums[2] / TUBES / (tubes - 1));
     }
 
-    private static List<SoakState> states(
+    private static List<DriftState> states(
             SimulatedSoak soak, DoubleUnaryOperator mains, int tubes, double rate, double[] times, double noise) {
         Series[] points = IntStream.range(0, tubes)
                 .mapToObj(i -> {
@@ -129,7 +129,7 @@ class SoakStudy {
                 })
                 .toArray(Series[]::new);
         return SimulatedSoak.judge(points).points().stream()
-                .map(PointSoak::state)
+                .map(PointDrift::state)
                 .toList();
     }
 

@@ -1,4 +1,4 @@
-package yellowrail.core.soak;
+package yellowrail.core.drift;
 
 /** What had to be done to readings before they could be judged, or what was seen in them. */
 public enum SeriesNote {

@@ -1,4 +1,4 @@
-package yellowrail.core.soak;
+package yellowrail.core.drift;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -87,13 +87,13 @@ final class SimulatedSoak {
         return new Series(label, samples, OptionalDouble.empty(), 0.01);
     }
 
-    static Soak.Result judge(Series... points) {
-        return new Soak(new SoakProblem(
-                        List.of(points), List.of(), SoakProblem.USUAL_EXPONENT, List.of(), OptionalDouble.empty()))
+    static Drift.Result judge(Series... points) {
+        return new Drift(new DriftProblem(
+                        List.of(points), List.of(), DriftProblem.USUAL_EXPONENT, List.of(), OptionalDouble.empty()))
                 .judge();
     }
 
-    static SoakState state(List<Sample> samples) {
+    static DriftState state(List<Sample> samples) {
         return judge(series("V1", samples)).points().get(0).state();
     }
 }

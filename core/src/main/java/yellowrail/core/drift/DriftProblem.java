@@ -1,4 +1,4 @@
-package yellowrail.core.soak;
+package yellowrail.core.drift;
 
 import java.util.List;
 import java.util.OptionalDouble;
@@ -12,13 +12,13 @@ import java.util.OptionalDouble;
  * @param plates as they were logged, V; empty where they were not
  * @param noise standard deviation of a reading, %; empty where only the readings tell
  */
-public record SoakProblem(
+public record DriftProblem(
         List<Series> points, List<Sample> mains, double exponent, List<Sample> plates, OptionalDouble noise) {
 
     /** By custom, with fixed bias. */
     public static final double USUAL_EXPONENT = 1.5;
 
-    public SoakProblem {
+    public DriftProblem {
         points = List.copyOf(points);
         mains = List.copyOf(mains);
         plates = List.copyOf(plates);

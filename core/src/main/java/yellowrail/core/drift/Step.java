@@ -1,4 +1,4 @@
-package yellowrail.core.soak;
+package yellowrail.core.drift;
 
 import java.util.Arrays;
 import java.util.Optional;

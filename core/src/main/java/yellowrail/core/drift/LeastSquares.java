@@ -1,4 +1,4 @@
-package yellowrail.core.soak;
+package yellowrail.core.drift;
 
 /**
  * Weighted linear least squares with a few unknowns, by the normal equations and their Cholesky factor; a prior on an

@@ -1,4 +1,4 @@
-package yellowrail.core.soak;
+package yellowrail.core.drift;
 
 /**
  * A curve {@code y0 + A exp(-t/tau) + b t} through readings, with what of {@code b} they leave open.
