@@ -75,8 +75,9 @@ class SoakStudy {
                 },
                 state -> state == DriftState.RUNNING_AWAY);
         System.out.printf(
-                "%4.0f min: creeps of 0.2 to 0.5 %%/min caught %5.1f %%, of 0.5 to 1 %5.1f %%; good tubes accused %4.1f %%,"
-                        + " cleared %5.1f %%; runaways caught %5.1f %%, called so %5.1f %%; creeps called runaways %4.1f %%%n",
+                "%4.0f min: creeps of 0.2 to 0.5 %%/min caught %5.1f %%, of 0.5 to 1 %5.1f %%; good tubes accused"
+                        + " %4.1f %%, cleared %5.1f %%; runaways caught %5.1f %%, called so %5.1f %%;"
+                        + " creeps called runaways %4.1f %%%n",
                 minutes, slow, fast, accused, cleared, caught, runs, named);
     }
 

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * The readings of a test point made ready to be judged: in the order of time, one a moment, of one sitting, no more
@@ -22,6 +23,13 @@ record Curve(double[] minutes, double[] percent, double middle, Set<SeriesNote> 
     static final int MOST = 400;
     /** Hand readings of a soak are an hour apart at most; after a longer while it is another one, min. */
     static final double GAP = 90;
+
+    /** Two readings so near in time, min, that differ by so much, %: somebody turned something. */
+    private static final double HASTE = 3;
+
+    private static final double TURNED = 4.5;
+    /** A runaway gets faster too, but never so many times from one reading to the next. */
+    private static final double SUDDEN = 3;
 
     static Curve of(List<Sample> samples) {
         Set<SeriesNote> notes = EnumSet.noneOf(SeriesNote.class);
@@ -135,11 +143,34 @@ record Curve(double[] minutes, double[] percent, double middle, Set<SeriesNote> 
         return size() < 2 ? 0 : last() - first();
     }
 
-    /** How far the last readings stand above the least, %. */
+    /** How far the last readings stand above the least of the later half, %. */
     double rise() {
-        double least = Arrays.stream(percent).min().orElse(0);
-        double last = Arrays.stream(percent).skip(Math.max(0, size() - 2)).min().orElse(0);
-        return last - least;
+        double half = (first() + last()) / 2;
+        double least = IntStream.range(0, size())
+                .filter(i -> minutes[i] >= half)
+                .mapToDouble(i -> percent[i])
+                .min()
+                .orElse(0);
+        return Math.min(percent[size() - 1], percent[Math.max(0, size() - 2)]) - least;
+    }
+
+    /**
+     * The last reading that stands far off the one just before it, though nothing led up to that: a pot was turned; 0
+     * where there is none.
+     */
+    int turnedAt() {
+        for (int i = size() - 1; i > 0; i--) {
+            double jump = Math.abs(percent[i] - percent[i - 1]);
+            double before = i > 1
+                    ? Math.abs(percent[i - 1] - percent[i - 2])
+                            * (minutes[i] - minutes[i - 1])
+                            / (minutes[i - 1] - minutes[i - 2])
+                    : 0;
+            if (minutes[i] - minutes[i - 1] < HASTE && jump > TURNED && jump > SUDDEN * before) {
+                return i;
+            }
+        }
+        return 0;
     }
 
     /** The same from a sample on. */

@@ -34,7 +34,11 @@ public final class Drift {
     /** Three of them tell more surely than one beside one: then a difference alone is enough, %/min. */
     private static final int ENOUGH_NEIGHBOURS = 3;
 
-    private static final double LEAST_SPAN = 3;
+    /** Until then a builder still turns pots without a word, and nobody can tell a creep from that, min. */
+    private static final double LEAST_SPAN = 8;
+    /** A runaway may be called sooner, min. */
+    private static final double LEAST_RUN = 5;
+
     private static final double ALIKE = 0.6;
     private static final double SCATTER = 0.5;
 
@@ -101,15 +105,16 @@ public final class Drift {
             return new Verdict(point, DriftState.RUNNING_AWAY, Optional.of(own)).told();
         }
         if (point.curve().span() < LEAST_SPAN) {
-            return new Verdict(point, DriftState.UNKNOWN, Optional.of(judged)).told();
+            DriftState early = stateOf(judged, point.curve());
+            return new Verdict(point, early == DriftState.STEADY ? DriftState.UNKNOWN : early, Optional.of(judged))
+                    .told();
         }
         if (creeps(own, beside)
                 || isBeyondMains(own, point.curve())
                 || point.curve().rise() > BEYOND_SETTLING) {
             return new Verdict(point, DriftState.CREEPING, Optional.of(own)).told();
         }
-        if (beside.map(fit -> own.rateHigh() < -CLEARED && fit.rateHigh() < -CLEARED)
-                .orElse(own.rateHigh() < -CLEARED)) {
+        if (sinks(point, own, beside)) {
             return new Verdict(point, DriftState.CREEPING, Optional.of(own)).told();
         }
         return new Verdict(point, stateOf(judged, point.curve()), Optional.of(judged)).told();
@@ -117,7 +122,7 @@ public final class Drift {
 
     private boolean runsAway(Judged point, Optional<Neighbours.Beside> apart) {
         Growth growth = point.growth().orElseThrow();
-        if (!growth.isRunaway(point.curve())) {
+        if (!growth.isRunaway(point.curve()) || point.curve().span() < LEAST_RUN) {
             return false;
         }
         return mains.isKnown()
@@ -138,6 +143,17 @@ public final class Drift {
             return alarm;
         }
         return apart && alarm || farApart && points.size() >= ENOUGH_NEIGHBOURS;
+    }
+
+    /** Beside one that takes more and more the plates of all sag: that is no fault of those that sink with them. */
+    private boolean sinks(Judged point, DriftFit own, Optional<DriftFit> beside) {
+        boolean sagging = points.stream()
+                .filter(other -> other != point)
+                .flatMap(other -> other.drift().stream())
+                .anyMatch(fit -> fit.rateLow() > ALARM);
+        return !sagging
+                && own.rateHigh() < -CLEARED
+                && beside.map(fit -> fit.rateHigh() < -CLEARED).orElse(true);
     }
 
     /** All rise, and it is neither the mains, under which the plates would rise too, nor could a mains do so much. */

@@ -36,6 +36,13 @@ record Judged(
         Curve curve = withoutOutliers(whole, scatter);
         Optional<Step> last = Optional.empty();
         OptionalDouble at = OptionalDouble.empty();
+        int turned = curve.turnedAt();
+        if (turned > 0) {
+            last = Optional.of(new Step(turned, curve.percent()[turned] - curve.percent()[turned - 1]));
+            at = OptionalDouble.of(curve.minutes()[turned]);
+            curve.notes().add(SeriesNote.STEP);
+            curve = curve.from(turned);
+        }
         for (int steps = 0; curve.size() >= FEWEST; steps++) {
             DriftFit drift = new DriftFitter(curve, scatter).fit();
             Growth growth = Growth.of(curve, drift, scatter);

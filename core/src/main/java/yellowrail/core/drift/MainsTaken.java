@@ -3,7 +3,9 @@ package yellowrail.core.drift;
 import java.util.Arrays;
 import java.util.List;
 
-/** The logged mains taken out of readings: what they would have been had it stood all the time as it stands last. */
+/**
+ * The logged mains taken out of readings: what they would have been had it stood all the time where it mostly stood.
+ */
 final class MainsTaken {
 
     private final Curve logged;
@@ -38,9 +40,9 @@ final class MainsTaken {
                 .toList();
     }
 
-    /** The last mains over that of a time; before the first and after the last it is taken as standing. */
+    /** The middle mains over that of a time; before the first and after the last it is taken as standing. */
     private double ratio(double when) {
         double within = Math.min(Math.max(when, logged.first()), logged.last());
-        return (100 + logged.percent()[logged.size() - 1]) / (100 + logged.at(within));
+        return 100 / (100 + logged.at(within));
     }
 }

@@ -19,10 +19,6 @@ public final class Bench {
     private static final double DEAF = 18;
 
     private static final double WARMS = 5;
-    /** What a fresh idle lies above the settled one, and how fast that goes, s. */
-    private static final double SETTLES_FROM = 0.03;
-
-    private static final double SETTLES = 150;
     /** A plate sheds this many times its rating for good; beyond, heat gathers until it glows and then fails, s. */
     private static final double SHEDS = 1.15;
 
@@ -160,7 +156,7 @@ public final class Bench {
 
     /** The truth, now. */
     public OperatingPoint idle() {
-        return new CircuitSolver(seated()).solve(pots, mains(), emission());
+        return new CircuitSolver(seated()).solve(pots, mains(), emission(), onAt < 0 ? 0 : seconds - onAt);
     }
 
     /** The truth at the reference mains, warm and settled. */
@@ -169,7 +165,7 @@ public final class Bench {
         for (int i = 0; i < warm.length; i++) {
             warm[i] = failed[order[i]] ? 0 : 1;
         }
-        return new CircuitSolver(seated()).solve(pots, 1, warm);
+        return new CircuitSolver(seated()).solve(pots, 1, warm, 0);
     }
 
     /** The circuit with the tubes where they sit now. */
@@ -192,12 +188,10 @@ public final class Bench {
         double[] emission = new double[order.length];
         double warm = onAt < 0 ? 0 : seconds - onAt;
         for (int i = 0; i < emission.length; i++) {
-            double creep = 1 + circuit.tubes().get(order[i]).creep() * Math.max(0, warm / 60 - 1);
             emission[i] = failed[order[i]] || warm <= DEAF
                     ? 0
                     : (1 - Math.exp(-(warm - DEAF) / WARMS))
-                            * (1 + SETTLES_FROM * Math.exp(-(warm - DEAF) / SETTLES))
-                            * creep;
+                            * circuit.tubes().get(order[i]).habit().after(warm - DEAF);
         }
         return emission;
     }
@@ -207,6 +201,7 @@ public final class Bench {
         double phase = new Random(seed).nextDouble() * 2 * Math.PI;
         return 1
                 + circuit.mains().offset()
+                + circuit.mains().drifted(seconds)
                 + circuit.mains().wander()
                         * (0.6 * Math.sin(2 * Math.PI * seconds / 97 + phase)
                                 + 0.4 * Math.sin(2 * Math.PI * seconds / 31));
@@ -214,6 +209,15 @@ public final class Bench {
 
     public double ratedWatts() {
         return circuit.ratedWatts();
+    }
+
+    /** What a logger with a lead on every test point, the plates and the mains would read. */
+    public List<Entry> readAll() {
+        List<Entry> read = new ArrayList<>();
+        sheet.testPoints().forEach(point -> read.add(read(point)));
+        read.add(read("plate"));
+        read.add(read("mains"));
+        return read;
     }
 
     /** Where the lead can be put: every test point, then the rest. */

@@ -29,15 +29,57 @@ public record Circuit(
      * A tube in its socket.
      *
      * @param model its own currents
-     * @param creep rise of its current per minute once warm, as a ratio
+     * @param habit what they do while it stays on
      * @param push whether it sits on the push side
-     * @param gridLeak volts that a leaking coupling capacitor of the socket adds to its grid
+     * @param leak of the coupling capacitor of its socket
      */
-    public record Tube(PentodeModel model, double creep, boolean push, double gridLeak) {
+    public record Tube(PentodeModel model, Habit habit, boolean push, Leak leak) {
 
         /** Another tube in the same socket. */
         public Tube replacedBy(Tube other) {
-            return new Tube(other.model(), other.creep(), push, gridLeak);
+            return new Tube(other.model(), other.habit(), push, leak);
+        }
+    }
+
+    /**
+     * What a tube's current does while it stays on, as ratios of the settled one.
+     *
+     * @param settles how far a fresh idle lies above it
+     * @param tau how fast that goes, s
+     * @param creep rise per minute once warm
+     * @param runaway growth that rises by e every five minutes, at first
+     */
+    public record Habit(double settles, double tau, double creep, double runaway) {
+
+        private static final double RUNAWAY_MINUTES = 5;
+
+        /** As every good tube does. */
+        public static final Habit GOOD = new Habit(0.03, 150, 0, 0);
+
+        public static Habit creeping(double perMinute) {
+            return new Habit(GOOD.settles, GOOD.tau, perMinute, 0);
+        }
+
+        /** The current over the settled one, so long after the cathode conducts. */
+        double after(double seconds) {
+            double minutes = Math.max(0, seconds / 60 - 1);
+            return (1 + settles * Math.exp(-seconds / tau))
+                    * (1 + creep * minutes + runaway * Math.expm1(minutes / RUNAWAY_MINUTES));
+        }
+    }
+
+    /**
+     * Volts that a leaking coupling capacitor adds to a grid.
+     *
+     * @param cold at once, V
+     * @param perMinute more with each minute it gets warmer, V
+     */
+    public record Leak(double cold, double perMinute) {
+
+        public static final Leak NONE = new Leak(0, 0);
+
+        double volts(double seconds) {
+            return cold + perMinute * Math.max(0, seconds / 60 - 1);
         }
     }
 
@@ -87,8 +129,20 @@ public record Circuit(
      * @param reference V
      * @param offset how far it stands off the reference on average, as a ratio
      * @param wander how far it wanders either way, as a ratio
+     * @param drift how far it goes in a minute, as a ratio, for half an hour
      */
-    public record Mains(double reference, double offset, double wander) {}
+    public record Mains(double reference, double offset, double wander, double drift) {
+
+        private static final double DRIFTS = 30;
+
+        public Mains(double reference, double offset, double wander) {
+            this(reference, offset, wander, 0);
+        }
+
+        double drifted(double seconds) {
+            return drift * Math.min(DRIFTS, seconds / 60);
+        }
+    }
 
     public Circuit {
         tubes = List.copyOf(tubes);

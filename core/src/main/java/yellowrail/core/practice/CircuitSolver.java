@@ -24,7 +24,12 @@ public final class CircuitSolver {
      * @param emission of each tube: 0 cold or dead, 1 warm, more if it has crept
      */
     public OperatingPoint solve(double[] pots, double mains, double[] emission) {
-        double[] grids = grids(pots, mains);
+        return solve(pots, mains, emission, 0);
+    }
+
+    /** @param warm how long the amp has been on, s */
+    OperatingPoint solve(double[] pots, double mains, double[] emission, double warm) {
+        double[] grids = grids(pots, mains, warm);
         double highest = circuit.supply().volts(circuit.supply().otherAmps(), mains);
         double plate = root(
                 volts -> circuit.supply().volts(circuit.supply().otherAmps() + drawn(volts, grids, emission), mains)
@@ -93,7 +98,7 @@ public final class CircuitSolver {
     }
 
     /** Grid volts to ground: the bias follows the mains, a leaking capacitor does not. */
-    private double[] grids(double[] pots, double mains) {
+    private double[] grids(double[] pots, double mains, double warm) {
         double range = 0;
         double balance = 0;
         boolean ranged = false;
@@ -115,7 +120,8 @@ public final class CircuitSolver {
         for (int i = 0; i < grids.length; i++) {
             Circuit.Tube tube = circuit.tubes().get(i);
             double swing = balance * (circuit.bias().hot() - circuit.bias().cold()) * (tube.push() ? 1 : -1);
-            grids[i] = circuit.lifted() ? tube.gridLeak() : (middle + swing) * mains + tube.gridLeak();
+            double leak = tube.leak().volts(warm);
+            grids[i] = circuit.lifted() ? leak : (middle + swing) * mains + leak;
         }
         return grids;
     }

@@ -14,13 +14,19 @@ public enum Exercise {
     MISMATCHED_PAIR(true, Evidence.A_TURN),
     OPEN_POT(false, Evidence.A_TURN),
     SHARED_RESISTOR(true, Evidence.A_TURN),
-    WRONG_DIRECTION(true, Evidence.A_TURN);
+    WRONG_DIRECTION(true, Evidence.A_TURN),
+    SOAK_SETTLING(false, Evidence.A_SOAK),
+    SOAK_CREEP(false, Evidence.AN_EXCHANGE),
+    SOAK_LEAK(false, Evidence.AN_EXCHANGE),
+    SOAK_RUNAWAY(false, Evidence.READINGS),
+    SOAK_MAINS(false, Evidence.A_SOAK);
 
     /** What a diagnosis must rest on besides a reading at every test point: without it, it is a guess. */
     enum Evidence {
         READINGS,
         A_TURN,
-        AN_EXCHANGE
+        AN_EXCHANGE,
+        A_SOAK
     }
 
     private final boolean settable;
@@ -33,6 +39,21 @@ public enum Exercise {
 
     Evidence evidence() {
         return evidence;
+    }
+
+    /** Whether the amp is found set, and is to be watched. */
+    public boolean isSoak() {
+        return compareTo(SOAK_SETTLING) >= 0;
+    }
+
+    /** What is to be said of it: the same fault may be met slowly or at once. */
+    public Exercise diagnosis() {
+        return switch (this) {
+            case SOAK_SETTLING -> NOTHING_WRONG;
+            case SOAK_CREEP -> CREEPING_TUBE;
+            case SOAK_LEAK -> LEAKY_CAPACITOR;
+            default -> this;
+        };
     }
 
     /** Whether it can be set right with its pot. */

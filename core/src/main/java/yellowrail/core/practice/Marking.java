@@ -21,6 +21,8 @@ public record Marking(boolean passed, List<Line> lines) {
     private static final double TOLERANCE = 0.03;
 
     private static final double GLOWING = 1.3;
+    /** Nobody can tell a creep from a settling sooner, s. */
+    private static final double SOAK = 20 * 60;
 
     /**
      * One thing looked at.
@@ -44,15 +46,16 @@ public record Marking(boolean passed, List<Line> lines) {
      */
     public static Marking of(
             Exercise exercise, Bench bench, Exercise said, List<String> unread, OptionalDouble judged) {
+        boolean right = said == exercise.diagnosis();
         BenchState state = bench.state();
         AmpSheet sheet = bench.sheet();
         List<Line> lines = new ArrayList<>();
         lines.add(new Line(
                 new PracticeFinding.Diagnosis(),
-                said == exercise
-                        ? new PracticeFinding.Right(exercise)
-                        : new PracticeFinding.SaidAndTruth(said, exercise),
-                said == exercise));
+                right
+                        ? new PracticeFinding.Right(exercise.diagnosis())
+                        : new PracticeFinding.SaidAndTruth(said, exercise.diagnosis()),
+                right));
         Optional<PracticeFinding> guess = guess(exercise, state, unread);
         lines.add(new Line(
                 new PracticeFinding.WhatItRestsOn(),
@@ -102,7 +105,7 @@ public record Marking(boolean passed, List<Line> lines) {
                 new PracticeFinding.MinutesAndSeconds((long) state.seconds() / 60, (long) state.seconds() % 60),
                 true));
         boolean set = exercise.isSettable() ? inWindow : !state.isOn() || hottest < 1;
-        return new Marking(said == exercise && guess.isEmpty() && set && !glowed, lines);
+        return new Marking(right && guess.isEmpty() && set && !glowed, lines);
     }
 
     /** Why the diagnosis is a guess, if so. */
@@ -114,6 +117,10 @@ public record Marking(boolean passed, List<Line> lines) {
             case READINGS -> Optional.empty();
             case A_TURN ->
                 state.turns() > 0 ? Optional.empty() : Optional.of(new PracticeFinding.OnAGuessNothingTurned());
+            case A_SOAK ->
+                state.seconds() >= SOAK
+                        ? Optional.empty()
+                        : Optional.of(new PracticeFinding.OnAGuessTooShort(SOAK / 60));
             case AN_EXCHANGE ->
                 state.swaps() > 0 ? Optional.empty() : Optional.of(new PracticeFinding.OnAGuessNothingExchanged());
         };

@@ -39,6 +39,8 @@ public sealed interface PracticeFinding extends Finding {
 
     record OnAGuessNothingExchanged() implements PracticeFinding {}
 
+    record OnAGuessTooShort(@In(decimals = 0) double minutes) implements PracticeFinding {}
+
     record SettingInTruth(@In(Unit.VOLT) double mains) implements PracticeFinding {}
 
     record HottestAndMean(

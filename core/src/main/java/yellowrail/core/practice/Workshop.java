@@ -13,6 +13,7 @@ import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.root.Root;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.PentodeModel;
@@ -28,6 +29,11 @@ public final class Workshop {
     private static final double MISMATCH = 0.20;
     private static final double CREEP = 0.02;
     private static final double LEAK = 5;
+    private static final double SLOW_CREEP = 0.007;
+    private static final double SLOW_LEAK = 0.09;
+    private static final double RUNAWAY = 0.012;
+    private static final double MAINS_DRIFT = 0.002;
+    private static final double FOUND_SET = 0.62;
     /** The practice amps are built so: whatever their plates reach is taken on. */
     private static final double ROOM = 40;
 
@@ -77,6 +83,9 @@ public final class Workshop {
     /** The bench as it is found. */
     public Bench bench() {
         Circuit.PotAction action = circuit().bias().pots().get(0).action();
+        if (exercise.isSoak()) {
+            return bench(BenchState.cold(List.of(set()), 2));
+        }
         double found = action == Circuit.PotAction.BALANCE
                 ? 0.5
                 : circuit().bias().pots().get(0).clockwiseIsHotter() ? 0.12 : 0.88;
@@ -94,14 +103,49 @@ public final class Workshop {
         return new Bench(sheet("", ""), circuit(), meter, seed, state);
     }
 
+    /** What the tube in the first socket does while it stays on. */
+    private Circuit.Habit habit() {
+        return switch (exercise) {
+            case CREEPING_TUBE -> Circuit.Habit.creeping(CREEP);
+            case SOAK_CREEP -> Circuit.Habit.creeping(SLOW_CREEP);
+            case SOAK_SETTLING -> new Circuit.Habit(0.09, 300, 0, 0);
+            case SOAK_RUNAWAY -> new Circuit.Habit(0.03, 150, 0, RUNAWAY);
+            default -> Circuit.Habit.GOOD;
+        };
+    }
+
+    /** Of the second socket's coupling capacitor. */
+    private Circuit.Leak leak() {
+        return switch (exercise) {
+            case LEAKY_CAPACITOR -> new Circuit.Leak(LEAK, 0);
+            case SOAK_LEAK -> new Circuit.Leak(0, SLOW_LEAK);
+            default -> Circuit.Leak.NONE;
+        };
+    }
+
+    /** Where the pot stands so that the hotter tube idles at the middle of what is customary. */
+    private double set() {
+        return Root.between(
+                position -> {
+                    OperatingPoint point =
+                            new CircuitSolver(circuit()).solve(new double[] {position}, 1, new double[] {1, 1});
+                    return FOUND_SET
+                            - Math.max(point.watts(0), point.watts(1))
+                                    / circuit().ratedWatts();
+                },
+                0,
+                1,
+                1e-4);
+    }
+
     private Circuit circuit() {
         Random chance = new Random(seed + 1);
         PentodeModel batch =
                 typical.scaled(Math.exp(0.06 * chance.nextGaussian())).withMu(Math.exp(0.02 * chance.nextGaussian()));
         double apart = exercise == Exercise.MISMATCHED_PAIR ? MISMATCH : 0.015;
         List<Circuit.Tube> tubes = new ArrayList<>();
-        tubes.add(new Circuit.Tube(batch.scaled(1 + apart), exercise == Exercise.CREEPING_TUBE ? CREEP : 0, true, 0));
-        tubes.add(new Circuit.Tube(batch.scaled(1 - apart), 0, false, exercise == Exercise.LEAKY_CAPACITOR ? LEAK : 0));
+        tubes.add(new Circuit.Tube(batch.scaled(1 + apart), habit(), true, Circuit.Leak.NONE));
+        tubes.add(new Circuit.Tube(batch.scaled(1 - apart), Circuit.Habit.GOOD, false, leak()));
         double ohms = 220 + 120 * chance.nextDouble();
         double middle = typical.gridFor(
                 0.6 * type.customaryRating().plateWatts() / (0.92 * source), 0.92 * source, 0.9 * source);
@@ -120,7 +164,11 @@ public final class Workshop {
                 1,
                 exercise == Exercise.SHARED_RESISTOR ? 2 : 1,
                 false,
-                new Circuit.Mains(REFERENCE, exercise == Exercise.MAINS_LOW ? LOW_MAINS : 0, WANDER),
+                new Circuit.Mains(
+                        REFERENCE,
+                        exercise == Exercise.MAINS_LOW ? LOW_MAINS : 0,
+                        WANDER,
+                        exercise == Exercise.SOAK_MAINS ? MAINS_DRIFT : 0),
                 type.customaryRating().plateWatts());
     }
 }

@@ -48,6 +48,10 @@ public sealed interface EntryFault extends Finding {
 
     record NoSwap(String typed, List<String> sockets) implements EntryFault {}
 
+    record NoWatch(String typed, String point) implements EntryFault {}
+
+    record NoSuchWatch(long seconds, long minutes, long hours) implements EntryFault {}
+
     record EmptyNote() implements EntryFault {}
 
     record EmptyMark() implements EntryFault {}

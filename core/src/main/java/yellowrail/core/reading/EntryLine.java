@@ -108,7 +108,9 @@ public final class EntryLine {
                 || OFF.contains(word)
                 || STOP.contains(word)
                 || Unit.of(word).isPresent() && !word.equals(RIGHT)
-                || List.of("on", "note", "mark", "undo", "turn", "tube", "valve", "swing", "swap", "sheet", "tick")
+                || List.of(
+                                "on", "note", "mark", "undo", "turn", "tube", "valve", "swing", "swap", "watch",
+                                "sheet", "tick")
                         .contains(word);
     }
 

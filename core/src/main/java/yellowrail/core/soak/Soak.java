@@ -46,6 +46,11 @@ public final class Soak {
         return new Soak(soaked, all.isEmpty() || isOn(all.get(all.size() - 1)));
     }
 
+    /** Whether the amp is on at the end of a timeline, as far as anybody said. */
+    public static boolean isOn(Timeline timeline) {
+        return timeline.present().state().on().orElse(true);
+    }
+
     private static boolean isOn(Stretch stretch) {
         return stretch.state().on().orElse(true);
     }
@@ -124,7 +129,8 @@ public final class Soak {
         return Optional.empty();
     }
 
-    static boolean isDecided(PointDrift drift) {
+    /** Whether it is known what a point does: it stands, or is in trouble. */
+    public static boolean isDecided(PointDrift drift) {
         return switch (drift.state()) {
             case CREEPING, RUNNING_AWAY, STEADY -> true;
             case SETTLING, UNKNOWN -> false;

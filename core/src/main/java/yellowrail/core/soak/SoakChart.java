@@ -3,6 +3,7 @@ package yellowrail.core.soak;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
@@ -38,6 +39,7 @@ public record SoakChart(List<Line> lines, List<Mark> marks, double from, double 
     /** Readings of a line that are drawn; a logger has more. */
     private static final int MOST_DRAWN = 150;
 
+    private static final double MAINS_TOLD = 0.025;
     private static final double PAD = 0.1;
     private static final double NARROWEST = 0.04;
     /** A limit farther off than so many times the range would squeeze the curves flat. */
@@ -87,7 +89,7 @@ public record SoakChart(List<Line> lines, List<Mark> marks, double from, double 
                 .filter(x -> x > -BACK)
                 .min()
                 .orElse(0);
-        List<Mark> marks = marks(timeline, setting, Math.min(0, from), to);
+        List<Mark> marks = marks(soak, timeline, setting, Math.min(0, from), to);
         double[] values = lines.stream()
                 .flatMap(line -> Stream.concat(line.readings().stream(), line.fit().stream()))
                 .filter(point -> point.x() >= from)
@@ -164,15 +166,36 @@ public record SoakChart(List<Line> lines, List<Mark> marks, double from, double 
         return drawn;
     }
 
-    private static List<Mark> marks(Timeline timeline, Instant setting, double from, double to) {
+    private static List<Mark> marks(Soak soak, Timeline timeline, Instant setting, double from, double to) {
         List<Mark> marks = new ArrayList<>();
         for (State state : timeline.states()) {
-            state.begunBy().ifPresent(change -> {
+            state.begunBy().filter(change -> change.what() != Change.What.MAINS).ifPresent(change -> {
                 double at = minutes(setting, change.at());
                 if (at >= from && at <= to) {
                     marks.add(new Mark(at, told(change)));
                 }
             });
+        }
+        marks.addAll(mains(soak, setting, from, to));
+        marks.sort(Comparator.comparingDouble(Mark::minutes));
+        return marks;
+    }
+
+    /** It wanders all the time: told is what it did by more than that. */
+    private static List<Mark> mains(Soak soak, Instant setting, double from, double to) {
+        List<Mark> marks = new ArrayList<>();
+        double told = Double.NaN;
+        for (SoakStretch stretch : soak.stretches()) {
+            double shift = minutes(setting, stretch.begun());
+            for (Sample sample : stretch.mains()) {
+                double at = shift + sample.minutes();
+                if (Double.isNaN(told) || Math.abs(sample.value() / told - 1) > MAINS_TOLD) {
+                    if (!Double.isNaN(told) && at >= from && at <= to) {
+                        marks.add(new Mark(at, new SoakFinding.MarkMains(sample.value())));
+                    }
+                    told = sample.value();
+                }
+            }
         }
         return marks;
     }
@@ -184,7 +207,7 @@ public record SoakChart(List<Line> lines, List<Mark> marks, double from, double 
             case SHEET -> new SoakFinding.MarkSheet();
             case POWER_ON -> new SoakFinding.MarkOn();
             case POWER_OFF -> new SoakFinding.MarkOff();
-            case MAINS -> new SoakFinding.MarkMains();
+            case MAINS -> throw new IllegalArgumentException("a change of the mains is told by its volts");
             case UNSAID -> new SoakFinding.MarkUnsaid(change.place());
         };
     }

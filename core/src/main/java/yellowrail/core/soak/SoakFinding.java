@@ -46,6 +46,9 @@ public sealed interface SoakFinding extends Finding {
             @In(decimals = 0) double soonest,
             @In(decimals = 0) double latest) implements SoakFinding {}
 
+    /** The same where both ends of the rate say the same. */
+    record ReachesLimitIn(@In(decimals = 0) double minutes) implements SoakFinding {}
+
     /** The same where the slow end of the rate never reaches it. */
     record ReachesLimitSoonest(
             @In(decimals = 0) double minutes,
@@ -98,7 +101,7 @@ public sealed interface SoakFinding extends Finding {
 
     record MarkOff() implements SoakFinding {}
 
-    record MarkMains() implements SoakFinding {}
+    record MarkMains(@In(value = Unit.VOLT, decimals = 0) double volts) implements SoakFinding {}
 
     record MarkUnsaid(String point) implements SoakFinding {}
 }

@@ -3,6 +3,7 @@ package yellowrail.core.soak;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -56,11 +57,12 @@ public record SoakStretch(
         List<Reading> all = stretch.readings().stream()
                 .filter(reading -> reading.kind().isMeasured() && reading.id() < until)
                 .toList();
+        Optional<Instant> first = all.stream().map(Reading::takenAt).min(Comparator.naturalOrder());
         Instant begun = stretch.state()
                 .begunBy()
                 .map(Change::at)
-                .filter(at -> all.isEmpty() || !all.get(0).takenAt().isBefore(at))
-                .orElseGet(() -> all.isEmpty() ? Instant.EPOCH : all.get(0).takenAt());
+                .filter(at -> first.map(read -> !read.isBefore(at)).orElse(true))
+                .orElseGet(() -> first.orElse(Instant.EPOCH));
         double from = stretch.state()
                         .begunBy()
                         .map(change -> change.what() == Change.What.POWER_ON)
@@ -85,7 +87,10 @@ public record SoakStretch(
                 mains,
                 plates,
                 found,
-                own.isEmpty() ? begun : own.get(own.size() - 1).takenAt());
+                own.stream()
+                        .map(Reading::takenAt)
+                        .max(Comparator.naturalOrder())
+                        .orElse(begun));
     }
 
     private static Series series(String point, List<Reading> own, Instant begun, Map<String, Double> limits) {
@@ -106,7 +111,10 @@ public record SoakStretch(
                 .orElse(0);
         return new Series(
                 point,
-                alike.stream().map(reading -> sample(reading, begun)).toList(),
+                alike.stream()
+                        .map(reading -> sample(reading, begun))
+                        .sorted(Comparator.comparingDouble(Sample::minutes))
+                        .toList(),
                 limits.containsKey(point) ? OptionalDouble.of(limits.get(point)) : OptionalDouble.empty(),
                 digit);
     }
@@ -115,6 +123,7 @@ public record SoakStretch(
         return own.stream()
                 .filter(reading -> reading.kind() == kind && reading.value() > 0)
                 .map(reading -> sample(reading, begun))
+                .sorted(Comparator.comparingDouble(Sample::minutes))
                 .toList();
     }
 

@@ -76,6 +76,9 @@ public final class SoakTeller {
         }
         double soonest = now.toLimitSoonest().orElse(minutes);
         OptionalDouble latest = now.toLimitLatest();
+        if (latest.isPresent() && Math.round(soonest) == Math.round(latest.getAsDouble())) {
+            return Optional.of(new SoakFinding.ReachesLimitIn(minutes));
+        }
         return Optional.of(
                 latest.isPresent()
                         ? new SoakFinding.ReachesLimit(minutes, soonest, latest.getAsDouble())

@@ -127,7 +127,10 @@ class BalanceAndRangeTest {
                 TubeModels.published().of(Amps.type("6L6GC")).orElseThrow().model();
         List<Circuit.Tube> in = IntStream.range(0, tubes)
                 .mapToObj(i -> new Circuit.Tube(
-                        typical.scaled(1 + (i < tubes / 2 ? 0.16 : -0.13) + 0.01 * i), 0, i < tubes / 2, 0))
+                        typical.scaled(1 + (i < tubes / 2 ? 0.16 : -0.13) + 0.01 * i),
+                        Circuit.Habit.GOOD,
+                        i < tubes / 2,
+                        Circuit.Leak.NONE))
                 .toList();
         Circuit.Bias bias = new Circuit.Bias(
                 -64,

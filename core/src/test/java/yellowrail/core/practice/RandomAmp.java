@@ -58,9 +58,9 @@ final class RandomAmp {
             double drawn = Math.exp(0.02 * chance.nextGaussian());
             in.add(new Circuit.Tube(
                     batch.scaled(apart.isEmpty() ? drawn : 1 + (i == 0 ? 0.5 : -0.5) * apart.getAsDouble()),
-                    0,
+                    Circuit.Habit.GOOD,
                     i < tubes / 2,
-                    0));
+                    Circuit.Leak.NONE));
         }
         double source = 400 + 120 * chance.nextDouble();
         Circuit.Supply supply = new Circuit.Supply(

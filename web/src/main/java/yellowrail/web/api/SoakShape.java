@@ -23,8 +23,7 @@ final class SoakShape {
             JsonField.text("label").needed().like("V1").told("Differs from every other; 1 to 40 characters");
     static final JsonField SAMPLES = JsonField.objects("samples", 0, MOST_SAMPLES, SAMPLE)
             .needed()
-            .told(
-                    "In any order; of one moment the mean counts, and more than 400 are averaged over equal spans of time");
+            .told("In any order; of one moment the mean counts; more than 400 are averaged over equal spans of time");
 
     static final JsonShape POINT = JsonShape.of("SoakPoint", "A test point since the last setting", LABEL, SAMPLES);
 

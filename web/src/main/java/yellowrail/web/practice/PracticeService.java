@@ -3,6 +3,7 @@ package yellowrail.web.practice;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -20,6 +21,7 @@ import yellowrail.core.practice.Workshop;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.soak.BenchAlarm;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
@@ -43,6 +45,8 @@ class PracticeService {
     private static final double HANDS = 2;
 
     private static final String WHO = "practice meter";
+    private static final String LOGGER = "practice logger";
+    private static final int LOGS_A_MINUTE = 3;
 
     private final PracticeMapper mapper;
     private final AmpService amps;
@@ -178,7 +182,36 @@ class PracticeService {
 
     @Transactional
     Done pass(long runId, int minutes) {
-        return act(standing(runId), bench -> bench.advance(60.0 * minutes), true, false);
+        Standing standing = standing(runId);
+        boolean logs = Exercise.valueOf(standing.row().exercise()).isSoak()
+                && standing.bench().isOn()
+                && standing.run().isOpen();
+        return logs ? watched(standing, minutes) : act(standing, bench -> bench.advance(60.0 * minutes), true, false);
+    }
+
+    /** A soak's bench has a logger: it reads while time passes, and the wait ends when there is something to see. */
+    private Done watched(Standing standing, int minutes) {
+        long runId = standing.run().id();
+        Bench bench = standing.bench();
+        String says = "";
+        for (int minute = 0; minute < minutes && says.isEmpty(); minute++) {
+            List<RunEntries.Logged> read = new ArrayList<>();
+            for (int i = 0; i < LOGS_A_MINUTE; i++) {
+                bench.advance(60.0 / LOGS_A_MINUTE);
+                bench.readAll().forEach(entry -> read.add(new RunEntries.Logged(entry, standing.time())));
+            }
+            EntryOutcome outcome = entries.enterLogged(runId, read, LOGGER);
+            says = outcome instanceof EntryOutcome.Accepted ? alarm(standing.run()) : says(outcome);
+        }
+        Done done = act(standing, passed -> {}, false, true);
+        return new Done(done.bench(), done.row(), says, true);
+    }
+
+    /** What must be switched off for; blank where nothing must. */
+    private String alarm(Run run) {
+        return BenchAlarm.of(runs.wholeTimelines(List.of(run)).get(run))
+                .map(alarm -> words.say(alarm.says()))
+                .orElse("");
     }
 
     /** Exchanges the first two tubes. */

@@ -66,6 +66,8 @@ record PracticeView(
                 plates,
                 done.says(),
                 Stream.of(Exercise.values())
+                        .map(Exercise::diagnosis)
+                        .distinct()
                         .map(exercise -> new Diagnosis(exercise.name(), words.name(exercise)))
                         .sorted((one, other) -> one.text().compareTo(other.text()))
                         .toList(),

@@ -1,11 +1,18 @@
 package yellowrail.web.run;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.mistake.Mistakes;
@@ -107,7 +114,43 @@ class MeterFiles {
                         OffsetDateTime.now(clock)));
             }
         }
-        readings.forEach(mapper::add);
-        return "";
+        List<NewReading> others = isTaken(runId, log, where) ? List.of() : notYetThere(runId, readings);
+        others.forEach(mapper::add);
+        return others.size() == readings.size()
+                ? ""
+                : words.message("run.file-again", readings.size() - others.size(), readings.size());
+    }
+
+    /** Whether this very file was put on the run before: one that counts seconds tells other times each time. */
+    private boolean isTaken(long runId, MeterLog log, String where) {
+        Instant first = log.rows().get(0).at();
+        String file = log.rows().stream()
+                .map(row -> Duration.between(first, row.at()).toMillis() + " " + row.typed())
+                .collect(Collectors.joining("\n", runId + " " + where + "\n", ""));
+        String form =
+                UUID.nameUUIDFromBytes(file.getBytes(StandardCharsets.UTF_8)).toString();
+        return mapper.takeForm(form, runId, OffsetDateTime.now(clock)) == 0;
+    }
+
+    /** What of these readings the run does not have: a file put on it twice, or a longer one of the same meter. */
+    private List<NewReading> notYetThere(long runId, List<NewReading> readings) {
+        OffsetDateTime first = readings.stream()
+                .map(NewReading::takenAt)
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+        OffsetDateTime last = readings.stream()
+                .map(NewReading::takenAt)
+                .max(Comparator.naturalOrder())
+                .orElseThrow();
+        Set<List<Object>> known = mapper.takenBetween(runId, first, last).stream()
+                .map(row -> key(row.kind(), row.target(), row.takenAt(), row.value()))
+                .collect(Collectors.toSet());
+        return readings.stream()
+                .filter(each -> !known.contains(key(each.kind(), each.target(), each.takenAt(), each.value())))
+                .toList();
+    }
+
+    private static List<Object> key(String kind, String target, OffsetDateTime taken, double value) {
+        return List.of(kind, target, taken.toInstant().truncatedTo(ChronoUnit.MILLIS), value);
     }
 }

@@ -1,11 +1,7 @@
 package yellowrail.web.run;
 
 import java.io.IOException;
-import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
-import java.util.Locale;
-import java.util.Set;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -15,13 +11,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.BadEntryException;
-import yellowrail.core.reading.EntryLine;
 import yellowrail.core.reading.MeterLog;
-import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.station.Station;
 import yellowrail.web.meter.MeterException;
-import yellowrail.web.meter.ScpiMeter;
 import yellowrail.web.words.Words;
 
 /** Readings that a meter gives instead of a typing hand: one at a time, or its whole log. */
@@ -29,19 +22,15 @@ import yellowrail.web.words.Words;
 class MeterReadingController {
 
     private static final int LONGEST_FILE = 1_000_000;
-    /** What is alternating, by every word the entry line has for it. */
-    private static final Set<String> ALTERNATING =
-            EntryLine.wordsFor(ReadingKind.MAINS, ReadingKind.HEATER, ReadingKind.HEATER_BARE);
-
     private final RunService runs;
     private final RunEntries entries;
     private final MeterFiles files;
     private final RunPages pages;
     private final Words words;
-    private final ScpiMeter meter;
+    private final MeterReadings meter;
 
     MeterReadingController(
-            RunService runs, RunEntries entries, MeterFiles files, RunPages pages, Words words, ScpiMeter meter) {
+            RunService runs, RunEntries entries, MeterFiles files, RunPages pages, Words words, MeterReadings meter) {
         this.runs = runs;
         this.entries = entries;
         this.files = files;
@@ -80,33 +69,31 @@ class MeterReadingController {
             return new EntryOutcome.Refused(where, words.message("page.meter.number-already"));
         }
         try {
-            ScpiMeter.Asks asks = asks(where, sheet);
-            String value = typed(meter.read(sheet.measuring().link(), asks), asks);
-            return entries.enter(id, (where + " " + value).strip(), by, false);
+            return entries.enter(id, meter.line(where, sheet), by, false);
         } catch (MeterException e) {
             return new EntryOutcome.Refused(where, words.say(e.fault()));
         }
     }
 
-    /** As a hand would type it, with every digit that was sent: {@code 36.40mV}, {@code 452.1V}. */
-    private static String typed(BigDecimal value, ScpiMeter.Asks asks) {
-        boolean small = value.abs().compareTo(BigDecimal.ONE) < 0;
-        return (small ? value.movePointRight(3) : value).toPlainString()
-                + (small ? "m" : "")
-                + (asks == ScpiMeter.Asks.DC_AMPS ? "A" : "V");
-    }
-
-    private static ScpiMeter.Asks asks(String where, AmpSheet sheet) {
-        String[] said = where.toLowerCase(Locale.ROOT).split("\\s+");
-        if (Stream.of(said).anyMatch(ALTERNATING::contains)) {
-            return ScpiMeter.Asks.AC_VOLTS;
+    /** The meter is read by itself from now on, or no more. */
+    @PostMapping("/runs/{id}/watch")
+    ModelAndView watch(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String place,
+            @RequestParam(defaultValue = "") String every,
+            @RequestParam(defaultValue = "") String howLong,
+            @RequestParam(defaultValue = "") String by,
+            @RequestParam(defaultValue = "false") boolean off) {
+        String line = off
+                ? "watch off"
+                : "watch %s %s %s".formatted(place, every, howLong).strip();
+        EntryOutcome outcome = entries.enter(id, line, by, false);
+        if (outcome instanceof EntryOutcome.Accepted) {
+            return pages.toStation(id, Station.SOAK.token());
         }
-        boolean atTestPoint = where.isEmpty()
-                || sheet.socket(where).isPresent()
-                || sheet.testPoints().stream().anyMatch(where::equalsIgnoreCase);
-        return atTestPoint && sheet.current().shows() == Unit.MILLIAMP
-                ? ScpiMeter.Asks.DC_AMPS
-                : ScpiMeter.Asks.DC_VOLTS;
+        ModelAndView page = pages.page(id, Station.SOAK.token(), "", by, outcome, "run/page");
+        page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        return page;
     }
 
     @PostMapping("/runs/{id}/csv")

@@ -18,6 +18,7 @@ import yellowrail.core.reading.EntryLine;
 import yellowrail.core.reading.EntryWriter;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.reading.SheetCorrection;
+import yellowrail.core.reading.WatchLine;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Safety;
 import yellowrail.core.station.SafetyItem;
@@ -26,6 +27,7 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.station.StationService;
+import yellowrail.web.watch.WatchService;
 import yellowrail.web.words.Words;
 
 /**
@@ -44,6 +46,7 @@ public class RunEntries {
     private final EntryQuestions questions;
     private final AmpService amps;
     private final StationService stations;
+    private final WatchService watches;
     private final Words words;
     private final Clock clock;
 
@@ -54,6 +57,7 @@ public class RunEntries {
             EntryQuestions questions,
             AmpService amps,
             StationService stations,
+            WatchService watches,
             Words words,
             Clock clock) {
         this.mapper = mapper;
@@ -62,6 +66,7 @@ public class RunEntries {
         this.questions = questions;
         this.amps = amps;
         this.stations = stations;
+        this.watches = watches;
         this.words = words;
         this.clock = clock;
     }
@@ -136,6 +141,32 @@ public class RunEntries {
         return accept(run, amp, List.of(read), List.of(), typed, name(byWhom), confirmed, taken);
     }
 
+    /**
+     * A reading that a logger took.
+     *
+     * @param at when
+     */
+    public record Logged(Entry entry, OffsetDateTime at) {}
+
+    /** Takes what a logger read, all or none, once it is safe to read at all; nobody stands there to be asked. */
+    @Transactional
+    public EntryOutcome enterLogged(long runId, List<Logged> read, String byWhom) {
+        Run run = locked(runId);
+        Amp amp = runs.amp(run);
+        if (!run.isOpen()) {
+            return new EntryOutcome.Refused("", words.message(CLOSED));
+        }
+        Optional<EntryOutcome> held = gate.held(
+                stations.progress(runId, amp.sheet()),
+                Set.of(),
+                read.stream().map(Logged::entry).toList(),
+                "");
+        if (held.isEmpty()) {
+            read.forEach(each -> store(runId, amp, List.of(each.entry()), name(byWhom), each.at()));
+        }
+        return held.orElseGet(() -> new EntryOutcome.Accepted(read.size(), false));
+    }
+
     private Run locked(long runId) {
         mapper.lock(runId);
         return runs.run(runId);
@@ -157,6 +188,9 @@ public class RunEntries {
 
     private EntryOutcome take(Run run, String typed, String byWhom, boolean confirmed, OffsetDateTime taken) {
         Amp amp = runs.amp(run);
+        if (WatchLine.is(typed)) {
+            return watch(run, amp, WatchLine.parse(typed, amp.sheet()), typed, byWhom);
+        }
         List<Entry> said = new EntryLine(amp.sheet()).parse(typed);
         if (said.get(0).kind() == ReadingKind.UNDO) {
             return undo(run, amp, typed, said);
@@ -203,6 +237,15 @@ public class RunEntries {
                                 .toList();
         store(run.id(), corrected, meant, byWhom, taken);
         return new EntryOutcome.Accepted(meant.size(), false);
+    }
+
+    /** A meter is read by itself from now on, or no more. */
+    private EntryOutcome watch(Run run, Amp amp, WatchLine line, String typed, String byWhom) {
+        if (!line.off() && !amp.sheet().measuring().link().isSet()) {
+            return new EntryOutcome.Refused(typed, words.message("page.soak.watch-without-meter"));
+        }
+        watches.asked(run.id(), line, byWhom);
+        return new EntryOutcome.Accepted(0, false);
     }
 
     private static List<SafetyItem> ticks(List<Entry> said, RunProgress progress) {

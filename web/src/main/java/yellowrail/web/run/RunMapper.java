@@ -22,6 +22,9 @@ interface RunMapper {
     /** The newest run of every amp on the bench that has one. */
     List<Run> newestOfAll();
 
+    /** The open runs on amps of the bench whose last row was entered since. */
+    List<Run> readSince(@Param("since") OffsetDateTime since);
+
     List<Run> ofAmp(@Param("ampId") long ampId);
 
     /** Begins a run unless one is open. */
@@ -50,6 +53,10 @@ interface RunMapper {
 
     /** Every row of these runs, oldest first, struck ones among them. */
     List<ReadingRow> whole(@Param("runIds") Collection<Long> runIds);
+
+    /** Rows that count of readings taken from one time to another, ends included. */
+    List<ReadingRow> takenBetween(
+            @Param("runId") long runId, @Param("from") OffsetDateTime from, @Param("to") OffsetDateTime to);
 
     /** How far a run has come: its last row, and the version of the sheet in force. */
     record Far(long runId, long reading, int sheet) {}

@@ -20,6 +20,7 @@ import yellowrail.web.layout.Rail;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.soak.SoakView;
 import yellowrail.web.station.StationService;
+import yellowrail.web.watch.WatchService;
 import yellowrail.web.words.Words;
 
 /** Puts together the page of a run, whatever was asked of it. */
@@ -29,13 +30,21 @@ class RunPages {
     private final RunService runs;
     private final StationService stations;
     private final SeatService seats;
+    private final WatchService watches;
     private final Words words;
     private final Clock clock;
 
-    RunPages(RunService runs, StationService stations, SeatService seats, Words words, Clock clock) {
+    RunPages(
+            RunService runs,
+            StationService stations,
+            SeatService seats,
+            WatchService watches,
+            Words words,
+            Clock clock) {
         this.runs = runs;
         this.stations = stations;
         this.seats = seats;
+        this.watches = watches;
         this.words = words;
         this.clock = clock;
     }
@@ -55,9 +64,11 @@ class RunPages {
         Map<String, String> seated = seats.labels(amp.id());
         return new ModelAndView(view)
                 .addObject("soak", here == Station.SOAK ? soak(run, seated) : null)
+                .addObject("watch", here == Station.SOAK ? watch(run, amp) : null)
                 .addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress, words))
                 .addObject("ampId", amp.id())
                 .addObject("runId", id)
+                .addObject("open", run.isOpen())
                 .addObject("by", by != null ? by : log.lastBy())
                 .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
                 .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
@@ -84,7 +95,13 @@ class RunPages {
         Run run = runs.run(id);
         return new ModelAndView("run/soak :: soak")
                 .addObject("soak", soak(run, seats.labels(run.ampId())))
+                .addObject("watch", watch(run, runs.amp(run)))
+                .addObject("open", run.isOpen())
                 .addObject("runId", id);
+    }
+
+    private WatchView watch(Run run, Amp amp) {
+        return WatchView.of(amp.sheet(), watches.of(run.id()), clock.getZone(), words);
     }
 
     private SoakView soak(Run run, Map<String, String> seated) {

@@ -18,6 +18,7 @@ import yellowrail.core.idle.LastKnown;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.reading.Reading;
+import yellowrail.core.soak.BenchAlarm;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.timeline.Timeline;
 import yellowrail.core.tube.TubeCatalogue;
@@ -39,6 +40,7 @@ public class RunService {
     private final ApplicationEventPublisher events;
     private final Clock clock;
     private final Remembered<LogState, StageSummary> rememberedSummaries = new Remembered<>();
+    private final Remembered<LogState, Optional<BenchAlarm>> rememberedAlarms = new Remembered<>();
 
     RunService(RunMapper mapper, AmpService amps, RunLogs logs, ApplicationEventPublisher events, Clock clock) {
         this.clock = clock;
@@ -159,6 +161,22 @@ public class RunService {
                 .of(states(runs), changed -> each(logs.of(amps(changed)), log -> StageSummary.of(log.timeline())))
                 .forEach((run, summary) -> summaries.put(run.id(), summary));
         return summaries;
+    }
+
+    /** The open runs on amps of the bench in which something was entered since. */
+    @Transactional(readOnly = true)
+    public List<Run> readSince(OffsetDateTime since) {
+        return mapper.readSince(since);
+    }
+
+    /** Those of these runs whose amp is to be switched off. */
+    @Transactional(readOnly = true)
+    public Map<Run, BenchAlarm> alarms(Collection<Run> runs) {
+        Map<Run, BenchAlarm> alarms = new LinkedHashMap<>();
+        rememberedAlarms
+                .of(states(runs), changed -> each(logs.of(amps(changed)), log -> BenchAlarm.of(log.timeline())))
+                .forEach((run, alarm) -> alarm.ifPresent(found -> alarms.put(run, found)));
+        return alarms;
     }
 
     /** What the meaning of each of these logs depends on. */

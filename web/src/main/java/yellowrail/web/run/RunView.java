@@ -26,6 +26,8 @@ import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.soak.BenchAlarm;
+import yellowrail.core.soak.Soak;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
 import yellowrail.core.supply.Mains;
@@ -102,12 +104,15 @@ record RunView(
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
         Collections.reverse(newestFirst);
         List<String> common = common(tubes, words);
+        Optional<BenchAlarm> alarm = BenchAlarm.of(summary, Soak.of(timeline, tubes));
         return new RunView(
                 run.id(),
                 run.isOpen(),
-                words.say(summary.sentence()),
-                next(summary, move, words),
-                summary.alarm().isPresent(),
+                words.say(alarm.map(BenchAlarm::says).orElseGet(summary::sentence)),
+                alarm.isPresent()
+                        ? ""
+                        : move.map(NextMove::says).map(words::say).orElse(""),
+                alarm.isPresent(),
                 summary.worst().judgement().verdict().token(),
                 run.isOpen() ? words.say(new WarmUp(now.moment(), sheet.settleMinutes()).clock(clock.instant())) : "",
                 cards(
@@ -154,13 +159,6 @@ record RunView(
                         .orElseGet(() -> OperatingMap.of(stage, tracks)),
                 sheet,
                 words);
-    }
-
-    /** The move, where there is one; what is missing says itself. */
-    private static String next(StageSummary summary, Optional<NextMove> move, Words words) {
-        return summary.alarm().isPresent()
-                ? ""
-                : move.map(NextMove::says).map(words::say).orElse("");
     }
 
     /** What is to be said of every tube alike. */

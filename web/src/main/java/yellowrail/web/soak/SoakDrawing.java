@@ -87,7 +87,7 @@ public record SoakDrawing(
             List<Point> back = new ArrayList<>(line.low());
             Collections.reverse(back);
             curves.add(new Curve(
-                    "stroke-" + line.point() + (line.present() ? "" : " earlier"),
+                    Stroke.of(line.point()) + (line.present() ? "" : " earlier"),
                     line.fit().isEmpty() ? "" : plot.line(line.fit()),
                     line.fit().isEmpty()
                             ? ""
@@ -146,7 +146,7 @@ public record SoakDrawing(
                         line.label(),
                         unit == Unit.PERCENT
                                 ? Figures.fixed(line.limit().getAsDouble(), 0) + " %"
-                                : Figures.in(unit, line.limit().getAsDouble())))
+                                : Figures.toTurnTo(unit, line.limit().getAsDouble())))
                 .collect(Collectors.joining(" \u00b7 "));
     }
 }

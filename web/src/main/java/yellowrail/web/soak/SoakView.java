@@ -48,7 +48,7 @@ public record SoakView(
      * @param look of its curve
      * @param tubes what sits there
      * @param token of the verdict
-     * @param rate with its unit; blank where there are too few readings
+     * @param rate with its unit; blank where the verdict tells it, or there are too few readings
      */
     public record Card(
             String label,
@@ -85,6 +85,11 @@ public record SoakView(
         }
     }
 
+    /** Whether some tube is not to be trimmed. */
+    public boolean trouble() {
+        return points.stream().anyMatch(Card::trouble);
+    }
+
     public Scale in(boolean inPercent) {
         return inPercent ? percent : unit;
     }
@@ -114,7 +119,7 @@ public record SoakView(
         List<Socket> sockets = sheet.socketsAt(point.label());
         return new Card(
                 point.label(),
-                "stroke-" + sheet.testPoints().indexOf(point.label()),
+                Stroke.of(sheet.testPoints().indexOf(point.label())),
                 sockets.stream()
                         .map(socket -> seated.getOrDefault(socket.label(), ""))
                         .filter(label -> !label.isBlank())
@@ -123,7 +128,7 @@ public record SoakView(
                 words.name(state),
                 words.say(teller.verdict(point)),
                 words.say(teller.beside(point)),
-                Double.isNaN(now.rate())
+                Double.isNaN(now.rate()) || Soak.isDecided(now)
                         ? ""
                         : words.message(
                                 "page.soak.rate", signed(now.rate()), signed(now.rateLow()), signed(now.rateHigh())),

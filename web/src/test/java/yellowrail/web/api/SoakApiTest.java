@@ -95,8 +95,9 @@ class SoakApiTest {
     @Test
     void everyFaultIsToldAtItsField() {
         assertThat(faults("/api/soak", """
-                        {"points": [{"label": "V1", "samples": [{"minutes": 0, "value": 0}, {"minutes": NaN, "value": -3},
-                         {"minutes": 2, "value": "36.4"}]}, {"label": "V1", "samples": []}], "limit": -1}"""))
+                        {"points": [{"label": "V1", "samples": [{"minutes": 0, "value": 0},
+                         {"minutes": NaN, "value": -3}, {"minutes": 2, "value": "36.4"}]},
+                         {"label": "V1", "samples": []}], "limit": -1}"""))
                 .contains(
                         "points[0].samples[0].value",
                         "points[0].samples[1].minutes",

@@ -22,6 +22,7 @@ import yellowrail.web.layout.LayoutAdvice;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
+import yellowrail.web.watch.WatchService;
 import yellowrail.web.words.BundledWords;
 import yellowrail.web.words.Words;
 
@@ -36,7 +37,7 @@ class RunControllerTest {
                     runs,
                     mock(AmpService.class),
                     stations,
-                    new RunPages(runs, stations, seats, words, Clock.systemUTC()),
+                    new RunPages(runs, stations, seats, mock(WatchService.class), words, Clock.systemUTC()),
                     entries,
                     words,
                     Clock.systemUTC()))
