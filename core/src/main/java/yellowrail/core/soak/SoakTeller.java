@@ -117,7 +117,7 @@ public final class SoakTeller {
         Optional<TubeIdle> other = tubes.stream()
                 .filter(tube -> !bad.contains(tube.socket().testPoint()))
                 .findFirst();
-        return one.isPresent() && other.isPresent() && soak.common() == Common.NONE
+        return one.isPresent() && other.isPresent() && soak.common() != Common.SUPPLY
                 ? Optional.of(new SoakFinding.ExchangeThem(
                         one.get().socket().label(), other.get().socket().label()))
                 : Optional.empty();

@@ -2,6 +2,7 @@ package yellowrail.web.alarm;
 
 import java.time.Clock;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,13 +30,15 @@ class AlarmService {
     public List<Alarm> now() {
         List<Run> lately = runs.readSince(
                 clock.instant().minus(LATELY).atZone(clock.getZone()).toOffsetDateTime());
-        return runs.alarms(lately).entrySet().stream()
-                .map(found -> new Alarm(
-                        found.getKey().id(),
-                        words.message(
-                                "page.layout.alarm",
-                                runs.amp(found.getKey()).sheet().name(),
-                                words.say(found.getValue().says()))))
-                .toList();
+        List<Alarm> alarms = new ArrayList<>();
+        runs.standings(lately)
+                .forEach((run, standing) -> standing.alarm()
+                        .ifPresent(alarm -> alarms.add(new Alarm(
+                                run.id(),
+                                words.message(
+                                        "page.layout.alarm",
+                                        runs.amp(run).sheet().name(),
+                                        words.say(alarm.says()))))));
+        return alarms;
     }
 }

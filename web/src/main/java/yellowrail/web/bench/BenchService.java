@@ -2,6 +2,7 @@ package yellowrail.web.bench;
 
 import java.time.Clock;
 import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -15,6 +16,7 @@ import yellowrail.core.idle.Judgement;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.Verdict;
+import yellowrail.core.soak.Standing;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.run.Run;
@@ -25,6 +27,9 @@ import yellowrail.web.words.Words;
 /** Puts together where every amp stands. */
 @Service
 class BenchService {
+
+    /** Looks as urgent as what is hot. */
+    private static final String CREEPS = Verdict.HOT.token();
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
 
@@ -44,13 +49,14 @@ class BenchService {
     public List<BenchLine> lines() {
         List<Run> newest = runs.newestOfAll();
         Map<Long, Run> byAmp = newest.stream().collect(Collectors.toMap(Run::ampId, Function.identity()));
-        Map<Long, StageSummary> summaries = runs.summaries(newest);
+        Map<Run, Standing> standings = runs.standings(newest);
         return amps.all().stream()
-                .map(amp -> line(amp, Optional.ofNullable(byAmp.get(amp.id())), run -> summaries.get(run.id())))
+                .map(amp -> line(amp, Optional.ofNullable(byAmp.get(amp.id())), standings))
+                .sorted(Comparator.comparing(BenchLine::urgency))
                 .toList();
     }
 
-    private BenchLine line(Amp amp, Optional<Run> newest, Function<Run, StageSummary> summaries) {
+    private BenchLine line(Amp amp, Optional<Run> newest, Map<Run, Standing> standings) {
         AmpSheet sheet = amp.sheet();
         String what = words.say(sheet.told());
         if (newest.isEmpty()) {
@@ -61,35 +67,51 @@ class BenchService {
                     words.message("page.bench.no-readings"),
                     Verdict.NOT_JUDGED.token(),
                     "",
-                    words.message("page.bench.start"));
+                    words.message("page.bench.start"),
+                    Standing.Urgency.NONE);
         }
         Run run = newest.get();
-        StageSummary summary = summaries.apply(run);
+        Standing standing = standings.get(run);
+        StageSummary summary = standing.summary();
+        Standing.Urgency urgency = run.isOpen() ? standing.urgency() : Standing.Urgency.NONE;
+        boolean creeps = urgency == Standing.Urgency.CREEPING;
         return new BenchLine(
                 amp.id(),
                 sheet.name(),
                 what,
-                SummaryWords.brief(summary, words),
-                summary.worst().judgement().verdict().token(),
-                due(run, summary),
-                words.message(run.isOpen() ? "page.bench.go-on" : "page.bench.look"));
+                creeps ? words.say(standing.says().orElseThrow()) : SummaryWords.brief(standing, words),
+                creeps ? CREEPS : summary.worst().judgement().verdict().token(),
+                due(run, standing),
+                words.message(run.isOpen() ? "page.bench.go-on" : "page.bench.look"),
+                urgency);
     }
 
-    private String due(Run run, StageSummary summary) {
+    private String due(Run run, Standing standing) {
+        StageSummary summary = standing.summary();
         TubeIdle worst = summary.worst();
         Judgement judgement = worst.judgement();
         String open = run.isOpen()
                 ? words.message(
                         "page.bench.open-since", DAY.format(run.begunAt().atZoneSameInstant(clock.getZone())))
                 : "";
-        if (summary.alarm().isPresent()) {
-            return words.message(summary.alarm().get().off() ? "page.bench.find-cause" : "page.bench.switch-off");
+        if (standing.alarm().isPresent()) {
+            boolean off = summary.alarm().map(alarm -> alarm.off()).orElse(false);
+            return words.message(off ? "page.bench.find-cause" : "page.bench.switch-off");
+        }
+        if (run.isOpen() && !standing.trouble().isEmpty()) {
+            return words.message("page.bench.whose-fault");
         }
         if (judgement.verdict() == Verdict.OVER_RATING) {
             return words.message("page.bench.bring-down");
         }
         if (judgement.verdict() == Verdict.NOT_JUDGED) {
             return words.message(run.isOpen() ? "page.bench.readings-missing" : "page.bench.closed-unjudged");
+        }
+        if (run.isOpen() && standing.next().isPresent()) {
+            return words.message(
+                    "page.bench.soak-next",
+                    standing.next().get().point(),
+                    DAY.format(standing.next().get().at().atZone(clock.getZone())));
         }
         return judgement.early() ? words.message("page.bench.when-settled") : open;
     }

@@ -153,6 +153,11 @@ final class DemoAmps {
         return sheet(usual, "Butterbur", "", "", usual.sockets(), usual.pots(), ten, usual.plate());
     }
 
+    AmpSheet creeping() {
+        AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, "EL34", 2, false);
+        return sheet(usual, "Bog asphodel", "", "", usual.sockets(), usual.pots(), usual.current(), usual.plate());
+    }
+
     private AmpSheet usual(Topology topology, BiasKind bias, String type, int tubes, boolean stereo) {
         return new AmpDefaults(topology, bias, catalogue.find(type).orElseThrow(), tubes, stereo).sheet();
     }

@@ -8,6 +8,7 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -99,7 +100,29 @@ class DemoData implements ApplicationRunner {
         play(demo.overRating(), 12, "mains 123.8", "V1 38.9", "V2 36.2", "plate 347", "screen 318");
         play(demo.mismatched(), 13, "mains 120.2", "BLUE 4.35", "BROWN 3.52", "plate 446");
         play(demo.halfDone(), 4, "mains 119.8", "V1 412", "note waiting for the second probe");
+        soak(demo.creeping());
         fillDrawer(first);
+    }
+
+    /** Half an hour of a pair of which one creeps by half a percent a minute. */
+    private void soak(AmpSheet sheet) {
+        long run = runs.begin(amps.create(sheet)).id();
+        makeSafe(run, sheet);
+        List.of(Station.MEASURE, Station.SET).forEach(station -> stations.done(run, station));
+        OffsetDateTime begun = OffsetDateTime.now(clock).minusMinutes(31);
+        enter(run, "on", begun);
+        enter(run, "plate 436.2; mains 120.3", begun.plusMinutes(2));
+        for (int minute = 2; minute <= 30; minute += 2) {
+            enter(
+                    run,
+                    String.format(
+                            Locale.ROOT,
+                            "V1 %.1f V2 %.1f",
+                            33.2 * (1 + 0.0046 * minute + 0.02 * Math.exp(-minute / 4.0)),
+                            33.8 * (1 + 0.03 * Math.exp(-minute / 5.0))),
+                    begun.plusMinutes(minute).plusSeconds(minute % 4 * 5));
+        }
+        enter(run, "mains 120.1", begun.plusMinutes(30).plusSeconds(30));
     }
 
     /** A drawer of made-up tubes, two of which have sat in the first amp since before its run. */

@@ -18,7 +18,7 @@ import yellowrail.core.idle.LastKnown;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.reading.Reading;
-import yellowrail.core.soak.BenchAlarm;
+import yellowrail.core.soak.Standing;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.timeline.Timeline;
 import yellowrail.core.tube.TubeCatalogue;
@@ -39,8 +39,7 @@ public class RunService {
     private final RunLogs logs;
     private final ApplicationEventPublisher events;
     private final Clock clock;
-    private final Remembered<LogState, StageSummary> rememberedSummaries = new Remembered<>();
-    private final Remembered<LogState, Optional<BenchAlarm>> rememberedAlarms = new Remembered<>();
+    private final Remembered<LogState, Standing> rememberedStandings = new Remembered<>();
 
     RunService(RunMapper mapper, AmpService amps, RunLogs logs, ApplicationEventPublisher events, Clock clock) {
         this.clock = clock;
@@ -153,13 +152,18 @@ public class RunService {
         return StageSummary.of(timeline(run));
     }
 
-    /** Where each of these runs stands, by its number; in as many queries however many there are. */
+    /** Where each of these runs stands; in as many queries however many there are. */
+    @Transactional(readOnly = true)
+    public Map<Run, Standing> standings(Collection<Run> runs) {
+        return rememberedStandings.of(
+                states(runs), changed -> each(logs.of(amps(changed)), log -> Standing.of(log.timeline())));
+    }
+
+    /** Their worst tubes, by the run's number. */
     @Transactional(readOnly = true)
     public Map<Long, StageSummary> summaries(Collection<Run> runs) {
         Map<Long, StageSummary> summaries = new LinkedHashMap<>();
-        rememberedSummaries
-                .of(states(runs), changed -> each(logs.of(amps(changed)), log -> StageSummary.of(log.timeline())))
-                .forEach((run, summary) -> summaries.put(run.id(), summary));
+        standings(runs).forEach((run, standing) -> summaries.put(run.id(), standing.summary()));
         return summaries;
     }
 
@@ -167,16 +171,6 @@ public class RunService {
     @Transactional(readOnly = true)
     public List<Run> readSince(OffsetDateTime since) {
         return mapper.readSince(since);
-    }
-
-    /** Those of these runs whose amp is to be switched off. */
-    @Transactional(readOnly = true)
-    public Map<Run, BenchAlarm> alarms(Collection<Run> runs) {
-        Map<Run, BenchAlarm> alarms = new LinkedHashMap<>();
-        rememberedAlarms
-                .of(states(runs), changed -> each(logs.of(amps(changed)), log -> BenchAlarm.of(log.timeline())))
-                .forEach((run, alarm) -> alarm.ifPresent(found -> alarms.put(run, found)));
-        return alarms;
     }
 
     /** What the meaning of each of these logs depends on. */

@@ -12,6 +12,7 @@ import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.balance.PotSwing;
 import yellowrail.core.balance.SideBalance;
+import yellowrail.core.finding.Finding;
 import yellowrail.core.idle.IdleFinding;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
@@ -27,7 +28,7 @@ import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.soak.BenchAlarm;
-import yellowrail.core.soak.Soak;
+import yellowrail.core.soak.Standing;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
 import yellowrail.core.supply.Mains;
@@ -92,7 +93,8 @@ record RunView(
         Timeline timeline = log.timeline();
         Snapshot now = timeline.present();
         AmpSheet sheet = now.sheet();
-        StageSummary summary = StageSummary.of(timeline);
+        Standing standing = Standing.of(timeline);
+        StageSummary summary = standing.summary();
         StageIdle stage = summary.stage();
         List<TubeIdle> tubes = summary.tubes();
         StationView station = StationView.of(at, stage, progress, now.moment(), clock.getZone(), words);
@@ -104,15 +106,14 @@ record RunView(
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
         Collections.reverse(newestFirst);
         List<String> common = common(tubes, words);
-        Optional<BenchAlarm> alarm = BenchAlarm.of(summary, Soak.of(timeline, tubes));
         return new RunView(
                 run.id(),
                 run.isOpen(),
-                words.say(alarm.map(BenchAlarm::says).orElseGet(summary::sentence)),
-                alarm.isPresent()
+                words.say(sentence(standing, at)),
+                standing.alarm().isPresent()
                         ? ""
                         : move.map(NextMove::says).map(words::say).orElse(""),
-                alarm.isPresent(),
+                standing.alarm().isPresent(),
                 summary.worst().judgement().verdict().token(),
                 run.isOpen() ? words.say(new WarmUp(now.moment(), sheet.settleMinutes()).clock(clock.instant())) : "",
                 cards(
@@ -159,6 +160,16 @@ record RunView(
                         .orElseGet(() -> OperatingMap.of(stage, tracks)),
                 sheet,
                 words);
+    }
+
+    /** What is to be switched off for; once the amp is set, a creep; else what the worst tube does. */
+    private static Finding sentence(Standing standing, Station at) {
+        boolean creeps = standing.urgency() == Standing.Urgency.CREEPING && at.compareTo(Station.SOAK) >= 0;
+        return standing.alarm()
+                .map(BenchAlarm::says)
+                .orElseGet(() -> creeps
+                        ? standing.says().orElseThrow()
+                        : standing.summary().sentence());
     }
 
     /** What is to be said of every tube alike. */

@@ -5,12 +5,20 @@ import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.Verdict;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.soak.Standing;
 import yellowrail.web.words.Words;
 
 /** The worst verdict of a stage with its percentage, for a list of amps or runs. */
 public final class SummaryWords {
 
     private SummaryWords() {}
+
+    /** The same where a tube may run away. */
+    public static String brief(Standing standing, Words words) {
+        return standing.summary().alarm().isEmpty() && standing.alarm().isPresent()
+                ? words.say(standing.alarm().get().says())
+                : brief(standing.summary(), words);
+    }
 
     public static String brief(StageSummary summary, Words words) {
         if (summary.alarm().isPresent()) {

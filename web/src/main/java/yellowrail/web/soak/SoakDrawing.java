@@ -26,16 +26,16 @@ public record SoakDrawing(
         List<Mark> marks,
         Field field) {
 
-    private static final int WIDTH = 720;
+    private static final int WIDTH = 560;
     private static final int HEIGHT = 430;
     private static final int LEFT = 54;
-    private static final int RIGHT = 46;
+    private static final int RIGHT = 42;
     private static final int TOP = 34;
     private static final int BOTTOM = 44;
     /** Labels of curves stand so far apart at least, px. */
     private static final double APART = 18;
 
-    private static final double WORD = 60;
+    private static final double WORD = 66;
 
     /**
      * A test point in one stretch.

@@ -8,12 +8,16 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import yellowrail.web.RunningApplication;
+import yellowrail.web.Visitor;
+import yellowrail.web.meter.LyingMeter;
 
 /** What was acknowledged is still there after kill -9; what was not stored is said not to be. */
 class KilledTest {
@@ -103,5 +107,50 @@ class KilledTest {
         first.stop();
         assertThat(first.said()).contains("Stopped.");
         assertThat(database()).isEmpty();
+    }
+
+    /** A watch of every second goes on after the application was killed, by itself, with no page open. */
+    @Test
+    void aWatchGoesOnAfterTheKillingOfTheApplication() throws Exception {
+        int port = OwnProcess.freePort();
+        OwnProcess first = start(port);
+        try (LyingMeter meter = new LyingMeter("0.0364\n", 0)) {
+            Visitor visitor = new Visitor(first.url());
+            Map<String, String> sheet = new HashMap<>(visitor.form("/amps/new", "/amps"));
+            sheet.putAll(Map.of(
+                    "name",
+                    "Reed warbler",
+                    "stage.tubeType",
+                    "6L6GC",
+                    "link.host",
+                    meter.link().host(),
+                    "link.port",
+                    String.valueOf(meter.link().port())));
+            String amp = Visitor.location(visitor.post("/amps", sheet));
+            String run = Visitor.location(visitor.post(amp + "/runs", visitor.form(amp, amp + "/runs")));
+            for (String line : List.of("tick closed; on", "watch V1 1s 30min")) {
+                Map<String, String> typed = new HashMap<>(visitor.form(run + "?at=measure", run + "/readings"));
+                typed.put("line", line);
+                assertThat(visitor.post(run + "/readings", typed).statusCode()).isEqualTo(302);
+            }
+            int before = readUntil(visitor, run, 2);
+            first.kill();
+
+            Visitor again = new Visitor(start(port).url());
+            assertThat(readUntil(again, run, before + 2)).isGreaterThan(before + 1);
+        }
+    }
+
+    /** How many readings the log shows, once there are so many. */
+    private static int readUntil(Visitor visitor, String run, int least) throws InterruptedException {
+        int seen = 0;
+        for (long end = System.nanoTime() + 30_000_000_000L; seen < least && System.nanoTime() < end; ) {
+            seen = visitor.page(run + "/log")
+                    .select(".log .typed:contains(V1 36.4mV)")
+                    .size();
+            Thread.sleep(200);
+        }
+        assertThat(seen).isGreaterThanOrEqualTo(least);
+        return seen;
     }
 }
