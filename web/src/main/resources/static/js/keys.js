@@ -60,6 +60,8 @@ document.addEventListener("click", event => {
     actions["?"]();
   } else if (event.target.closest("[data-speak]")) {
     speak();
+  } else if (event.target.closest("[data-print]")) {
+    print();
   } else if (event.target.closest("[data-across]")) {
     across();
   }

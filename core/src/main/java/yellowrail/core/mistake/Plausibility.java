@@ -64,7 +64,8 @@ final class Plausibility {
             case SCREEN_AMPS -> bounds(entry, a -> a >= 0 && a <= 0.05, MistakeFinding.NoScreenCurrent::new);
             case CATHODE_VOLTS -> bounds(entry, v -> v >= 0 && v <= 120, MistakeFinding.NoCathodeVolts::new);
             case RESISTOR_COLD -> resistor(entry);
-            case POWER_ON, POWER_OFF, NOTE, MARK, TURN, TUBE, SHEET, SENSE_STOP, UNDO, TICK -> Optional.empty();
+            case POWER_ON, POWER_OFF, NOTE, FINDING, MARK, TURN, TUBE, SHEET, SENSE_STOP, UNDO, TICK ->
+                Optional.empty();
         };
     }
 

@@ -54,6 +54,8 @@ public sealed interface EntryFault extends Finding {
 
     record EmptyNote() implements EntryFault {}
 
+    record EmptyFinding(String word) implements EntryFault {}
+
     record EmptyMark() implements EntryFault {}
 
     record NoTimeSinceOn(String typed) implements EntryFault {}

@@ -14,6 +14,7 @@ import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.EntryFault.BadNumber;
+import yellowrail.core.reading.EntryFault.EmptyFinding;
 import yellowrail.core.reading.EntryFault.EmptyMark;
 import yellowrail.core.reading.EntryFault.EmptyNote;
 import yellowrail.core.reading.EntryFault.LineTooLong;
@@ -141,7 +142,7 @@ public final class EntryLine {
         if (typed.equalsIgnoreCase("undo")) {
             return List.of(Entry.said(ReadingKind.UNDO, "", ""));
         }
-        boolean keepsSemicolons = typed.matches("(?is)(note|mark)\\b.*");
+        boolean keepsSemicolons = typed.matches("(?is)(note|mark|must|should|could)\\b.*");
         return keepsSemicolons ? List.of(wordsToTheEnd(typed).orElseThrow()) : readings(typed);
     }
 
@@ -222,6 +223,12 @@ public final class EntryLine {
                     throw new BadEntryException(first.equals("note") ? new EmptyNote() : new EmptyMark());
                 }
                 yield Optional.of(new Entry(first.equals("note") ? ReadingKind.NOTE : ReadingKind.MARK, "", 0, rest));
+            }
+            case "must", "should", "could" -> {
+                if (rest.isEmpty()) {
+                    throw new BadEntryException(new EmptyFinding(first));
+                }
+                yield Optional.of(new Entry(ReadingKind.FINDING, "", 0, first + " " + rest));
             }
             case "turn" -> Optional.of(turn(rest));
             case "tube", "valve" -> Optional.of(tube(rest));

@@ -85,6 +85,7 @@ public final class EntryWriter {
             case POWER_ON -> "on";
             case POWER_OFF -> "off";
             case NOTE -> "note";
+            case FINDING -> "";
             case MARK -> "mark";
             case UNDO -> "undo";
             case TICK -> "tick";

@@ -27,6 +27,7 @@ public enum ReadingKind {
     POWER_ON(null),
     POWER_OFF(null),
     NOTE(null),
+    FINDING(null),
     MARK(null),
     /** Said to the log, never kept in it. */
     UNDO(null),

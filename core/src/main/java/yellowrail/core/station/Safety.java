@@ -14,6 +14,8 @@ public final class Safety {
     /** The fact that no chassis is open: test points outside, nothing live within reach. */
     public static final String CLOSED = "closed";
     /** The fact that new tubes are in. */
+    public static final String PLATES_GREY = "plates-grey";
+
     public static final String NEW_TUBES = "new-tubes";
     /** A load on the output. */
     public static final String LOAD = "load";
@@ -43,6 +45,8 @@ public final class Safety {
                         "coldest-" + pot.name(), Station.TUBES, coldest(pot), SafetyItem.Gate.WITH_NEW_TUBES));
             }
         }
+        items.add(new SafetyItem(
+                PLATES_GREY, Station.SOAK, new StationFinding.PlatesStayedGrey(), SafetyItem.Gate.NEVER));
         return items;
     }
 

@@ -171,6 +171,8 @@ public sealed interface StationFinding extends Finding {
 
     record ChassisClosed() implements StationFinding {}
 
+    record PlatesStayedGrey() implements StationFinding {}
+
     record NewTubesIn() implements StationFinding {}
 
     record ColdestAnticlockwise(String pot, StationFinding seen) implements StationFinding {}

@@ -28,6 +28,7 @@ public enum Hardware {
             ReadingKind.POWER_ON,
             ReadingKind.POWER_OFF,
             ReadingKind.NOTE,
+            ReadingKind.FINDING,
             ReadingKind.MARK);
 
     /** The parts in which two sheets of one amp differ. */

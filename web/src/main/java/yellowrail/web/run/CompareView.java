@@ -20,16 +20,16 @@ import yellowrail.core.timeline.Snapshot;
 import yellowrail.web.words.Words;
 
 /** Two moments of a run side by side, each as the bench was then. */
-record CompareView(long runId, long before, long after, List<Choice> choices, List<Row> rows, List<Line> lines) {
+public record CompareView(long runId, long before, long after, List<Choice> choices, List<Row> rows, List<Line> lines) {
 
     /** A moment to choose: when a reading had been entered. */
-    record Choice(long id, String text) {}
+    public record Choice(long id, String text) {}
 
     /** A tube before and after. */
-    record Row(TubeCard before, TubeCard after, String milliamps, String watts) {}
+    public record Row(TubeCard before, TubeCard after, String milliamps, String watts) {}
 
     /** Something else that was so before and is so after. */
-    record Line(String what, String before, String after) {}
+    public record Line(String what, String before, String after) {}
 
     /** What of a run stands in notes about hum, newest first of each moment. */
     private static final String HUM = "hum";
@@ -131,7 +131,7 @@ record CompareView(long runId, long before, long after, List<Choice> choices, Li
     }
 
     private static long firstJudged(RunLog log, List<ReadingRow> rows) {
-        for (ReadingRow row : rows) {
+        for (ReadingRow row : rows.subList(0, Math.min(rows.size(), RunService.RECENT))) {
             boolean measured = ReadingKind.valueOf(row.kind()).isMeasured();
             Snapshot then = measured ? log.log().upTo(row.id()).timeline().present() : null;
             if (measured

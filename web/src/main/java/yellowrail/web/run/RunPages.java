@@ -1,24 +1,19 @@
 package yellowrail.web.run;
 
 import java.time.Clock;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
-import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
 import yellowrail.core.supply.MainsRange;
-import yellowrail.core.timeline.Snapshot;
-import yellowrail.core.timeline.Timeline;
 import yellowrail.core.typed.BadQuantityException;
 import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.seat.SeatService;
-import yellowrail.web.soak.SoakView;
 import yellowrail.web.station.StationService;
 import yellowrail.web.watch.WatchService;
 import yellowrail.web.words.Words;
@@ -31,6 +26,7 @@ class RunPages {
     private final StationService stations;
     private final SeatService seats;
     private final WatchService watches;
+    private final RunRecords records;
     private final Words words;
     private final Clock clock;
 
@@ -39,12 +35,14 @@ class RunPages {
             StationService stations,
             SeatService seats,
             WatchService watches,
+            RunRecords records,
             Words words,
             Clock clock) {
         this.runs = runs;
         this.stations = stations;
         this.seats = seats;
         this.watches = watches;
+        this.records = records;
         this.words = words;
         this.clock = clock;
     }
@@ -63,8 +61,9 @@ class RunPages {
         Station here = Station.of(at).orElseGet(() -> run.isOpen() ? progress.next() : Station.MEASURE);
         Map<String, String> seated = seats.labels(amp.id());
         return new ModelAndView(view)
-                .addObject("soak", here == Station.SOAK ? soak(run, seated) : null)
+                .addObject("soak", here == Station.SOAK ? records.soak(run, seated) : null)
                 .addObject("watch", here == Station.SOAK ? watch(run, amp) : null)
+                .addObject("closing", here == Station.CLOSE ? records.closing(run) : null)
                 .addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress, words))
                 .addObject("ampId", amp.id())
                 .addObject("runId", id)
@@ -94,7 +93,7 @@ class RunPages {
     ModelAndView soak(long id) {
         Run run = runs.run(id);
         return new ModelAndView("run/soak :: soak")
-                .addObject("soak", soak(run, seats.labels(run.ampId())))
+                .addObject("soak", records.soak(run, seats.labels(run.ampId())))
                 .addObject("watch", watch(run, runs.amp(run)))
                 .addObject("open", run.isOpen())
                 .addObject("runId", id);
@@ -102,12 +101,6 @@ class RunPages {
 
     private WatchView watch(Run run, Amp amp) {
         return WatchView.of(amp.sheet(), watches.of(run.id()), clock.getZone(), words);
-    }
-
-    private SoakView soak(Run run, Map<String, String> seated) {
-        Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
-        Snapshot now = timeline.present();
-        return SoakView.of(timeline, StageIdle.of(now).at(now), seated, run.clock(clock), words);
     }
 
     /** Half a range of mains, percent: from 1 to 25, 10 for anything else. */

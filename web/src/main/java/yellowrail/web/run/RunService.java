@@ -199,6 +199,12 @@ public class RunService {
         return runs.isEmpty() ? Map.of() : each(logs.whole(amps(runs)), RunLog::timeline);
     }
 
+    /** The log from its first row to its last. */
+    @Transactional(readOnly = true)
+    RunLog wholeLog(Run run) {
+        return logs.whole(amps(List.of(run))).get(run);
+    }
+
     /** The test points that no current was ever read at. */
     @Transactional(readOnly = true)
     public List<String> unread(Run run) {

@@ -27,6 +27,7 @@ class SafetyGate {
             ReadingKind.POWER_ON,
             ReadingKind.POWER_OFF,
             ReadingKind.NOTE,
+            ReadingKind.FINDING,
             ReadingKind.MARK,
             ReadingKind.UNDO,
             ReadingKind.TICK));

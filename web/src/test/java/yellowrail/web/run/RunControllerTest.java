@@ -37,7 +37,14 @@ class RunControllerTest {
                     runs,
                     mock(AmpService.class),
                     stations,
-                    new RunPages(runs, stations, seats, mock(WatchService.class), words, Clock.systemUTC()),
+                    new RunPages(
+                            runs,
+                            stations,
+                            seats,
+                            mock(WatchService.class),
+                            mock(RunRecords.class),
+                            words,
+                            Clock.systemUTC()),
                     entries,
                     words,
                     Clock.systemUTC()))

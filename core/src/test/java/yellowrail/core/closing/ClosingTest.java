@@ -1,0 +1,127 @@
+package yellowrail.core.closing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import yellowrail.core.Amps;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Rectifier;
+import yellowrail.core.amp.Supply;
+import yellowrail.core.reading.BadEntryException;
+import yellowrail.core.reading.EntryLine;
+import yellowrail.core.reading.EntryWriter;
+import yellowrail.core.station.RunProgress;
+import yellowrail.core.station.Safety;
+import yellowrail.core.station.Station;
+import yellowrail.core.station.StationEvent;
+import yellowrail.core.timeline.Log;
+
+class ClosingTest {
+
+    private static final AmpSheet PAIR = Amps.pair();
+
+    private static RunProgress grey(boolean seen) {
+        return new RunProgress(
+                PAIR,
+                seen
+                        ? List.of(new StationEvent(
+                                StationEvent.What.TICKED, Station.SOAK, Safety.PLATES_GREY, "", Instant.EPOCH))
+                        : List.of());
+    }
+
+    private static Closing closing(Amps.Typed typed) {
+        return new Closing(typed.timeline(), grey(false));
+    }
+
+    @Test
+    void whatIsOpenIsToldAndNothingElse() {
+        Amps.Typed typed = new Amps.Typed(PAIR).lines("on", "V1 36.4 plate 452");
+
+        assertThat(closing(typed).open())
+                .contains(
+                        new ClosingFinding.NotJudged(List.of("V2")),
+                        new ClosingFinding.SoakTooShort(1),
+                        new ClosingFinding.MainsNotRead(),
+                        new ClosingFinding.PlatesNotWatched(),
+                        new ClosingFinding.StillOn());
+        for (int i = 0; i < 40; i++) {
+            typed.line("V1 44 V2 44.1 plate 452");
+        }
+        typed.lines("mains 120", "off");
+        assertThat(new Closing(typed.timeline(), grey(true)).open()).isEmpty();
+    }
+
+    @Test
+    void aCreepIsOpenAndMustBeSeenTo() {
+        Amps.Typed typed = new Amps.Typed(PAIR).lines("on", "plate 452");
+        for (int i = 0; i < 25; i++) {
+            typed.line("V1 %.1f V2 44.1".formatted(44 * (1 + 0.006 * i)));
+        }
+
+        assertThat(closing(typed).open()).contains(new ClosingFinding.StillCreeps(List.of("V1")));
+        assertThat(closing(typed).items(typed.log().readings()).get(0)).satisfies(item -> {
+            assertThat(item.tier()).isEqualTo(Tier.MUST);
+            assertThat(item.says()).containsInstanceOf(ClosingFinding.TubeSuspect.class);
+        });
+    }
+
+    /** 352 V x 1.04 x 1.414 is some 520 V, in capacitors for 450 V. */
+    @Test
+    void whatTheApplicationFoundIsTakenOver() {
+        AmpSheet sheet = PAIR.with(new Supply(
+                Rectifier.SILICON,
+                true,
+                OptionalDouble.of(352),
+                OptionalDouble.of(450),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty()));
+        Log log = new Amps.Typed(sheet)
+                .lines("V1 44 V2 33 plate 452", "could 2 x knob", "must clean the sockets at V2")
+                .log();
+
+        List<Item> items = new Closing(log.timeline(), grey(false)).items(log.readings());
+
+        assertThat(items).extracting(Item::tier).isSorted();
+        assertThat(items)
+                .anyMatch(item -> item.says()
+                        .filter(ClosingFinding.CapacitorUnderrated.class::isInstance)
+                        .isPresent());
+        assertThat(items)
+                .anyMatch(item -> item.says()
+                        .filter(ClosingFinding.SidesApart.class::isInstance)
+                        .isPresent());
+        assertThat(items)
+                .contains(
+                        new Item(Tier.MUST, 1, "clean the sockets", "V2", Optional.empty()),
+                        new Item(Tier.COULD, 2, "knob", "", Optional.empty()));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "must 2 x coupling capacitor 22n 630V at V2, MUST, 2, coupling capacitor 22n 630V, V2",
+        "should clean the pots, SHOULD, 1, clean the pots, ''",
+        "Could 1x feet; all four, COULD, 1, feet; all four, ''"
+    })
+    void aFindingIsTypedInOneLine(String line, Tier tier, int quantity, String part, String place) {
+        var entries = new EntryLine(PAIR).parse(line);
+
+        assertThat(entries).hasSize(1);
+        assertThat(ItemLine.of(entries.get(0))).hasValue(new Item(tier, quantity, part, place, Optional.empty()));
+        assertThat(new EntryLine(PAIR).parse(EntryWriter.line(entries.get(0), PAIR)))
+                .isEqualTo(entries);
+    }
+
+    @Test
+    void aFindingSaysWhat() {
+        assertThatThrownBy(() -> new EntryLine(PAIR).parse("must")).isInstanceOf(BadEntryException.class);
+    }
+}
