@@ -49,4 +49,18 @@ public sealed interface ClosingFinding extends Finding {
     record TubeSuspect(SoakFinding why) implements ClosingFinding {}
 
     record SocketSuspect(SoakFinding why) implements ClosingFinding {}
+
+    // Held against how it was left
+
+    record AsLeft() implements ClosingFinding {}
+
+    record Settled(@In(value = Unit.PERCENT, change = true) double ratio) implements ClosingFinding {}
+
+    record MovedMost(
+            String socket,
+            @In(value = Unit.PERCENT, change = true) double ratio) implements ClosingFinding {}
+
+    record OtherTubes(List<String> sockets) implements ClosingFinding {}
+
+    record ReadToCompare() implements ClosingFinding {}
 }

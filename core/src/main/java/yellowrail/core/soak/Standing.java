@@ -27,6 +27,8 @@ public record Standing(
         ALARM,
         OVER_RATING,
         CREEPING,
+        /** It is time to look at it again. */
+        DUE,
         SOAKING,
         NONE
     }

@@ -109,7 +109,7 @@ public final class Timeline {
             String place = now.entry().target();
             if (moved.certain()) {
                 staleness.unsaid(
-                        change(Change.What.UNSAID, now, place, ""),
+                        Change.of(Change.What.UNSAID, readings.get(from).id() - 1, now.takenAt(), place, ""),
                         new TimelineFinding.MovedSince(
                                 place.isEmpty() ? OpenSetting.place(now) : place, shown(moved.before()), shown(now)));
             }

@@ -147,4 +147,18 @@ class TimelineTest {
                         .value())
                 .isCloseTo(442, within(1e-9));
     }
+
+    /** What stands on one line was read together, whichever of it moved. */
+    @Test
+    void whatWasReadOnTheLineThatMovedIsFresh() {
+        Snapshot now = Amps.timeline(Amps.pair(), "V1 44 V2 43 plate 452", "V1 44.1 V2 37 plate 455")
+                .present();
+        now.sheet()
+                .testPoints()
+                .forEach(point -> assertThat(
+                                now.freshness(now.moment().current(point).orElseThrow())
+                                        .isFresh())
+                        .as(point)
+                        .isTrue());
+    }
 }

@@ -19,6 +19,8 @@ import yellowrail.core.idle.Verdict;
 import yellowrail.core.soak.Standing;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.recheck.RecheckRow;
+import yellowrail.web.recheck.RecheckService;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunService;
 import yellowrail.web.run.SummaryWords;
@@ -35,12 +37,14 @@ class BenchService {
 
     private final AmpService amps;
     private final RunService runs;
+    private final RecheckService rechecks;
     private final Words words;
     private final Clock clock;
 
-    BenchService(AmpService amps, RunService runs, Words words, Clock clock) {
+    BenchService(AmpService amps, RunService runs, RecheckService rechecks, Words words, Clock clock) {
         this.amps = amps;
         this.runs = runs;
+        this.rechecks = rechecks;
         this.words = words;
         this.clock = clock;
     }
@@ -50,13 +54,18 @@ class BenchService {
         List<Run> newest = runs.newestOfAll();
         Map<Long, Run> byAmp = newest.stream().collect(Collectors.toMap(Run::ampId, Function.identity()));
         Map<Run, Standing> standings = runs.standings(newest);
+        Map<Long, RecheckRow> looks = rechecks.next();
         return amps.all().stream()
-                .map(amp -> line(amp, Optional.ofNullable(byAmp.get(amp.id())), standings))
+                .map(amp -> line(
+                        amp,
+                        Optional.ofNullable(byAmp.get(amp.id())),
+                        standings,
+                        Optional.ofNullable(looks.get(amp.id()))))
                 .sorted(Comparator.comparing(BenchLine::urgency))
                 .toList();
     }
 
-    private BenchLine line(Amp amp, Optional<Run> newest, Map<Run, Standing> standings) {
+    private BenchLine line(Amp amp, Optional<Run> newest, Map<Run, Standing> standings, Optional<RecheckRow> look) {
         AmpSheet sheet = amp.sheet();
         String what = words.say(sheet.told());
         if (newest.isEmpty()) {
@@ -73,7 +82,10 @@ class BenchService {
         Run run = newest.get();
         Standing standing = standings.get(run);
         StageSummary summary = standing.summary();
-        Standing.Urgency urgency = run.isOpen() ? standing.urgency() : Standing.Urgency.NONE;
+        boolean due = look.map(each -> !each.dueAt().toInstant().isAfter(clock.instant()))
+                .orElse(false);
+        Standing.Urgency own = run.isOpen() ? standing.urgency() : Standing.Urgency.NONE;
+        Standing.Urgency urgency = due && own.compareTo(Standing.Urgency.DUE) > 0 ? Standing.Urgency.DUE : own;
         boolean creeps = urgency == Standing.Urgency.CREEPING;
         return new BenchLine(
                 amp.id(),
@@ -81,7 +93,11 @@ class BenchService {
                 what,
                 creeps ? words.say(standing.says().orElseThrow()) : SummaryWords.brief(standing, words),
                 creeps ? CREEPS : summary.worst().judgement().verdict().token(),
-                due(run, standing),
+                look.filter(each -> urgency.compareTo(Standing.Urgency.DUE) >= 0 && own != Standing.Urgency.SOAKING)
+                        .map(each -> words.message(
+                                due ? "page.bench.look-due" : "page.bench.look-at",
+                                DAY.format(each.dueAt().atZoneSameInstant(clock.getZone()))))
+                        .orElseGet(() -> due(run, standing)),
                 words.message(run.isOpen() ? "page.bench.go-on" : "page.bench.look"),
                 urgency);
     }

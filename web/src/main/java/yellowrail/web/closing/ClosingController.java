@@ -22,6 +22,8 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.recheck.RecheckRow;
+import yellowrail.web.recheck.RecheckService;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunRecords;
 import yellowrail.web.run.RunService;
@@ -40,13 +42,16 @@ class ClosingController {
     private final RunService runs;
     private final RunRecords records;
     private final SeatService seats;
+    private final RecheckService rechecks;
     private final Words words;
     private final Clock clock;
 
-    ClosingController(RunService runs, RunRecords records, SeatService seats, Words words, Clock clock) {
+    ClosingController(
+            RunService runs, RunRecords records, SeatService seats, RecheckService rechecks, Words words, Clock clock) {
         this.runs = runs;
         this.records = records;
         this.seats = seats;
+        this.rechecks = rechecks;
         this.words = words;
         this.clock = clock;
     }
@@ -104,6 +109,7 @@ class ClosingController {
                                 now,
                                 StageIdle.of(now).at(now),
                                 seats.labels(run.ampId()),
+                                rechecks.nextOf(run.ampId()).map(RecheckRow::dueAt),
                                 address,
                                 clock.getZone(),
                                 words));

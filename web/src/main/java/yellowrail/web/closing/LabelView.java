@@ -1,10 +1,12 @@
 package yellowrail.web.closing;
 
+import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
@@ -18,9 +20,10 @@ import yellowrail.web.words.Words;
  *
  * @param lines what was read at each test point and what that means
  * @param supply mains and plates
+ * @param look when to look again; blank where nothing is planned
  * @param code opens the run
  */
-record LabelView(String amp, String date, String supply, List<Line> lines, QrCode code, String address) {
+record LabelView(String amp, String date, String supply, List<Line> lines, String look, QrCode code, String address) {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     /** More do not fit. */
@@ -36,6 +39,7 @@ record LabelView(String amp, String date, String supply, List<Line> lines, QrCod
             Snapshot now,
             List<TubeIdle> tubes,
             Map<String, String> seated,
+            Optional<OffsetDateTime> look,
             String address,
             ZoneId zone,
             Words words) {
@@ -57,6 +61,8 @@ record LabelView(String amp, String date, String supply, List<Line> lines, QrCod
                         .limit(MOST)
                         .map(tube -> line(tube, seated, shows, words))
                         .toList(),
+                look.map(at -> words.message("page.label.look-again", DAY.format(at.atZoneSameInstant(zone))))
+                        .orElse(""),
                 QrCode.of(address),
                 address);
     }

@@ -1,0 +1,112 @@
+package yellowrail.web.recheck;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.closing.Recheck;
+import yellowrail.core.closing.SinceLeft;
+import yellowrail.core.finding.Code;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.soak.Standing;
+import yellowrail.core.timeline.Occupant;
+import yellowrail.core.timeline.Snapshot;
+import yellowrail.core.timeline.Timeline;
+import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.run.Run;
+import yellowrail.web.run.RunClosed;
+import yellowrail.web.run.RunService;
+
+/** Plans when amps are looked at again, and says what became of a setting when they are. */
+@Service
+public class RecheckService {
+
+    private final RecheckMapper mapper;
+    private final RunService runs;
+    private final Clock clock;
+
+    RecheckService(RecheckMapper mapper, RunService runs, Clock clock) {
+        this.mapper = mapper;
+        this.runs = runs;
+        this.clock = clock;
+    }
+
+    /** A run that was closed with a setting in it is to be looked at again; a practice amp is not. */
+    @EventListener
+    void closed(RunClosed event) {
+        Run run = event.run();
+        Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
+        Snapshot now = timeline.present();
+        boolean set = StageIdle.of(now).at(now).stream()
+                .anyMatch(tube -> tube.figures().isPresent());
+        if (run.isPractice() || !set) {
+            return;
+        }
+        Standing standing = Standing.of(timeline);
+        boolean flagged = standing.alarm().isPresent() || !standing.trouble().isEmpty();
+        mapper.dropAll(run.ampId());
+        Recheck.plan(run.closedAt().toInstant(), now.occupants().stream().anyMatch(Occupant::isNew), flagged)
+                .forEach(each -> mapper.add(
+                        run.ampId(),
+                        run.id(),
+                        Code.of(each.kind()),
+                        each.at().atZone(clock.getZone()).toOffsetDateTime(),
+                        each.kind().early().toMinutes()));
+    }
+
+    /** The earliest look of each amp that nothing has ticked off. */
+    @Transactional(readOnly = true)
+    public Map<Long, RecheckRow> next() {
+        Map<Long, RecheckRow> next = new LinkedHashMap<>();
+        mapper.open().forEach(row -> next.putIfAbsent(row.ampId(), row));
+        return next;
+    }
+
+    /** The earliest look at an amp that nothing has ticked off. */
+    @Transactional(readOnly = true)
+    public Optional<RecheckRow> nextOf(long ampId) {
+        return mapper.openOf(ampId).stream().findFirst();
+    }
+
+    /** All of them, the earliest first. */
+    @Transactional(readOnly = true)
+    List<RecheckRow> open() {
+        return mapper.open();
+    }
+
+    @Transactional(readOnly = true)
+    List<RecheckRow> openOf(long ampId) {
+        return mapper.openOf(ampId);
+    }
+
+    @Transactional
+    void move(long ampId, long id, OffsetDateTime to) {
+        if (mapper.move(ampId, id, to) == 0) {
+            throw new NotFoundException("There is no such look at this amp.");
+        }
+    }
+
+    @Transactional
+    void drop(long ampId, long id) {
+        if (mapper.drop(ampId, id) == 0) {
+            throw new NotFoundException("There is no such look at this amp.");
+        }
+    }
+
+    /** What became of the setting the amp was left with; empty where its newest run is the first, or is closed. */
+    @Transactional(readOnly = true)
+    Optional<SinceLeft> since(long ampId) {
+        List<Run> ofAmp = runs.ofAmp(ampId);
+        if (ofAmp.size() < 2 || !ofAmp.get(0).isOpen()) {
+            return Optional.empty();
+        }
+        return SinceLeft.of(
+                runs.timeline(ofAmp.get(1)).present(),
+                runs.timeline(ofAmp.get(0)).present());
+    }
+}
