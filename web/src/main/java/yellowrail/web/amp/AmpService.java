@@ -120,6 +120,20 @@ public class AmpService {
                 : Optional.empty();
     }
 
+    /** A sheet as it is written to a file. */
+    public String document(AmpSheet sheet) {
+        return documents.write(AmpSheetDocument.of(sheet));
+    }
+
+    /**
+     * A sheet as it stands in a file.
+     *
+     * @throws RuntimeException if it is none, or of a newer application
+     */
+    public AmpSheet sheet(String document) {
+        return documents.read(document).sheet();
+    }
+
     private Amp amp(AmpRow row) {
         Saved saved = new Saved(new SheetKey(row.ampId(), row.version()), row.savedAt());
         AmpSheet sheet = read.get(saved).orElseGet(() -> {

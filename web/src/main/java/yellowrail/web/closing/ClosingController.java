@@ -1,6 +1,7 @@
 package yellowrail.web.closing;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.format.DateTimeFormatter;
@@ -8,11 +9,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import yellowrail.core.csv.CsvText;
@@ -25,6 +30,7 @@ import yellowrail.web.layout.Rail;
 import yellowrail.web.recheck.RecheckRow;
 import yellowrail.web.recheck.RecheckService;
 import yellowrail.web.run.Run;
+import yellowrail.web.run.RunArchive;
 import yellowrail.web.run.RunRecords;
 import yellowrail.web.run.RunService;
 import yellowrail.web.seat.SeatService;
@@ -41,15 +47,23 @@ class ClosingController {
 
     private final RunService runs;
     private final RunRecords records;
+    private final RunArchive archive;
     private final SeatService seats;
     private final RecheckService rechecks;
     private final Words words;
     private final Clock clock;
 
     ClosingController(
-            RunService runs, RunRecords records, SeatService seats, RecheckService rechecks, Words words, Clock clock) {
+            RunService runs,
+            RunRecords records,
+            RunArchive archive,
+            SeatService seats,
+            RecheckService rechecks,
+            Words words,
+            Clock clock) {
         this.runs = runs;
         this.records = records;
+        this.archive = archive;
         this.seats = seats;
         this.rechecks = rechecks;
         this.words = words;
@@ -125,6 +139,39 @@ class ClosingController {
                         item.place()))
                 .toList();
         return csv("parts-run-%d.csv".formatted(id), CsvText.write(List.of("tier", "quantity", "part", "place"), rows));
+    }
+
+    /** The whole run, to be read in on another bench. */
+    @GetMapping("/runs/{id}/run.json")
+    ResponseEntity<String> whole(@PathVariable long id) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"run-%d.json\"".formatted(id))
+                .body(archive.write(id));
+    }
+
+    @GetMapping("/runs/import")
+    ModelAndView toImport() {
+        return imported("");
+    }
+
+    @PostMapping("/runs/import")
+    ModelAndView read(@RequestParam(required = false) MultipartFile file) throws IOException {
+        if (file == null || file.isEmpty()) {
+            return imported(words.message("page.meter.no-file"));
+        }
+        RunArchive.Read read = archive.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+        return read.fault().isEmpty()
+                ? new ModelAndView("redirect:/runs/" + read.runId() + "/record")
+                : imported(read.fault());
+    }
+
+    private ModelAndView imported(String fault) {
+        ModelAndView page = new ModelAndView("closing/import")
+                .addObject("rail", Rail.plain(words.message("page.archive.title")))
+                .addObject("fault", fault);
+        page.setStatus(fault.isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+        return page;
     }
 
     @GetMapping("/runs/{id}/readings.csv")

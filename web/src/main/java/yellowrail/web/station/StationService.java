@@ -2,6 +2,7 @@ package yellowrail.web.station;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
@@ -29,6 +30,19 @@ public class StationService {
     public RunProgress progress(long runId, AmpSheet sheet) {
         return new RunProgress(
                 sheet, mapper.ofRun(runId).stream().map(StationRow::event).toList());
+    }
+
+    /** Everything that happened to the stations of a run, for a file of it. */
+    @Transactional(readOnly = true)
+    public List<StationRow> steps(long runId) {
+        return mapper.ofRun(runId);
+    }
+
+    /** The same from a file; what it names must be known. */
+    @Transactional
+    public void add(long runId, String what, String station, String item, String words, OffsetDateTime at) {
+        mapper.add(new StationRow(
+                runId, What.valueOf(what).name(), Station.valueOf(station).name(), item, words, at));
     }
 
     @Transactional
