@@ -3,11 +3,13 @@ package yellowrail.core.drawer;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.mistake.Creep;
+import yellowrail.core.soak.SoakStretch;
 import yellowrail.core.timeline.Stretch;
 import yellowrail.core.timeline.Timeline;
 
@@ -44,12 +46,24 @@ public record Sitting(Duration on, List<DrawerFinding> findings) {
     private static List<DrawerFinding> crept(Stretch stretch, String label) {
         AmpSheet sheet = stretch.state().sheet();
         String point = sheet.socket(label).map(Socket::testPoint).orElse("");
-        return sheet.socketsAt(point).size() != 1
-                ? List.of()
+        if (sheet.socketsAt(point).size() != 1) {
+            return List.of();
+        }
+        Optional<DrawerFinding> soaked = soaked(stretch, point);
+        return soaked.isPresent()
+                ? List.of(soaked.get())
                 : Creep.in(sheet, stretch.readings()).stream()
                         .filter(creep -> creep.point().equals(point))
                         .<DrawerFinding>map(creep ->
                                 new DrawerFinding.Crept(creep.by(), creep.over().toMinutes()))
                         .toList();
+    }
+
+    /** What the soak says of it; a rise in three readings is only the first sign of that. */
+    private static Optional<DrawerFinding> soaked(Stretch stretch, String point) {
+        SoakStretch soak = SoakStretch.of(stretch, Long.MAX_VALUE, Map.of());
+        return soak.point(point)
+                .filter(drift -> drift.state().isTrouble() && drift.rate() > 0)
+                .map(drift -> new DrawerFinding.Crept(drift.rate() * soak.minutes() / 100, Math.round(soak.minutes())));
     }
 }

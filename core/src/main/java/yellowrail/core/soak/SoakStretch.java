@@ -52,7 +52,7 @@ public record SoakStretch(
      * @param until number of the reading that ended it
      * @param limits the reading of each test point at which a plate stands at its rating, where that is known
      */
-    static SoakStretch of(Stretch stretch, long until, Map<String, Double> limits) {
+    public static SoakStretch of(Stretch stretch, long until, Map<String, Double> limits) {
         AmpSheet sheet = stretch.state().sheet();
         List<Reading> all = stretch.readings().stream()
                 .filter(reading -> reading.kind().isMeasured() && reading.id() < until)

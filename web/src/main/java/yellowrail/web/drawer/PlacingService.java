@@ -1,7 +1,5 @@
 package yellowrail.web.drawer;
 
-import java.time.Clock;
-import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,7 +41,6 @@ class PlacingService {
     private final RunService runs;
     private final RunEntries entries;
     private final Words words;
-    private final Clock clock;
 
     PlacingService(
             DrawerService drawer,
@@ -51,15 +48,13 @@ class PlacingService {
             AmpService amps,
             RunService runs,
             RunEntries entries,
-            Words words,
-            Clock clock) {
+            Words words) {
         this.drawer = drawer;
         this.seats = seats;
         this.amps = amps;
         this.runs = runs;
         this.entries = entries;
         this.words = words;
-        this.clock = clock;
     }
 
     /**
@@ -198,11 +193,9 @@ class PlacingService {
         Placing placing = proposal.placing().get();
         Placing.Seating best = placing.best();
         List<Socket> moved = proposal.isNew() ? amp.sheet().sockets() : placing.moved(best);
-        Map<String, Long> seating = new LinkedHashMap<>();
         for (Socket socket : moved) {
             Candidate tube = best.tubes().get(best.sockets().indexOf(socket));
             Optional<Kept> kept = Optional.ofNullable(proposal.known().get(tube.label()));
-            kept.ifPresent(known -> seating.put(socket.label(), known.id()));
             Entry entry = kept.map(known -> Entry.said(
                             ReadingKind.TUBE,
                             socket.label(),
@@ -220,7 +213,6 @@ class PlacingService {
                 throw new IllegalStateException(refused.message());
             }
         }
-        seats.place(ampId, seating, OffsetDateTime.now(clock));
         return new Outcome(run.id(), "");
     }
 }

@@ -3,7 +3,9 @@ package yellowrail.web.run;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -26,6 +28,7 @@ import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 import yellowrail.web.watch.WatchService;
 import yellowrail.web.words.Words;
@@ -47,6 +50,7 @@ public class RunEntries {
     private final AmpService amps;
     private final StationService stations;
     private final WatchService watches;
+    private final SeatService seats;
     private final Words words;
     private final Clock clock;
 
@@ -58,6 +62,7 @@ public class RunEntries {
             AmpService amps,
             StationService stations,
             WatchService watches,
+            SeatService seats,
             Words words,
             Clock clock) {
         this.mapper = mapper;
@@ -67,6 +72,7 @@ public class RunEntries {
         this.amps = amps;
         this.stations = stations;
         this.watches = watches;
+        this.seats = seats;
         this.words = words;
         this.clock = clock;
     }
@@ -273,6 +279,21 @@ public class RunEntries {
                     .onLine(first));
             first = first == null ? id.orElse(null) : first;
         }
+        Map<String, String> tubes = new LinkedHashMap<>();
+        entries.stream()
+                .filter(entry -> entry.kind() == ReadingKind.TUBE)
+                .forEach(entry -> tubes.put(entry.target(), entry.words()));
+        if (!tubes.isEmpty()) {
+            seats.logged(amp.id(), tubes, taken);
+        }
+    }
+
+    /** A row counts no more, nor does what it said of who sits where. */
+    private void strike(Run run, ReadingRow row, int version) {
+        mapper.add(NewReading.strike(run.id(), row.id(), OffsetDateTime.now(clock), version));
+        if (row.kind().equals(ReadingKind.TUBE.name())) {
+            seats.struck(run.ampId(), row.target(), row.takenAt());
+        }
     }
 
     /**
@@ -302,7 +323,7 @@ public class RunEntries {
         if (last.isEmpty()) {
             throw new BadEntryException(new EntryFault.NothingToUndo());
         }
-        mapper.add(NewReading.strike(run.id(), last.get().id(), OffsetDateTime.now(clock), amp.version()));
+        strike(run, last.get(), amp.version());
         return new EntryOutcome.Accepted(0, false);
     }
 
@@ -316,7 +337,9 @@ public class RunEntries {
         ReadingRow row = mapper.row(runId, readingId)
                 .orElseThrow(
                         () -> new NotFoundException("There is no reading %d in run %d.".formatted(readingId, runId)));
-        mapper.add(NewReading.strike(runId, row.id(), OffsetDateTime.now(clock), row.sheetVersion()));
+        if (!row.struck()) {
+            strike(run, row, row.sheetVersion());
+        }
     }
 
     /** A line from somebody's notebook: nothing is probed for it, and nobody asks about it. */

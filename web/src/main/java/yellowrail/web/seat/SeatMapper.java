@@ -3,6 +3,7 @@ package yellowrail.web.seat;
 import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 
@@ -32,4 +33,16 @@ interface SeatMapper {
             @Param("ampId") long ampId,
             @Param("socket") String socket,
             @Param("at") OffsetDateTime at);
+
+    /** The drawer's tube of a type that has this written on it, in capitals or not. */
+    Optional<Long> called(@Param("type") String type, @Param("label") String label);
+
+    /** Takes out whoever sits in this socket. */
+    void empty(@Param("ampId") long ampId, @Param("socket") String socket, @Param("at") OffsetDateTime at);
+
+    /** Who was put into this socket at a moment was not. */
+    void unseat(@Param("ampId") long ampId, @Param("socket") String socket, @Param("at") OffsetDateTime at);
+
+    /** Whoever was taken out at a moment sits where they sat, if they and the socket are free. */
+    void reseat(@Param("ampId") long ampId, @Param("at") OffsetDateTime at);
 }

@@ -2,8 +2,12 @@ package yellowrail.web.seat;
 
 import java.time.OffsetDateTime;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -11,6 +15,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps who sits where. */
 @Service
 public class SeatService {
+
+    /** {@code 6L6GC of V2}. */
+    private static final Pattern FROM = Pattern.compile("(?i)\\bof\\s+(\\S+)\\s*$");
 
     private final SeatMapper mapper;
 
@@ -46,6 +53,45 @@ public class SeatService {
     @Transactional(readOnly = true)
     public List<Seat> ofAmps(Collection<Long> ampIds) {
         return ampIds.isEmpty() ? List.of() : mapper.ofAmps(ampIds);
+    }
+
+    /**
+     * Tubes that were logged into sockets, all at once: {@code 6L6GC B7} is the drawer's B7, {@code of V2} the one that
+     * sat in V2; any other tube is none of the drawer's, and who sat there is out.
+     *
+     * @param words what was logged, by socket
+     */
+    @Transactional
+    public void logged(long ampId, Map<String, String> words, OffsetDateTime at) {
+        Map<String, Long> before = mapper.ofAmp(ampId).stream().collect(Collectors.toMap(Seat::socket, Seat::tubeId));
+        Map<String, Long> seated = new LinkedHashMap<>();
+        words.forEach((socket, said) -> {
+            Optional<Long> tube = tube(said, before);
+            tube.ifPresent(known -> seated.put(socket, known));
+            if (tube.isEmpty() && before.containsKey(socket)) {
+                mapper.empty(ampId, socket, at);
+            }
+        });
+        place(ampId, seated, at);
+    }
+
+    private Optional<Long> tube(String said, Map<String, Long> before) {
+        Matcher from = FROM.matcher(said);
+        if (from.find()) {
+            return before.entrySet().stream()
+                    .filter(seat -> seat.getKey().equalsIgnoreCase(from.group(1)))
+                    .map(Map.Entry::getValue)
+                    .findFirst();
+        }
+        String[] parts = said.replaceAll("(?i)\\bnew\\b", "").strip().split("\\s+", 2);
+        return parts.length < 2 ? Optional.empty() : mapper.called(parts[0], parts[1].strip());
+    }
+
+    /** What was logged into a socket at a moment was not so. */
+    @Transactional
+    public void struck(long ampId, String socket, OffsetDateTime at) {
+        mapper.unseat(ampId, socket, at);
+        mapper.reseat(ampId, at);
     }
 
     /** Seats tubes by socket; whoever sat there, and wherever they sat, is taken out first. */

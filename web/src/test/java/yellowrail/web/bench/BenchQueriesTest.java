@@ -104,6 +104,6 @@ class BenchQueriesTest {
         }
         assertThat(statements("/drawer?type=7027A&q=counted"))
                 .isLessThanOrEqualTo(few)
-                .isLessThan(20);
+                .isLessThan(24);
     }
 }

@@ -29,6 +29,7 @@ import yellowrail.web.amp.AmpService;
 import yellowrail.web.drawer.DrawerService;
 import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
+import yellowrail.web.seat.Seat;
 import yellowrail.web.seat.SeatService;
 
 @ExtendWith(RunningApplication.class)
@@ -103,6 +104,28 @@ class SittingServiceTest {
         assertThat(sittings.ofTube(first)).isEqualTo(open);
         assertThat(sittings.suspects(Set.of(first, second))).containsOnlyKeys(first);
         assertThat(sittings.suspectNow()).doesNotContain(first);
+    }
+
+    private List<Long> inAmp() {
+        return seats.ofAmp(amp).stream().map(Seat::tubeId).toList();
+    }
+
+    /** What is typed at the run moves the drawer's tubes too: the hours are then theirs. */
+    @Test
+    void tubesMoveInTheDrawerAsTheyAreLogged() {
+        log("on", "V1 30", "V2 30", "off", "swap V1 V2");
+        assertThat(inAmp()).containsExactly(second, first);
+        entries.enter(run, "undo", "", true);
+        entries.enter(run, "undo", "", true);
+        assertThat(inAmp()).containsExactly(first, second);
+        long third = tube();
+        String label = "sat " + LABELS.get();
+        log("tube V1 5881 " + label);
+        assertThat(inAmp()).containsExactly(third, second);
+        log("tube V2 5881 new");
+        assertThat(inAmp()).containsExactly(third);
+        entries.enter(run, "undo", "", true);
+        assertThat(inAmp()).containsExactly(third, second);
     }
 
     @Test
