@@ -11,4 +11,10 @@ record BenchLine(
         String token,
         String due,
         String go,
-        Standing.Urgency urgency) {}
+        Standing.Urgency urgency) {
+
+    /** Where its line leads: to its run; where it is only to be looked at again, to the amp. */
+    public String href() {
+        return "/amps/" + id + (urgency == Standing.Urgency.DUE ? "" : "/run");
+    }
+}

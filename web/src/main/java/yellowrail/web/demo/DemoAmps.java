@@ -153,6 +153,19 @@ final class DemoAmps {
         return sheet(usual, "Butterbur", "", "", usual.sockets(), usual.pots(), ten, usual.plate());
     }
 
+    AmpSheet oldFriend() {
+        AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, "6L6GC", 2, false);
+        return sheet(
+                usual,
+                "Cranberry",
+                "Comes by once a year.",
+                "",
+                usual.sockets(),
+                usual.pots(),
+                usual.current(),
+                usual.plate());
+    }
+
     AmpSheet creeping() {
         AmpSheet usual = usual(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, "EL34", 2, false);
         return sheet(usual, "Bog asphodel", "", "", usual.sockets(), usual.pots(), usual.current(), usual.plate());

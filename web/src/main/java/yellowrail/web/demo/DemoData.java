@@ -101,6 +101,7 @@ class DemoData implements ApplicationRunner {
         play(demo.mismatched(), 13, "mains 120.2", "BLUE 4.35", "BROWN 3.52", "plate 446");
         play(demo.halfDone(), 4, "mains 119.8", "V1 412", "note waiting for the second probe");
         soak(demo.creeping());
+        history(demo.oldFriend());
         fillDrawer(first);
     }
 
@@ -123,6 +124,35 @@ class DemoData implements ApplicationRunner {
                     begun.plusMinutes(minute).plusSeconds(minute % 4 * 5));
         }
         enter(run, "mains 120.1", begun.plusMinutes(30).plusSeconds(30));
+    }
+
+    /** An amp that came by three times in a year, and was closed each time. */
+    private void history(AmpSheet sheet) {
+        long amp = amps.create(sheet);
+        visit(amp, sheet, 320, "mains 118.9", "V1 41.2 V2 38.4 plate 447");
+        visit(
+                amp,
+                sheet,
+                200,
+                "mains 120.2",
+                "V1 35.0 V2 24.1 plate 458",
+                "tube V1 6L6GC new",
+                "tube V2 6L6GC new",
+                "V1 39.8 V2 39.1 plate 449",
+                "must 2 x power tube at V2",
+                "should 1 x reservoir capacitor 100u 500V");
+        visit(amp, sheet, 1, "mains 120.4", "V1 38.9 V2 38.6 plate 450", "could clean the pots");
+    }
+
+    private void visit(long amp, AmpSheet sheet, int daysAgo, String... lines) {
+        OffsetDateTime begun = OffsetDateTime.now(clock).minusDays(daysAgo);
+        long run = runs.begin(amp, begun).id();
+        makeSafe(run, sheet);
+        enter(run, "on 15", begun);
+        for (int i = 0; i < lines.length; i++) {
+            enter(run, lines[i], begun.plusMinutes(15L + 2 * i));
+        }
+        runs.close(run, begun.plusMinutes(60));
     }
 
     /** A drawer of made-up tubes, two of which have sat in the first amp since before its run. */

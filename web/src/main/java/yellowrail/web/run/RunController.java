@@ -1,6 +1,7 @@
 package yellowrail.web.run;
 
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.closing.AmpHistory;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.idle.TubeIdle;
@@ -85,11 +87,23 @@ class RunController {
     ModelAndView history(@PathVariable long ampId) {
         List<Run> ofAmp = runs.ofAmp(ampId);
         Map<Long, StageSummary> summaries = runs.summaries(ofAmp);
+        Map<Long, List<String>> said = runs.said(ofAmp);
+        List<AmpHistory.Point> points = ofAmp.stream()
+                .filter(run -> !run.isOpen())
+                .sorted(Comparator.comparing(Run::closedAt))
+                .flatMap(run -> AmpHistory.of(run.closedAt().toInstant(), run.id(), summaries.get(run.id())).stream())
+                .toList();
         return new ModelAndView("run/history :: runs")
+                .addObject("drawing", points.isEmpty() ? null : HistoryDrawing.of(points, clock.getZone(), words))
                 .addObject(
                         "runs",
                         ofAmp.stream()
-                                .map(run -> HistoryLine.of(run, summaries.get(run.id()), words, clock))
+                                .map(run -> HistoryLine.of(
+                                        run,
+                                        summaries.get(run.id()),
+                                        said.getOrDefault(run.id(), List.of()),
+                                        words,
+                                        clock))
                                 .toList());
     }
 

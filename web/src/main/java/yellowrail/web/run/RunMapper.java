@@ -58,6 +58,9 @@ interface RunMapper {
     List<ReadingRow> takenBetween(
             @Param("runId") long runId, @Param("from") OffsetDateTime from, @Param("to") OffsetDateTime to);
 
+    /** Tubes put in and findings of these runs, in the order of entry, struck ones left out. */
+    List<ReadingRow> said(@Param("runIds") Collection<Long> runIds);
+
     /** How far a run has come: its last row, and the version of the sheet in force. */
     record Far(long runId, long reading, int sheet) {}
 

@@ -1,5 +1,8 @@
 package yellowrail.web.run;
 
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
 import static java.util.stream.Collectors.toMap;
 import static java.util.stream.Collectors.toSet;
 
@@ -52,8 +55,14 @@ public class RunService {
     /** @return the open run of this amp, begun now if there was none */
     @Transactional
     public Run begin(long ampId) {
+        return begin(ampId, OffsetDateTime.now(clock));
+    }
+
+    /** The same for one that began at another time. */
+    @Transactional
+    public Run begin(long ampId, OffsetDateTime at) {
         amps.newest(ampId);
-        mapper.begin(ampId, OffsetDateTime.now(clock));
+        mapper.begin(ampId, at);
         return mapper.newestOf(ampId).orElseThrow();
     }
 
@@ -76,9 +85,15 @@ public class RunService {
     /** Closes a run and pins the sheet it was judged by; what is being entered at this moment comes in first. */
     @Transactional
     public void close(long runId) {
+        close(runId, OffsetDateTime.now(clock));
+    }
+
+    /** The same for one that ended at another time, as it stands in somebody's notebook. */
+    @Transactional
+    public void close(long runId, OffsetDateTime at) {
         mapper.lock(runId);
         Run run = run(runId);
-        if (mapper.close(runId, amp(run).version(), OffsetDateTime.now(clock)) == 1) {
+        if (mapper.close(runId, amp(run).version(), at) == 1) {
             events.publishEvent(new RunClosed(run(runId)));
         }
     }
@@ -165,6 +180,15 @@ public class RunService {
         Map<Long, StageSummary> summaries = new LinkedHashMap<>();
         standings(runs).forEach((run, standing) -> summaries.put(run.id(), standing.summary()));
         return summaries;
+    }
+
+    /** Which tubes were put in during each of these runs, and what was found, as it was typed. */
+    @Transactional(readOnly = true)
+    public Map<Long, List<String>> said(Collection<Run> runs) {
+        return runs.isEmpty()
+                ? Map.of()
+                : mapper.said(runs.stream().map(Run::id).toList()).stream()
+                        .collect(groupingBy(ReadingRow::runId, mapping(ReadingRow::typed, toList())));
     }
 
     /** The open runs on amps of the bench in which something was entered since. */
