@@ -22,7 +22,6 @@ class Screenshots {
             laptop(chromium, "/amps/3", "amp-sheet", ColorScheme.LIGHT);
             laptop(chromium, "/runs/1?at=measure", "run", ColorScheme.LIGHT);
             phone(chromium, "/runs/5?at=set", "run-phone-dim", ColorScheme.DARK);
-            laptop(chromium, "/runs/1/compare", "compare", ColorScheme.LIGHT);
             laptop(chromium, "/tubes", "tube-types-dim", ColorScheme.DARK);
             Page page = chromium.laptop(url);
             page.navigate("/runs/4?at=measure");
@@ -30,7 +29,9 @@ class Screenshots {
             page.waitForSelector("dialog[open] table");
             save(page, "arithmetic");
             laptop(chromium, "/runs/1?at=set", "set", ColorScheme.LIGHT);
-            laptop(chromium, "/runs/1?at=power-up", "power-up", ColorScheme.LIGHT);
+            laptop(chromium, "/runs/8?at=soak", "soak", ColorScheme.LIGHT);
+            phone(chromium, "/runs/8?at=soak", "soak-phone-dim", ColorScheme.DARK);
+            laptop(chromium, "/runs/8/record", "record", ColorScheme.LIGHT);
             laptop(chromium, "/runs/7?at=make-safe", "make-safe", ColorScheme.LIGHT);
             laptop(chromium, "/drawer", "drawer", ColorScheme.LIGHT);
             laptop(chromium, "/amps/1/swap?wants=KT88", "swap", ColorScheme.LIGHT);
@@ -39,7 +40,6 @@ class Screenshots {
             matched(chromium);
             across(chromium);
             practice(chromium.page(url, 1280, 800, ColorScheme.LIGHT), "practice");
-            practice(chromium.page(url, 390, 844, ColorScheme.DARK), "practice-phone-dim");
         }
     }
 
