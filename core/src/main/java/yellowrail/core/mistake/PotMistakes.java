@@ -10,6 +10,7 @@ import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.soak.Soak;
 
 /** Mistakes about what is turned, and which way. */
 final class PotMistakes {
@@ -52,17 +53,27 @@ final class PotMistakes {
         if (turned(entry, now).isEmpty()) {
             return Optional.empty();
         }
-        List<Reading> sinceTurned = now.sinceTurned();
-        Optional<Creep> creep = Creep.in(now.sheet(), sinceTurned).stream().findFirst();
-        if (creep.isPresent()) {
-            return Optional.of(Situation.ask(
-                    entry,
-                    new MistakeFinding.TrimmingACreepingTube(
-                            creep.get().point(), creep.get().by()),
-                    List.of(List.of(
-                            Situation.words(ReadingKind.NOTE, creep.get().point() + " creeps")))));
-        }
-        return Optional.empty();
+        return risen(now)
+                .map(risen -> Situation.ask(
+                        entry, risen, List.of(List.of(Situation.words(ReadingKind.NOTE, risen.point() + " creeps")))));
+    }
+
+    /** By three readings in a row, or by what the soak says. */
+    private static Optional<MistakeFinding.TrimmingACreepingTube> risen(Situation now) {
+        return Creep.in(now.sheet(), now.sinceTurned()).stream()
+                .findFirst()
+                .map(creep -> new MistakeFinding.TrimmingACreepingTube(creep.point(), creep.by()))
+                .or(() -> {
+                    Soak soak = Soak.of(now.timeline());
+                    return soak.trouble().stream()
+                            .filter(point -> point.now().state().isTrouble() && point.rises())
+                            .findFirst()
+                            .map(point -> new MistakeFinding.TrimmingACreepingTube(
+                                    point.label(),
+                                    point.trouble().orElseThrow().rate()
+                                            * soak.present().orElseThrow().minutes()
+                                            / 100));
+                });
     }
 
     /**

@@ -125,8 +125,6 @@ public sealed interface StationFinding extends Finding {
 
     record NoteClipping() implements StationFinding {}
 
-    record NoteRecheck() implements StationFinding {}
-
     // Cautions
 
     record Licensed() implements StationFinding {}

@@ -63,7 +63,7 @@ public record StationGuide(
                                 new StationFinding.SwitchOff(),
                                 new StationFinding.NoteTiers(),
                                 new StationFinding.LookAgain()),
-                        List.of(new StationFinding.AsTyped("off"), new StationFinding.NoteRecheck()),
+                        typed("off", "must 2 x coupling capacitor 22n at V2"),
                         List.of(new StationFinding.CapacitorsStayCharged()));
         };
     }
