@@ -9,7 +9,7 @@ import java.util.stream.IntStream;
  * @param gain by how much the weighted squares get less
  * @param squares what it leaves, %^2
  * @param percent how much of the present value is growth
- * @param doubling its time constant, min
+ * @param efold in which it grows by e, min
  * @param slope at the end, %/min
  * @param slopePlusMinus half the 95 % interval of it
  * @param fit the unknowns y0, A, b and the growth at the end
@@ -21,7 +21,7 @@ record Growth(
         double gain,
         double squares,
         double percent,
-        double doubling,
+        double efold,
         double slope,
         double slopePlusMinus,
         LeastSquares.Solution fit,
@@ -101,6 +101,6 @@ record Growth(
 
     /** Its value at a time, %. */
     double at(double minutes) {
-        return fit.sum(row(minutes, tau, doubling, from, end));
+        return fit.sum(row(minutes, tau, efold, from, end));
     }
 }

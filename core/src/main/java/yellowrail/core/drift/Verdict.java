@@ -1,7 +1,9 @@
 package yellowrail.core.drift;
 
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 
 /**
@@ -45,9 +47,9 @@ final class Verdict {
                 rate,
                 low,
                 high,
-                toLimit(rate),
-                toLimit(high),
-                toLimit(low),
+                toLimit(rate, DriftFit::rate),
+                toLimit(high, DriftFit::rateHigh),
+                toLimit(low, DriftFit::rateLow),
                 askAgain(),
                 point.stepAt(),
                 point.step().map(Step::percent).orElse(0.0),
@@ -65,16 +67,24 @@ final class Verdict {
                 : point.drift().map(fit -> fit.at(curve.last())).orElse(curve.percent()[curve.size() - 1]);
     }
 
-    private OptionalDouble toLimit(double rate) {
+    /**
+     * What moves every point alike is no tube's fault, and takes its plate to the rating all the same: then its own
+     * drift counts.
+     */
+    private OptionalDouble toLimit(double told, ToDoubleFunction<DriftFit> own) {
         if (point.series().limit().isEmpty() || point.curve().size() == 0) {
             return OptionalDouble.empty();
         }
-        double toGo =
-                100 * (point.series().limit().getAsDouble() / point.curve().middle() - 1) - now();
-        if (toGo <= 0) {
+        double limit = point.series().limit().getAsDouble();
+        double toGo = 100 * (limit / point.curve().middle() - 1) - now();
+        if (toGo <= 0 || lastRead() >= limit) {
             return OptionalDouble.of(0);
         }
-        if (!state.isTrouble() || !(rate > 0)) {
+        boolean rises = point.drift().map(fit -> fit.rateLow() > Drift.ALARM).orElse(false);
+        double rate = state.isTrouble() || !rises
+                ? told
+                : own.applyAsDouble(point.drift().orElseThrow());
+        if (!state.isTrouble() && !rises || !(rate > 0)) {
             return OptionalDouble.empty();
         }
         double minutes = state == DriftState.RUNNING_AWAY
@@ -83,9 +93,17 @@ final class Verdict {
         return minutes < FAR ? OptionalDouble.of(minutes) : OptionalDouble.empty();
     }
 
+    /** As it stood on the meter, whatever the mains had to do with it. */
+    private double lastRead() {
+        return point.series().samples().stream()
+                .max(Comparator.comparingDouble(Sample::minutes))
+                .map(Sample::value)
+                .orElse(0.0);
+    }
+
     /** When a growth that is now so fast has gone so far. */
     private static double growing(double toGo, double rate, Growth growth) {
-        return growth.doubling() * Math.log1p(toGo / (rate * growth.doubling()));
+        return growth.efold() * Math.log1p(toGo / (rate * growth.efold()));
     }
 
     private OptionalDouble askAgain() {

@@ -3,7 +3,6 @@ package yellowrail.core.move;
 import java.util.List;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
-import yellowrail.core.drift.PointDrift;
 import yellowrail.core.soak.PointSoak;
 import yellowrail.core.soak.Soak;
 
@@ -25,13 +24,16 @@ final class CreepGuard {
         }
         PointSoak worst =
                 trouble.stream().filter(PointSoak::runsAway).findFirst().orElse(trouble.get(0));
-        PointDrift drift = worst.trouble().orElseThrow();
-        return new NextMove.Start(move.line(), move.mains(), move.check(), move.from())
-                .to(
-                        worst.runsAway() ? NextMove.Kind.OFF : NextMove.Kind.NOTHING,
-                        worst.runsAway()
-                                ? new MoveFinding.OffRunningAway(sockets(worst.label()))
-                                : new MoveFinding.NotWhileItCreeps(sockets(worst.label()), drift.rate()));
+        NextMove.Start start = new NextMove.Start(move.line(), move.mains(), move.check(), move.from());
+        List<String> sockets = sockets(worst.label());
+        if (worst.runsAway()) {
+            return start.to(NextMove.Kind.OFF, new MoveFinding.OffRunningAway(sockets));
+        }
+        return start.to(
+                NextMove.Kind.NOTHING,
+                worst.before().isPresent()
+                        ? new MoveFinding.NotUntilCleared(sockets)
+                        : new MoveFinding.NotWhileItCreeps(sockets, worst.now().rate()));
     }
 
     private List<String> sockets(String point) {

@@ -25,6 +25,9 @@ public sealed interface MoveFinding extends Finding {
             List<String> sockets,
             @In(decimals = 2, change = true) double percentPerMinute) implements MoveFinding {}
 
+    /** A turn does not mend a tube that crept. */
+    record NotUntilCleared(List<String> sockets) implements MoveFinding {}
+
     record OffRunningAway(List<String> sockets) implements MoveFinding {}
 
     record PotCalled(String name) implements MoveFinding {}

@@ -18,9 +18,9 @@ public record PointSoak(String label, PointDrift now, Optional<PointDrift> befor
         return now.state().isTrouble() || before.isPresent();
     }
 
+    /** Whether it does so now. */
     public boolean runsAway() {
-        return now.state() == DriftState.RUNNING_AWAY
-                || before.map(drift -> drift.state() == DriftState.RUNNING_AWAY).orElse(false);
+        return now.state() == DriftState.RUNNING_AWAY;
     }
 
     /** Whether its reading rises: a tube that sinks burns nothing. */

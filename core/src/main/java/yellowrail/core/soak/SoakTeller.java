@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.drift.Common;
+import yellowrail.core.drift.DriftState;
 import yellowrail.core.drift.PointDrift;
 import yellowrail.core.idle.TubeIdle;
 
@@ -28,7 +29,7 @@ public final class SoakTeller {
         PointDrift now = point.now();
         String label = point.label();
         if (point.before().isPresent()) {
-            return point.runsAway()
+            return point.before().get().state() == DriftState.RUNNING_AWAY
                     ? new SoakFinding.RanAwayBefore(label)
                     : new SoakFinding.CreptBefore(label, point.before().get().rate());
         }

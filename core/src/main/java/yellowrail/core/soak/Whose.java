@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import yellowrail.core.drift.DriftState;
 import yellowrail.core.drift.PointDrift;
 
 /**
@@ -69,15 +68,11 @@ public final class Whose {
                                     && at.tube().equals(tube))
                             .orElse(false))
                     .findFirst();
-            if (drift.isPresent() && isClear(drift.get())) {
+            if (drift.isPresent() && Soak.isDecided(drift.get())) {
                 return drift;
             }
         }
         return Optional.empty();
-    }
-
-    private static boolean isClear(PointDrift drift) {
-        return drift.state() != DriftState.UNKNOWN;
     }
 
     private static SoakFinding replaced(PointDrift drift, String socket, Optional<PointDrift> stayed) {

@@ -99,6 +99,28 @@ class DriftTest {
         assertEquals(0, found.toLimit().getAsDouble());
     }
 
+    /**
+     * The supply's rise is nobody's fault, and the plates get to their rating all the same: 7.2 % more at 0.3 %/min.
+     */
+    @Test
+    void whatRisesWithAllTheOthersReachesItsLimitToo() {
+        DoubleUnaryOperator up = t -> 1 + 0.003 * t;
+        Drift.Result result = new Drift(new DriftProblem(
+                        List.of(
+                                new Series("V1", read(up, TWENTY), OptionalDouble.of(41.4), 0),
+                                new Series(
+                                        "V2", new SimulatedSoak(9).read(up, TWENTY, 0.3), OptionalDouble.empty(), 0)),
+                        List.of(),
+                        1.5,
+                        List.of(),
+                        OptionalDouble.empty()))
+                .judge();
+
+        assertEquals(Common.SUPPLY, result.common());
+        assertFalse(result.points().get(0).state().isTrouble());
+        assertEquals(25.8, result.points().get(0).toLimit().getAsDouble(), 4);
+    }
+
     @Test
     void aLoggedMainsIsTakenOut() {
         DoubleUnaryOperator mains = t -> 1 + 0.002 * t;

@@ -70,6 +70,7 @@ class SoakTest {
 
         assertThat(soak().points().get(0).isTrouble()).isTrue();
         assertThat(soak().points().get(1).isTrouble()).isFalse();
+        assertThat(typed.move().orElseThrow().says()).isEqualTo(new MoveFinding.NotUntilCleared(List.of("V1")));
         assertThat(typed.move().orElseThrow().kind()).isEqualTo(NextMove.Kind.NOTHING);
 
         read(40, STANDS, STANDS);
@@ -151,5 +152,24 @@ class SoakTest {
                 new Amps.Typed(PAIR).lines("on; V1 2 V2 2", "V1 30 V2 30").timeline());
 
         assertThat(cold.present().orElseThrow().points().get(0).samples()).hasSize(1);
+    }
+
+    /** Both settle for some minutes after the exchange: that is no word on either. */
+    @Test
+    void settlingIsNoAnswerYet() {
+        read(25, CREEPS, STANDS);
+        typed.lines("off", "swap V1 V2", "on");
+        read(6, t -> 1 + 0.06 * Math.exp(-t / 3), t -> 1 + 0.06 * Math.exp(-t / 3));
+        assertThat(whose(typed.timeline())).containsExactly(new SoakFinding.ReadOn(List.of("V1", "V2")));
+    }
+
+    @Test
+    void whatRanAwayBeforeIsNoAlarmWhenItIsOnAgainButNotTrimmed() {
+        read(20, t -> 1 + 0.02 * Math.expm1(t / 5), STANDS);
+        assertThat(soak().runaway()).isPresent();
+        typed.lines("off", "on", "V1 30 V2 30 plate 440");
+        assertThat(soak().runaway()).isEmpty();
+        assertThat(soak().points().get(0).before()).isPresent();
+        assertThat(typed.move().orElseThrow().says()).isInstanceOf(MoveFinding.NotUntilCleared.class);
     }
 }
