@@ -26,10 +26,10 @@ document.body.addEventListener("htmx:afterSwap", event => {
 });
 
 // As soon as the answer is in, the cursor stands where the next key belongs: on the answer to a question, or on the line.
-// Not later: the next reading may be half typed by then.
+// Not later: the next reading may be half typed by then. What looks on by itself (alarms, curves) moves no cursor.
 document.body.addEventListener("htmx:afterSwap", event => {
   const path = event.detail.requestConfig?.path ?? "";
-  if (opened?.open || /\/(practice|live|ticks)\b/.test(path)) {
+  if (opened?.open || !/\/runs\/\d+\/(readings|meter|strike)$/.test(path)) {
     return;
   }
   const next = document.querySelector("#live .choice") ?? document.querySelector("#live #line");

@@ -78,7 +78,7 @@ class BenchQueriesTest {
         for (int i = 0; i < 15; i++) {
             amp();
         }
-        assertThat(statements("/")).isLessThanOrEqualTo(few).isLessThan(12);
+        assertThat(statements("/")).isLessThanOrEqualTo(few).isLessThan(16);
         assertThat(statements("/")).as("nothing has changed").isLessThan(few);
     }
 

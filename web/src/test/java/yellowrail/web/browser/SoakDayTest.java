@@ -3,6 +3,7 @@ package yellowrail.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -17,7 +18,11 @@ class SoakDayTest extends BrowserTest {
     private void soaking(Page opened, int exercise) {
         page = opened;
         page.navigate("/practice?seed=7");
-        page.getByText("Exercise " + exercise, new Page.GetByTextOptions().setExact(true))
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions()
+                                .setName("Exercise " + exercise)
+                                .setExact(true))
                 .click();
         page.waitForURL("**/runs/*");
         String run = page.url();
@@ -110,5 +115,25 @@ class SoakDayTest extends BrowserTest {
         page.locator("#swap").focus();
         new Keys(page).press("y");
         assertThat(page.locator(".soak svg .turned")).hasText("reading, mV");
+    }
+
+    /** The alarms are asked for every ten seconds, the curves every twenty: a hand at the keys does not notice. */
+    @Test
+    void whatLooksOnByItselfMovesNoCursorAndTakesNothingAway() {
+        soaking(chromium.laptop(RunningApplication.url()), 10);
+        page.locator("#line").fill("V1 3");
+        page.locator("#wait-ten").focus();
+        for (String part : new String[] {"alarm", "soak"}) {
+            page.waitForResponse(
+                    response -> response.url().contains(part),
+                    () -> page.evaluate(
+                            "part => { htmx.ajax('GET', document.getElementById(part).getAttribute('hx-get'),"
+                                    + " {source: '#' + part, target: '#' + part}); }",
+                            part));
+            assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                    .hasCount(0);
+        }
+        assertThat(page.locator("#wait-ten")).isFocused();
+        assertThat(page.locator("#line")).hasValue("V1 3");
     }
 }
