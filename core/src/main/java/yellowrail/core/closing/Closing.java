@@ -39,9 +39,14 @@ public final class Closing {
     private final Soak soak;
     private final MoveFinder moves;
     private final RunProgress progress;
+    private final List<String> kept;
 
-    /** @param timeline of the whole run */
-    public Closing(Timeline timeline, RunProgress progress) {
+    /**
+     * @param timeline of the whole run
+     * @param kept readings that were asked about and kept as they were typed
+     */
+    public Closing(Timeline timeline, RunProgress progress, List<String> kept) {
+        this.kept = List.copyOf(kept);
         this.timeline = timeline;
         this.moves = MoveFinder.of(timeline);
         this.tubes = moves.tubes();
@@ -69,6 +74,9 @@ public final class Closing {
         soaked().ifPresent(open::add);
         if (timeline.present().moment().last(ReadingKind.MAINS).isEmpty()) {
             open.add(new ClosingFinding.MainsNotRead());
+        }
+        if (!kept.isEmpty()) {
+            open.add(new ClosingFinding.QuestionsKept(kept));
         }
         if (!progress.isTicked(Safety.PLATES_GREY)) {
             open.add(new ClosingFinding.PlatesNotWatched());

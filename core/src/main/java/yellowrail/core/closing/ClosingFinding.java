@@ -29,6 +29,9 @@ public sealed interface ClosingFinding extends Finding {
 
     record StillOn() implements ClosingFinding {}
 
+    /** Asked about, and kept as they were typed. */
+    record QuestionsKept(List<String> readings) implements ClosingFinding {}
+
     record MainsNotRead() implements ClosingFinding {}
 
     // What was found

@@ -62,6 +62,9 @@ public sealed interface SoakFinding extends Finding {
 
     record SupplyMoves() implements SoakFinding {}
 
+    /** The same where the mains was logged and does not say why. */
+    record SupplyMovesNotMains() implements SoakFinding {}
+
     /** The fault went along with the tube. */
     record FollowedTube(
             String from, String to, @In(decimals = 2) double rate) implements SoakFinding {}

@@ -91,7 +91,11 @@ public final class SoakTeller {
         return switch (soak.common()) {
             case NONE -> Optional.empty();
             case MAINS -> Optional.of(new SoakFinding.MainsMoves());
-            case SUPPLY -> Optional.of(new SoakFinding.SupplyMoves());
+            case SUPPLY ->
+                Optional.of(
+                        soak.present().orElseThrow().mains().size() > 1
+                                ? new SoakFinding.SupplyMovesNotMains()
+                                : new SoakFinding.SupplyMoves());
         };
     }
 

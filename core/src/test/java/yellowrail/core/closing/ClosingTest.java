@@ -37,7 +37,7 @@ class ClosingTest {
     }
 
     private static Closing closing(Amps.Typed typed) {
-        return new Closing(typed.timeline(), grey(false));
+        return new Closing(typed.timeline(), grey(false), List.of());
     }
 
     @Test
@@ -55,7 +55,7 @@ class ClosingTest {
             typed.line("V1 44 V2 44.1 plate 452");
         }
         typed.lines("mains 120", "off");
-        assertThat(new Closing(typed.timeline(), grey(true)).open()).isEmpty();
+        assertThat(new Closing(typed.timeline(), grey(true), List.of()).open()).isEmpty();
     }
 
     @Test
@@ -88,7 +88,7 @@ class ClosingTest {
                 .lines("V1 44 V2 33 plate 452", "could 2 x knob", "must clean the sockets at V2")
                 .log();
 
-        List<Item> items = new Closing(log.timeline(), grey(false)).items(log.readings());
+        List<Item> items = new Closing(log.timeline(), grey(false), List.of()).items(log.readings());
 
         assertThat(items).extracting(Item::tier).isSorted();
         assertThat(items)
@@ -118,6 +118,12 @@ class ClosingTest {
         assertThat(ItemLine.of(entries.get(0))).hasValue(new Item(tier, quantity, part, place, Optional.empty()));
         assertThat(new EntryLine(PAIR).parse(EntryWriter.line(entries.get(0), PAIR)))
                 .isEqualTo(entries);
+    }
+
+    @Test
+    void aQuestionThatWasKeptIsTold() {
+        assertThat(new Closing(new Amps.Typed(PAIR).timeline(), grey(true), List.of("V1 3.64V")).open())
+                .contains(new ClosingFinding.QuestionsKept(List.of("V1 3.64V")));
     }
 
     @Test

@@ -172,4 +172,19 @@ class SoakTest {
         assertThat(soak().points().get(0).before()).isPresent();
         assertThat(typed.move().orElseThrow().says()).isInstanceOf(MoveFinding.NotUntilCleared.class);
     }
+
+    @Test
+    void whatMovesThemAllIsToldByWhatWasReadOfTheMains() {
+        for (int t = 0; t < 25; t++) {
+            double now = 30 * (1 + 0.003 * t);
+            typed.line(String.format(Locale.ROOT, "V1 %.2f V2 %.2f", at(x -> now, t), at(x -> now, t)));
+        }
+        assertThat(common(typed.timeline())).isEqualTo(new SoakFinding.SupplyMoves());
+        typed.lines("mains 120", "mains 120.1");
+        assertThat(common(typed.timeline())).isEqualTo(new SoakFinding.SupplyMovesNotMains());
+    }
+
+    private static SoakFinding common(Timeline timeline) {
+        return new SoakTeller(Soak.of(timeline), PAIR, List.of()).common().orElseThrow();
+    }
 }

@@ -12,6 +12,7 @@ import yellowrail.web.amp.Amp;
  * @param line null where it is the first of its line
  * @param takenAt by the run's clock
  * @param enteredAt by the wall's
+ * @param kept whether it was asked about, and kept as it was typed
  */
 record NewReading(
         long runId,
@@ -26,7 +27,8 @@ record NewReading(
         int sheetVersion,
         Long line,
         double lastDigit,
-        OffsetDateTime enteredAt) {
+        OffsetDateTime enteredAt,
+        boolean kept) {
 
     static NewReading of(
             long runId, Amp amp, Entry entry, String byWhom, OffsetDateTime taken, OffsetDateTime entered) {
@@ -44,14 +46,19 @@ record NewReading(
                 amp.version(),
                 null,
                 entry.lastDigit(),
-                entered);
+                entered,
+                false);
     }
 
     static NewReading strike(long runId, long strikes, OffsetDateTime now, int sheetVersion) {
-        return new NewReading(runId, "STRIKE", "", 0, "", "undo", "", now, strikes, sheetVersion, null, 0, now);
+        return new NewReading(runId, "STRIKE", "", 0, "", "undo", "", now, strikes, sheetVersion, null, 0, now, false);
     }
 
-    NewReading onLine(Long first) {
+    /**
+     * @param first row of its line; null where it is that
+     * @param asked whether the line was asked about
+     */
+    NewReading onLine(Long first, boolean asked) {
         return new NewReading(
                 runId,
                 kind,
@@ -65,6 +72,7 @@ record NewReading(
                 sheetVersion,
                 first,
                 lastDigit,
-                enteredAt);
+                enteredAt,
+                asked);
     }
 }

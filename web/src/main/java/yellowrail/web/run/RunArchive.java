@@ -252,7 +252,8 @@ public class RunArchive {
                             row.sheet(),
                             lines.get(row.line()),
                             row.lastDigit(),
-                            now))
+                            now,
+                            false))
                     .orElseThrow();
             lines.putIfAbsent(row.line(), id);
             if (row.struck()) {

@@ -224,10 +224,13 @@ public class RunEntries {
             OffsetDateTime taken) {
         RunProgress progress = stations.progress(run.id(), amp.sheet());
         Set<String> seenTo = ticked.stream().map(SafetyItem::id).collect(Collectors.toSet());
-        Optional<EntryOutcome> held = gate.held(progress, seenTo, entries, typed)
-                .or(() -> confirmed ? Optional.empty() : questions.question(run, amp, entries, typed, taken));
+        Optional<EntryOutcome> held = gate.held(progress, seenTo, entries, typed);
         if (held.isPresent()) {
             return held.get();
+        }
+        Optional<EntryOutcome> asked = questions.question(run, amp, entries, typed, taken);
+        if (asked.isPresent() && !confirmed) {
+            return asked.get();
         }
         Optional<Amp> saved = corrected(amp, entries);
         if (saved.isEmpty()) {
@@ -241,7 +244,7 @@ public class RunEntries {
                         .parse(typed).stream()
                                 .filter(entry -> entry.kind() != ReadingKind.TICK)
                                 .toList();
-        store(run.id(), corrected, meant, byWhom, taken);
+        store(run.id(), corrected, meant, byWhom, taken, asked.isPresent());
         return new EntryOutcome.Accepted(meant.size(), false);
     }
 
@@ -273,10 +276,15 @@ public class RunEntries {
 
     /** All of a line's rows carry the number of its first. */
     private void store(long runId, Amp amp, List<Entry> entries, String byWhom, OffsetDateTime taken) {
+        store(runId, amp, entries, byWhom, taken, false);
+    }
+
+    /** @param asked whether the line was asked about, and kept all the same */
+    private void store(long runId, Amp amp, List<Entry> entries, String byWhom, OffsetDateTime taken, boolean asked) {
         Long first = null;
         for (Entry entry : entries) {
             Optional<Long> id = mapper.add(NewReading.of(runId, amp, entry, byWhom, taken, OffsetDateTime.now(clock))
-                    .onLine(first));
+                    .onLine(first, asked));
             first = first == null ? id.orElse(null) : first;
         }
         Map<String, String> tubes = new LinkedHashMap<>();

@@ -61,6 +61,9 @@ interface RunMapper {
     /** Tubes put in and findings of these runs, in the order of entry, struck ones left out. */
     List<ReadingRow> said(@Param("runIds") Collection<Long> runIds);
 
+    /** What was typed of readings that were asked about and kept, struck ones left out. */
+    List<String> kept(@Param("runId") long runId);
+
     /** How far a run has come: its last row, and the version of the sheet in force. */
     record Far(long runId, long reading, int sheet) {}
 

@@ -38,7 +38,7 @@ public class RunRecords {
 
     private Closing closing(Run run, RunLog log) {
         return new Closing(
-                log.timeline(), stations.progress(run.id(), runs.amp(run).sheet()));
+                log.timeline(), stations.progress(run.id(), runs.amp(run).sheet()), runs.kept(run.id()));
     }
 
     /** What is open, and what was found, in words. */

@@ -191,6 +191,12 @@ public class RunService {
                         .collect(groupingBy(ReadingRow::runId, mapping(ReadingRow::typed, toList())));
     }
 
+    /** What was typed of readings that were asked about and kept. */
+    @Transactional(readOnly = true)
+    List<String> kept(long runId) {
+        return mapper.kept(runId);
+    }
+
     /** The open runs on amps of the bench in which something was entered since. */
     @Transactional(readOnly = true)
     public List<Run> readSince(OffsetDateTime since) {

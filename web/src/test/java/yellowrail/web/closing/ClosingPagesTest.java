@@ -83,6 +83,14 @@ class ClosingPagesTest {
     }
 
     @Test
+    void aQuestionThatWasKeptIsTold() {
+        assertThat(page("?at=close").select(".closing").text()).doesNotContain("kept as typed");
+        assertThat(entries.enter(id, "V2 1.9V", "", false)).isInstanceOf(EntryOutcome.Asked.class);
+        assertThat(entries.enter(id, "V2 1.9V", "", true)).isInstanceOf(EntryOutcome.Accepted.class);
+        assertThat(page("?at=close").select(".closing").text()).contains("Asked about, and kept as typed: V2 1.9V");
+    }
+
+    @Test
     void theRecordHasAsFoundBesideAsLeft() {
         assertThat(page("/record").select("#content").text())
                 .contains("Ragged robin", "as found", "24.1 mV", "as left", "36.4 mV", "119.6 V")
