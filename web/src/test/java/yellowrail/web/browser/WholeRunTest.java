@@ -20,7 +20,7 @@ import yellowrail.web.RunningApplication;
  */
 class WholeRunTest {
 
-    private static final int ROUNDS = 4;
+    private static final int ROUNDS = 6;
     private static final int MOST_STEPS = 90;
 
     private final int port = OwnProcess.freePort();
