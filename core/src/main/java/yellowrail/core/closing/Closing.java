@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.balance.SideBalance;
@@ -51,7 +52,7 @@ public final class Closing {
         this.moves = MoveFinder.of(timeline);
         this.tubes = moves.tubes();
         this.sheet = timeline.present().sheet();
-        this.soak = Soak.of(timeline, tubes);
+        this.soak = moves.soak();
         this.progress = progress;
     }
 
@@ -87,7 +88,7 @@ public final class Closing {
         return open;
     }
 
-    private List<String> sockets(java.util.function.Predicate<TubeIdle> those) {
+    private List<String> sockets(Predicate<TubeIdle> those) {
         return tubes.stream().filter(those).map(tube -> tube.socket().label()).toList();
     }
 

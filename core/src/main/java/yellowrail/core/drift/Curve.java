@@ -179,11 +179,6 @@ record Curve(double[] minutes, double[] percent, double middle, Set<SeriesNote> 
                 Arrays.copyOfRange(minutes, index, size()), Arrays.copyOfRange(percent, index, size()), middle, notes);
     }
 
-    /** The same times with other values, %. */
-    Curve with(double[] others) {
-        return new Curve(minutes, others, middle, notes);
-    }
-
     /** Its value at any time between its first and its last, %; NaN outside. */
     double at(double when) {
         if (size() == 0 || when < first() || when > last()) {

@@ -4,7 +4,6 @@ package yellowrail.core.drift;
  * A curve {@code y0 + A exp(-t/tau) + b t} through readings, with what of {@code b} they leave open.
  *
  * @param from when its time begins, min
- * @param middle the value that is 0 %
  * @param tau min
  * @param best the unknowns y0 %, A %, b %/min at that tau
  * @param rateLow least b within the 95 % interval over every tau, %/min
@@ -14,7 +13,6 @@ package yellowrail.core.drift;
  */
 record DriftFit(
         double from,
-        double middle,
         double tau,
         LeastSquares.Solution best,
         double rateLow,

@@ -63,15 +63,19 @@ final class DriftFitter {
                 high = Math.max(high, each.x()[2] + reach);
             }
         }
-        return new DriftFit(curve.first(), curve.middle(), TAUS[best], profile[best], low, high, noise, least);
+        return new DriftFit(curve.first(), TAUS[best], profile[best], low, high, noise, least);
     }
 
     private LeastSquares.Solution solve(double tau, Noise noise) {
+        return solve(curve.minutes(), curve.percent(), tau, noise);
+    }
+
+    private static LeastSquares.Solution solve(double[] minutes, double[] percent, double tau, Noise noise) {
         LeastSquares squares = new LeastSquares(UNKNOWNS);
         double weight = 1 / (noise.deviation() * noise.deviation());
-        for (int i = 0; i < curve.size(); i++) {
-            double t = curve.minutes()[i] - curve.first();
-            squares.add(new double[] {1, Math.exp(-t / tau), t}, curve.percent()[i], weight);
+        for (int i = 0; i < minutes.length; i++) {
+            double t = minutes[i] - minutes[0];
+            squares.add(new double[] {1, Math.exp(-t / tau), t}, percent[i], weight);
         }
         squares.prior(1, PRIOR);
         return squares.solve();
@@ -79,16 +83,11 @@ final class DriftFitter {
 
     /** Half the 95 % interval of b that readings at these times would leave, %/min, whichever tau it is. */
     static double reach(double[] minutes, Noise noise) {
-        double weight = 1 / (noise.deviation() * noise.deviation());
+        double[] whatever = new double[minutes.length];
         double widest = 0;
         for (double tau : TAUS) {
-            LeastSquares squares = new LeastSquares(UNKNOWNS);
-            for (double minute : minutes) {
-                double t = minute - minutes[0];
-                squares.add(new double[] {1, Math.exp(-t / tau), t}, 0, weight);
-            }
-            squares.prior(1, PRIOR);
-            widest = Math.max(widest, Math.sqrt(squares.solve().covariance()[2][2]));
+            widest = Math.max(
+                    widest, Math.sqrt(solve(minutes, whatever, tau, noise).covariance()[2][2]));
         }
         return noise.quantile() * widest;
     }

@@ -40,6 +40,7 @@ public final class MoveFinder {
     private final PotLearned learned;
     private final KnownLine known;
     private final LimitGuard guard;
+    private final Soak soak;
     private final CreepGuard creeps;
 
     /** The move from where a timeline ends. */
@@ -58,7 +59,8 @@ public final class MoveFinder {
         this.learned = new PotLearned(sheet, readings.timeline());
         this.known = new KnownLine(sheet, readings);
         this.guard = new LimitGuard(sheet, tubes, learned);
-        this.creeps = new CreepGuard(sheet, Soak.of(readings.timeline(), tubes));
+        this.soak = Soak.of(readings.timeline(), tubes);
+        this.creeps = new CreepGuard(sheet, soak);
     }
 
     /** The supply line as it is known now; empty before anything whole was read. */
@@ -227,6 +229,11 @@ public final class MoveFinder {
     /** The tubes as they are judged now. */
     public List<TubeIdle> tubes() {
         return tubes;
+    }
+
+    /** What they do while they soak. */
+    public Soak soak() {
+        return soak;
     }
 
     public Optional<Alarm> alarm() {

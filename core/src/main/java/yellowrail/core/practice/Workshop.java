@@ -125,13 +125,12 @@ public final class Workshop {
 
     /** Where the pot stands so that the hotter tube idles at the middle of what is customary. */
     private double set() {
+        Circuit circuit = circuit();
+        CircuitSolver solver = new CircuitSolver(circuit);
         return Root.between(
                 position -> {
-                    OperatingPoint point =
-                            new CircuitSolver(circuit()).solve(new double[] {position}, 1, new double[] {1, 1});
-                    return FOUND_SET
-                            - Math.max(point.watts(0), point.watts(1))
-                                    / circuit().ratedWatts();
+                    OperatingPoint point = solver.solve(new double[] {position}, 1, new double[] {1, 1});
+                    return FOUND_SET - Math.max(point.watts(0), point.watts(1)) / circuit.ratedWatts();
                 },
                 0,
                 1,

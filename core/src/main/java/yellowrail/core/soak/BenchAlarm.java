@@ -8,10 +8,9 @@ import yellowrail.core.timeline.Timeline;
 /**
  * What leaves nothing to do but to switch off: a plate far over its rating, or a tube that runs away.
  *
- * @param socket or test point
  * @param says what is wrong
  */
-public record BenchAlarm(String socket, Finding says) {
+public record BenchAlarm(Finding says) {
 
     public static Optional<BenchAlarm> of(Timeline timeline) {
         StageSummary summary = StageSummary.of(timeline);
@@ -21,10 +20,10 @@ public record BenchAlarm(String socket, Finding says) {
     /** A limit that is passed comes before a trend. */
     public static Optional<BenchAlarm> of(StageSummary summary, Soak soak) {
         if (summary.alarm().isPresent()) {
-            return Optional.of(new BenchAlarm(summary.worst().socket().label(), summary.sentence()));
+            return Optional.of(new BenchAlarm(summary.sentence()));
         }
         return soak.runaway()
-                .map(point -> new BenchAlarm(
-                        point.label(), new SoakTeller(soak, summary.stage().sheet(), summary.tubes()).verdict(point)));
+                .map(new SoakTeller(soak, summary.stage().sheet(), summary.tubes())::verdict)
+                .map(BenchAlarm::new);
     }
 }

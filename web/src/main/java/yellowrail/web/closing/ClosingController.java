@@ -76,6 +76,7 @@ class ClosingController {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
         Map<String, String> seated = seats.labels(amp.id());
+        RunRecords.Whole whole = records.whole(run, seated);
         return new ModelAndView("closing/record")
                 .addObject("rail", Rail.plain(amp.sheet().name()))
                 .addObject("runId", id)
@@ -92,9 +93,9 @@ class ClosingController {
                         words.say(
                                 amp.sheet().target().told(amp.sheet().current().shows())))
                 .addObject("seated", seated)
-                .addObject("view", records.foundAndLeft(run).orElse(null))
-                .addObject("soak", records.soak(run, seated))
-                .addObject("closing", records.closing(run));
+                .addObject("view", whole.foundAndLeft().orElse(null))
+                .addObject("soak", whole.soak())
+                .addObject("closing", whole.closing());
     }
 
     private String meter(Amp amp) {

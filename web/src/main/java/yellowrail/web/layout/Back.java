@@ -1,7 +1,10 @@
 package yellowrail.web.layout;
 
 import java.net.URI;
+import java.time.Duration;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseCookie;
 import org.springframework.http.ResponseEntity;
 
 /** Back to where a setting was made. */
@@ -18,5 +21,20 @@ public final class Back {
         }
         boolean ours = to.matches("/[\\w/?=&.-]*") && !to.startsWith("//");
         return ResponseEntity.status(HttpStatus.SEE_OTHER).location(URI.create(ours ? to : "/"));
+    }
+
+    /**
+     * The same, with something the browser is to keep for good.
+     *
+     * @param value blank to forget it
+     */
+    public static ResponseEntity<Void> keeping(String to, String cookie, String value) {
+        ResponseCookie kept = ResponseCookie.from(cookie, value)
+                .path("/")
+                .httpOnly(true)
+                .sameSite("Lax")
+                .maxAge(value.isEmpty() ? Duration.ZERO : Duration.ofDays(3650))
+                .build();
+        return to(to).header(HttpHeaders.SET_COOKIE, kept.toString()).build();
     }
 }

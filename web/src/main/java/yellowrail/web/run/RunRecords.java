@@ -62,16 +62,31 @@ public class RunRecords {
         return whole(run).readings();
     }
 
-    /** As found and as left; empty where nothing was read. */
+    /**
+     * All that is printed of a run.
+     *
+     * @param foundAndLeft empty where nothing was read
+     */
+    public record Whole(Optional<CompareView> foundAndLeft, SoakView soak, ClosingView closing) {}
+
+    /** The same, from one look at the log. */
     @Transactional(readOnly = true)
-    public Optional<CompareView> foundAndLeft(Run run) {
-        return CompareView.of(run.id(), whole(run), 0, 0, words, clock);
+    public Whole whole(Run run, Map<String, String> seated) {
+        RunLog log = whole(run);
+        return new Whole(
+                CompareView.of(run.id(), log, 0, 0, words, clock),
+                soak(run, log, seated),
+                ClosingView.of(closing(run, log), log.readings(), words));
     }
 
     /** @param seated what is written on the tubes, by socket */
     @Transactional(readOnly = true)
     public SoakView soak(Run run, Map<String, String> seated) {
-        Timeline timeline = whole(run).timeline();
+        return soak(run, whole(run), seated);
+    }
+
+    private SoakView soak(Run run, RunLog log, Map<String, String> seated) {
+        Timeline timeline = log.timeline();
         Snapshot now = timeline.present();
         return SoakView.of(timeline, StageIdle.of(now).at(now), seated, run.clock(clock), words);
     }

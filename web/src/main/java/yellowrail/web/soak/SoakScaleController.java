@@ -1,8 +1,5 @@
 package yellowrail.web.soak;
 
-import java.time.Duration;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.ResponseCookie;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -22,14 +19,7 @@ class SoakScaleController {
     @PostMapping("/soak/scale")
     ResponseEntity<Void> choose(
             @RequestParam(defaultValue = "") String scale, @RequestParam(defaultValue = "/") String back) {
-        boolean percent = scale.equals(PERCENT);
-        ResponseCookie cookie = ResponseCookie.from(COOKIE, percent ? PERCENT : "")
-                .path("/")
-                .httpOnly(true)
-                .sameSite("Lax")
-                .maxAge(percent ? Duration.ofDays(3650) : Duration.ZERO)
-                .build();
-        return Back.to(back).header(HttpHeaders.SET_COOKIE, cookie.toString()).build();
+        return Back.keeping(back, COOKIE, scale.equals(PERCENT) ? PERCENT : "");
     }
 
     /** The browser's choice, for every page that draws a soak. */

@@ -36,11 +36,6 @@ public class WatchService {
         mapper.begin(runId, line.place(), byWhom, Math.max(1, line.every().toSeconds()), now.plus(line.howLong()), now);
     }
 
-    @Transactional
-    public void end(long runId) {
-        mapper.end(runId);
-    }
-
     /** Those to be read now; nobody else gets them. */
     @Transactional
     public List<Watch> due() {
