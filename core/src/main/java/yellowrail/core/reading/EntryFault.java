@@ -84,5 +84,8 @@ public sealed interface EntryFault extends Finding {
 
     record NoTime(long line, String typed) implements EntryFault {}
 
+    /** The meter's clock is ahead of this one. */
+    record YetToCome(long line, String typed) implements EntryFault {}
+
     record NoValue(long line, String typed) implements EntryFault {}
 }

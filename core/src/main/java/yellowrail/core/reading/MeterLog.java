@@ -31,6 +31,8 @@ public record MeterLog(List<Row> rows, List<EntryFault> faults) {
 
     private static final int COLUMNS = 3;
     private static final int MOST_FAULTS = 10;
+    /** Two clocks differ by so much without anybody minding. */
+    private static final Duration AHEAD = Duration.ofMinutes(2);
 
     /**
      * One reading.
@@ -76,7 +78,9 @@ public record MeterLog(List<Row> rows, List<EntryFault> faults) {
                             },
                             () -> rows.add(new Row(
                                     record.getRecordNumber(),
-                                    time(record.get(0), now, zone, last).orElseThrow(),
+                                    time(record.get(0), now, zone, last)
+                                            .filter(at -> at.isBefore(now))
+                                            .orElse(now),
                                     record.get(1).strip() + record.get(2).strip())));
         }
         return new MeterLog(rows, faults);
@@ -96,9 +100,13 @@ public record MeterLog(List<Row> rows, List<EntryFault> faults) {
         if (record.size() < COLUMNS) {
             return Optional.of(new EntryFault.TooFewColumns(record.getRecordNumber(), record.size()));
         }
-        if (time(record.get(0), now, zone, last).isEmpty()) {
-            return Optional.of(new EntryFault.NoTime(
-                    record.getRecordNumber(), Quantity.quote(record.get(0).strip())));
+        Optional<Instant> time = time(record.get(0), now, zone, last);
+        String typed = Quantity.quote(record.get(0).strip());
+        if (time.isEmpty()) {
+            return Optional.of(new EntryFault.NoTime(record.getRecordNumber(), typed));
+        }
+        if (time.get().isAfter(now.plus(AHEAD))) {
+            return Optional.of(new EntryFault.YetToCome(record.getRecordNumber(), typed));
         }
         return value(record.get(1), record.get(2)).isPresent()
                 ? Optional.empty()

@@ -11,8 +11,8 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
- * The readings that count at one moment: of each kind at each place, the last one entered. A reading for the whole amp
- * counts for every socket until a newer one is taken at that socket, and the other way round.
+ * The readings that count at one moment: of each kind at each place, the last one. A reading for the whole amp counts
+ * for every socket until a newer one is taken at that socket, and the other way round.
  */
 public final class Moment {
 
@@ -36,10 +36,11 @@ public final class Moment {
     }
 
     private static void add(Map<Key, Reading> latest, Reading reading) {
-        latest.merge(
-                key(reading.kind(), reading.entry().target()),
-                reading,
-                (one, other) -> ENTERED.compare(one, other) > 0 ? one : other);
+        latest.merge(key(reading.kind(), reading.entry().target()), reading, Moment::later);
+    }
+
+    private static Reading later(Reading one, Reading other) {
+        return one.isAfter(other) ? one : other;
     }
 
     /** A moment that goes along a log, reading by reading. */
@@ -90,7 +91,7 @@ public final class Moment {
         Reading newest = latest.get(key(kind, ""));
         for (String place : places) {
             Reading there = latest.get(key(kind, place));
-            if (there != null && (newest == null || there.id() > newest.id())) {
+            if (there != null && (newest == null || there.isAfter(newest))) {
                 newest = there;
             }
         }
@@ -106,14 +107,14 @@ public final class Moment {
     public Optional<Reading> anywhere(ReadingKind kind) {
         return latest.values().stream()
                 .filter(reading -> reading.kind() == kind)
-                .max(ENTERED);
+                .reduce(Moment::later);
     }
 
     /** The newest current at a test point, across its resistor or direct. */
     public Optional<Reading> current(String testPoint) {
         Optional<Reading> volts = at(ReadingKind.SENSE_VOLTS, testPoint);
         Optional<Reading> amps = at(ReadingKind.SENSE_AMPS, testPoint);
-        return Stream.concat(volts.stream(), amps.stream()).max(ENTERED);
+        return Stream.concat(volts.stream(), amps.stream()).reduce(Moment::later);
     }
 
     /** All of them, in the order of entry. */

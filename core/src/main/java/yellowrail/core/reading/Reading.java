@@ -10,8 +10,14 @@ import java.time.Instant;
  * @param takenAt when
  * @param line the number of the first reading that was typed on the same line
  * @param sheet the version of the amp's sheet it was entered under
+ * @param recorded whether a meter recorded it by itself: then it may have been entered long after it was taken
  */
-public record Reading(long id, Entry entry, Instant takenAt, long line, int sheet) {
+public record Reading(long id, Entry entry, Instant takenAt, long line, int sheet, boolean recorded) {
+
+    /** A reading that was entered as it was taken. */
+    public Reading(long id, Entry entry, Instant takenAt, long line, int sheet) {
+        this(id, entry, takenAt, line, sheet, false);
+    }
 
     /** A reading on a line of its own, of an amp whose sheet was never changed. */
     public Reading(long id, Entry entry, Instant takenAt) {
@@ -24,5 +30,14 @@ public record Reading(long id, Entry entry, Instant takenAt, long line, int shee
 
     public ReadingKind kind() {
         return entry.kind();
+    }
+
+    /**
+     * Whether it tells of a later time than another. What hands type is in the order in which they typed it, whatever a
+     * clock that was set back says; what a meter recorded has its own times.
+     */
+    public boolean isAfter(Reading other) {
+        boolean byClock = (recorded || other.recorded) && !takenAt.equals(other.takenAt);
+        return byClock ? takenAt.isAfter(other.takenAt) : id > other.id;
     }
 }

@@ -116,10 +116,19 @@ class BenchWordsTest {
         assertThat(seconds.rows()).extracting(MeterLog.Row::typed).containsExactly("36.4mV", "36.6mV");
         assertThat(seconds.rows().get(1).at()).isEqualTo(Amps.NOON);
         assertThat(seconds.rows().get(0).at()).isEqualTo(Amps.NOON.minusMillis(2500));
-        assertThat(log("2026-03-01T12:00:05Z,452,V").rows().get(0).at())
-                .isEqualTo(Instant.parse("2026-03-01T12:00:05Z"));
-        assertThat(log("\ufeff2026-03-01 13:00:05,\"452\",V").rows().get(0).at())
-                .isEqualTo(Instant.parse("2026-03-01T12:00:05Z"));
+        assertThat(log("2026-03-01T11:00:05Z,452,V").rows().get(0).at())
+                .isEqualTo(Instant.parse("2026-03-01T11:00:05Z"));
+        assertThat(log("\ufeff2026-03-01 12:00:05,\"452\",V").rows().get(0).at())
+                .isEqualTo(Instant.parse("2026-03-01T11:00:05Z"));
+    }
+
+    @Test
+    void aRowThatIsYetToComeIsTold() {
+        assertThat(log("2026-03-01T12:01:00Z,452,V").rows().get(0).at())
+                .as("clocks differ a little")
+                .isEqualTo(Amps.NOON);
+        MeterLog ahead = log("2026-03-01T12:01:00Z,452,V\n2026-03-01T13:01:00Z,452,V");
+        assertThat(ahead.faults()).containsExactly(new EntryFault.YetToCome(2, "\u201c2026-03-01T13:01:00Z\u201d"));
     }
 
     @Test

@@ -106,12 +106,13 @@ class MeterFiles {
                             words.say(question.get().asks()));
                 }
                 readings.add(NewReading.of(
-                        runId,
-                        amp,
-                        entry,
-                        "logging meter",
-                        row.at().atZone(clock.getZone()).toOffsetDateTime(),
-                        OffsetDateTime.now(clock)));
+                                runId,
+                                amp,
+                                entry,
+                                "",
+                                row.at().atZone(clock.getZone()).toOffsetDateTime(),
+                                OffsetDateTime.now(clock))
+                        .recordedByMeter());
             }
         }
         List<NewReading> others = isTaken(runId, log, where) ? List.of() : notYetThere(runId, readings);

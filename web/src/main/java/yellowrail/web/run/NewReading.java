@@ -13,6 +13,7 @@ import yellowrail.web.amp.Amp;
  * @param takenAt by the run's clock
  * @param enteredAt by the wall's
  * @param kept whether it was asked about, and kept as it was typed
+ * @param recorded whether a meter recorded it by itself
  */
 record NewReading(
         long runId,
@@ -28,7 +29,8 @@ record NewReading(
         Long line,
         double lastDigit,
         OffsetDateTime enteredAt,
-        boolean kept) {
+        boolean kept,
+        boolean recorded) {
 
     static NewReading of(
             long runId, Amp amp, Entry entry, String byWhom, OffsetDateTime taken, OffsetDateTime entered) {
@@ -47,11 +49,33 @@ record NewReading(
                 null,
                 entry.lastDigit(),
                 entered,
+                false,
                 false);
     }
 
+    /** A row of a logging meter's file. */
+    NewReading recordedByMeter() {
+        return new NewReading(
+                runId,
+                kind,
+                target,
+                value,
+                words,
+                typed,
+                "logging meter",
+                takenAt,
+                strikes,
+                sheetVersion,
+                line,
+                lastDigit,
+                enteredAt,
+                kept,
+                true);
+    }
+
     static NewReading strike(long runId, long strikes, OffsetDateTime now, int sheetVersion) {
-        return new NewReading(runId, "STRIKE", "", 0, "", "undo", "", now, strikes, sheetVersion, null, 0, now, false);
+        return new NewReading(
+                runId, "STRIKE", "", 0, "", "undo", "", now, strikes, sheetVersion, null, 0, now, false, false);
     }
 
     /**
@@ -73,6 +97,7 @@ record NewReading(
                 first,
                 lastDigit,
                 enteredAt,
-                asked);
+                asked,
+                recorded);
     }
 }

@@ -19,10 +19,12 @@ record ReadingRow(
         boolean struck,
         int sheetVersion,
         long line,
-        double lastDigit) {
+        double lastDigit,
+        boolean kept,
+        boolean recorded) {
 
     Reading reading() {
-        return new Reading(id, entry(), takenAt.toInstant(), line, sheetVersion);
+        return new Reading(id, entry(), takenAt.toInstant(), line, sheetVersion, recorded);
     }
 
     /** A turn of before pots were targets has the pot's name among its words. */

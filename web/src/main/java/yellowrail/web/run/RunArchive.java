@@ -93,7 +93,9 @@ public class RunArchive {
                         rows.size() + 1,
                         numbers.getOrDefault(reading.sheet(), 1),
                         reading.entry().lastDigit(),
-                        false)));
+                        false,
+                        false,
+                        reading.recorded())));
         Map<Long, Integer> lines = new HashMap<>();
         for (ReadingRow row : log.rows()) {
             int line = lines.computeIfAbsent(row.line(), first -> rows.size() + 1);
@@ -108,7 +110,9 @@ public class RunArchive {
                     line,
                     numbers.getOrDefault(row.sheetVersion(), sheets.size()),
                     row.lastDigit(),
-                    row.struck()));
+                    row.struck(),
+                    row.kept(),
+                    row.recorded()));
         }
         return JSON.writeValueAsString(new RunDocument(
                 RunDocument.FORMAT,
@@ -253,7 +257,8 @@ public class RunArchive {
                             lines.get(row.line()),
                             row.lastDigit(),
                             now,
-                            false))
+                            Boolean.TRUE.equals(row.kept()),
+                            Boolean.TRUE.equals(row.recorded())))
                     .orElseThrow();
             lines.putIfAbsent(row.line(), id);
             if (row.struck()) {

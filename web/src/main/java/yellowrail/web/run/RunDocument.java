@@ -25,7 +25,7 @@ record RunDocument(
         List<Row> readings) {
 
     static final String FORMAT = "yellow-rail-run";
-    static final int VERSION = 1;
+    static final int VERSION = 2;
 
     /** A version of the amp's sheet, a document with a format of its own. */
     record Sheet(int number, JsonNode sheet) {}
@@ -40,6 +40,8 @@ record RunDocument(
      * @param line rises from 1; readings typed on one line have the same
      * @param sheet the number of the sheet it was entered under
      * @param lastDigit what the last digit stood for, SI; 0 where nobody knows
+     * @param kept whether it was asked about, and kept as it was typed; null in a file of version 1
+     * @param recorded whether a meter recorded it by itself; null in a file of version 1
      */
     record Row(
             String kind,
@@ -52,5 +54,7 @@ record RunDocument(
             int line,
             int sheet,
             double lastDigit,
-            boolean struck) {}
+            boolean struck,
+            Boolean kept,
+            Boolean recorded) {}
 }

@@ -34,9 +34,13 @@ record RunLog(TubeCatalogue catalogue, List<SheetVersion> versions, Moment befor
                 : words.message("page.run.and-more", RunService.RECENT);
     }
 
-    /** Who measured last; blank if nobody said. */
+    /** Who measured last, not what; blank if nobody said. */
     String lastBy() {
-        return rows.isEmpty() ? "" : rows.get(rows.size() - 1).byWhom();
+        return rows.stream()
+                .filter(row -> !row.recorded())
+                .reduce((one, later) -> later)
+                .map(ReadingRow::byWhom)
+                .orElse("");
     }
 
     Log log() {

@@ -99,7 +99,7 @@ class RunArchiveTest {
         int before = amps.all().size();
         ObjectNode newer = document();
         newer.put("version", 9);
-        assertThat(archive.read(newer.toString()).fault()).contains("is of version 9", "reads up to 1");
+        assertThat(archive.read(newer.toString()).fault()).contains("is of version 9", "reads up to 2");
         ObjectNode sheet = document();
         ((ObjectNode) sheet.at("/sheets/0/sheet")).put("format", 99);
         assertThat(archive.read(sheet.toString()).fault()).contains("newer version of the application");

@@ -81,7 +81,9 @@ class RandomLogPagesTest {
                 false,
                 reading.sheet(),
                 reading.line(),
-                reading.entry().lastDigit());
+                reading.entry().lastDigit(),
+                false,
+                reading.recorded());
     }
 
     @Test
