@@ -39,7 +39,7 @@ public record Recheck(Kind kind, Instant at) {
 
     /**
      * New tubes move most in their first days. Old ones that stood through their soak are looked at when the amp comes
-     * by; one that was flagged is watched as if it were new.
+     * by; one that crept or moved, or that nobody watched, is looked at as if it were new.
      *
      * @param left when the run was closed
      * @param news whether a tube was logged as new
@@ -54,5 +54,10 @@ public record Recheck(Kind kind, Instant at) {
             }
         }
         return plan;
+    }
+
+    /** An amp that stands as it was left, and has no more looks before it. */
+    public static Recheck again(Instant left) {
+        return new Recheck(Kind.QUARTER, left.plus(Kind.QUARTER.after));
     }
 }

@@ -94,6 +94,11 @@ public record SinceLeft(State state, List<Change> changes, List<String> exchange
         return alike && Math.max(Math.abs(least), Math.abs(most)) <= TOGETHER ? State.SETTLED : State.MOVED;
     }
 
+    /** Whether nothing is to be done about it. */
+    public boolean stands() {
+        return state == State.AS_LEFT || state == State.SETTLED;
+    }
+
     /** The tube that moved most. */
     public Optional<Change> most() {
         return changes.stream().max(Comparator.comparingDouble(change -> Math.abs(change.ratio())));

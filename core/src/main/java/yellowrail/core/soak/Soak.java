@@ -36,7 +36,7 @@ public final class Soak {
         List<SoakStretch> soaked = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
             boolean last = i == all.size() - 1;
-            if (isOn(all.get(i))) {
+            if (isOn(all.get(i)) || last && isOther(all.get(i), soaked)) {
                 SoakStretch stretch = SoakStretch.of(all.get(i), last ? Long.MAX_VALUE : first(all.get(i + 1)), limits);
                 if (stretch.isRead() || last) {
                     soaked.add(stretch);
@@ -53,6 +53,13 @@ public final class Soak {
 
     private static boolean isOn(Stretch stretch) {
         return stretch.state().on().orElse(true);
+    }
+
+    /** Whether something was exchanged since the amp was last on: what was read then is not of what is in it now. */
+    private static boolean isOther(Stretch stretch, List<SoakStretch> before) {
+        return !before.isEmpty()
+                && before.get(before.size() - 1).state().hardware()
+                        != stretch.state().hardware();
     }
 
     private static long first(Stretch stretch) {
@@ -105,7 +112,10 @@ public final class Soak {
                 .orElse(List.of());
     }
 
-    /** The trouble a tube was in, in the same socket, in the last stretch that told; it is not cleared by a turn. */
+    /**
+     * The trouble a tube was in, in this socket or in another, in the last stretch that told; neither a turn clears it
+     * nor another socket.
+     */
     private Optional<PointDrift> carried(SoakStretch present, PointDrift now) {
         if (isDecided(now)) {
             return Optional.empty();
@@ -113,15 +123,14 @@ public final class Soak {
         Optional<Occupant> tube = present.tubeAt(now.label());
         for (int i = stretches.size() - 2; i >= 0; i--) {
             SoakStretch before = stretches.get(i);
-            boolean same = before.state().hardware() == present.state().hardware()
-                    || tube.isPresent()
-                            && before.tubeAt(now.label())
-                                    .map(each -> each.tube().equals(tube.get().tube()))
-                                    .orElse(false);
-            Optional<PointDrift> drift = before.point(now.label());
-            if (!same) {
+            Optional<String> point =
+                    before.state().hardware() == present.state().hardware()
+                            ? Optional.of(now.label())
+                            : tube.flatMap(each -> before.pointOf(each.tube()));
+            if (point.isEmpty()) {
                 return Optional.empty();
             }
+            Optional<PointDrift> drift = before.point(point.get());
             if (drift.isPresent() && isDecided(drift.get())) {
                 return drift.filter(each -> each.state().isTrouble());
             }

@@ -39,6 +39,12 @@ public sealed interface SoakFinding extends Finding {
 
     record RanAwayBefore(String point) implements SoakFinding {}
 
+    /** Nor does another socket, as long as nobody knows whose fault it was. */
+    record CreptElsewhere(
+            String point, String from, @In(decimals = 2) double rate) implements SoakFinding {}
+
+    record RanAwayElsewhere(String point, String from) implements SoakFinding {}
+
     record AtLimit(String point) implements SoakFinding {}
 
     record ReachesLimit(

@@ -159,6 +159,15 @@ public record SoakStretch(
         return at.size() == 1 ? Optional.of(at.get(0)) : Optional.empty();
     }
 
+    /** The test point that spoke of a tube and of no other; empty where none did. */
+    Optional<String> pointOf(String tube) {
+        return state.occupants().stream()
+                .filter(each -> each.tube().equals(tube))
+                .map(each -> each.socket().testPoint())
+                .filter(point -> tubeAt(point).isPresent())
+                .findFirst();
+    }
+
     /** Which tube sat in each socket. */
     Map<String, String> seating() {
         Map<String, String> seating = new HashMap<>();

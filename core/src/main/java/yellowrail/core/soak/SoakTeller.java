@@ -29,9 +29,7 @@ public final class SoakTeller {
         PointDrift now = point.now();
         String label = point.label();
         if (point.before().isPresent()) {
-            return point.before().get().state() == DriftState.RUNNING_AWAY
-                    ? new SoakFinding.RanAwayBefore(label)
-                    : new SoakFinding.CreptBefore(label, point.before().get().rate());
+            return before(label, point.before().get());
         }
         return switch (now.state()) {
             case RUNNING_AWAY -> new SoakFinding.RunningAway(label, now.rate());
@@ -46,6 +44,16 @@ public final class SoakTeller {
                         ? new SoakFinding.NotRead(label)
                         : new SoakFinding.TooEarly(label, now.askAgain().orElse(0));
         };
+    }
+
+    private static SoakFinding before(String label, PointDrift then) {
+        boolean ran = then.state() == DriftState.RUNNING_AWAY;
+        if (!then.label().equals(label)) {
+            return ran
+                    ? new SoakFinding.RanAwayElsewhere(label, then.label())
+                    : new SoakFinding.CreptElsewhere(label, then.label(), then.rate());
+        }
+        return ran ? new SoakFinding.RanAwayBefore(label) : new SoakFinding.CreptBefore(label, then.rate());
     }
 
     private boolean isUnread(String label) {

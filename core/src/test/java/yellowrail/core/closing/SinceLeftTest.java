@@ -73,6 +73,7 @@ class SinceLeftTest {
                         left.plus(Duration.ofDays(7)),
                         left.plus(Duration.ofDays(30)),
                         left.plus(Duration.ofDays(91)));
+        assertThat(Recheck.again(left).at()).isEqualTo(left.plus(Duration.ofDays(91)));
         assertThat(Recheck.plan(left, true, false)).hasSize(7);
         assertThat(Recheck.plan(left, false, true)).hasSize(7);
     }

@@ -95,6 +95,29 @@ class SoakTest {
                 });
     }
 
+    /** What was read before they were exchanged is of another tube, also while the amp is still off. */
+    @Test
+    void whileItIsOffAfterAnExchangeThePageAlreadySaysWhatIsMissing() {
+        read(25, CREEPS, STANDS);
+        typed.lines("off", "swap V1 V2");
+        assertThat(whose(typed.timeline())).containsExactly(new SoakFinding.ReadOn(List.of("V1", "V2")));
+        List<PointSoak> points = soak().points();
+        assertThat(points.get(0).isTrouble()).as("the tube that stood").isFalse();
+        assertThat(said(points.get(1))).isInstanceOfSatisfying(SoakFinding.CreptElsewhere.class, crept -> {
+            assertThat(crept.point()).isEqualTo("V2");
+            assertThat(crept.from()).isEqualTo("V1");
+        });
+
+        typed.lines("on", "V1 30 V2 34 plate 440");
+        assertThat(typed.move().orElseThrow().says()).isEqualTo(new MoveFinding.NotUntilCleared(List.of("V2")));
+        read(40, STANDS, STANDS);
+        assertThat(soak().trouble()).isEmpty();
+    }
+
+    private SoakFinding said(PointSoak point) {
+        return new SoakTeller(soak(), PAIR, List.of()).verdict(point);
+    }
+
     /** 25 min at 0.6 %/min is 15 % more current; the grid of a 6L6GC goes up by a volt or two for that. */
     @Test
     void aCreepThatStaysWithTheSocketSaysWhatALeakWouldShow() {

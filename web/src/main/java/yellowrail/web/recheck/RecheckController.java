@@ -10,6 +10,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -34,6 +35,8 @@ class RecheckController {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH);
     /** When on a day somebody looks, where only the day is said. */
     private static final LocalTime EVENING = LocalTime.of(18, 0);
+
+    private static final int MOST_YEARS = 9999;
 
     private static final MediaType CALENDAR = new MediaType("text", "calendar", StandardCharsets.UTF_8);
 
@@ -106,19 +109,23 @@ class RecheckController {
             rechecks.drop(ampId, id);
             return changed(ampId, htmx);
         }
-        try {
-            rechecks.move(
-                    ampId,
-                    id,
-                    LocalDate.parse(day.strip())
-                            .atTime(EVENING)
-                            .atZone(clock.getZone())
-                            .toOffsetDateTime());
-            return changed(ampId, htmx);
-        } catch (DateTimeParseException e) {
+        Optional<LocalDate> to = day(day.strip());
+        if (to.isEmpty()) {
             ModelAndView again = part(ampId, words.message("page.recheck.no-day", Quantity.quote(day.strip())));
             again.setStatus(htmx == null ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
             return again;
+        }
+        rechecks.move(
+                ampId, id, to.get().atTime(EVENING).atZone(clock.getZone()).toOffsetDateTime());
+        return changed(ampId, htmx);
+    }
+
+    /** A day as a field for days sends it; empty for any other, and for years beyond 9999. */
+    private static Optional<LocalDate> day(String sent) {
+        try {
+            return Optional.of(LocalDate.parse(sent)).filter(day -> day.getYear() >= 0 && day.getYear() <= MOST_YEARS);
+        } catch (DateTimeParseException e) {
+            return Optional.empty();
         }
     }
 

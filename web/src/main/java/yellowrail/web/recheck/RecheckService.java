@@ -1,6 +1,7 @@
 package yellowrail.web.recheck;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,10 +10,12 @@ import java.util.Optional;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.closing.Closing;
 import yellowrail.core.closing.Recheck;
 import yellowrail.core.closing.SinceLeft;
 import yellowrail.core.finding.Code;
 import yellowrail.core.idle.StageIdle;
+import yellowrail.core.soak.Soak;
 import yellowrail.core.soak.Standing;
 import yellowrail.core.timeline.Occupant;
 import yellowrail.core.timeline.Snapshot;
@@ -36,7 +39,10 @@ public class RecheckService {
         this.clock = clock;
     }
 
-    /** A run that was closed with a setting in it is to be looked at again; a practice amp is not. */
+    /**
+     * A run that was closed with a setting in it is to be looked at again; a practice amp is not. One that found the
+     * setting as it was left leaves the looks that are planned.
+     */
     @EventListener
     void closed(RunClosed event) {
         Run run = event.run();
@@ -48,15 +54,30 @@ public class RecheckService {
             return;
         }
         Standing standing = Standing.of(timeline);
-        boolean flagged = standing.alarm().isPresent() || !standing.trouble().isEmpty();
+        boolean wrong = standing.alarm().isPresent() || !standing.trouble().isEmpty();
+        Optional<SinceLeft> since = sinceTheOneBefore(runs.ofAmp(run.ampId()));
+        Instant left = run.closedAt().toInstant();
+        if (!wrong && since.filter(SinceLeft::stands).isPresent()) {
+            if (mapper.openOf(run.ampId()).isEmpty()) {
+                add(run, Recheck.again(left));
+            }
+            return;
+        }
+        boolean flagged = wrong
+                || since.filter(each -> each.state() == SinceLeft.State.MOVED).isPresent()
+                || Closing.unsoaked(Soak.of(timeline)).isPresent();
         mapper.dropAll(run.ampId());
-        Recheck.plan(run.closedAt().toInstant(), now.occupants().stream().anyMatch(Occupant::isNew), flagged)
-                .forEach(each -> mapper.add(
-                        run.ampId(),
-                        run.id(),
-                        Code.of(each.kind()),
-                        each.at().atZone(clock.getZone()).toOffsetDateTime(),
-                        each.kind().early().toMinutes()));
+        Recheck.plan(left, now.occupants().stream().anyMatch(Occupant::isNew), flagged)
+                .forEach(each -> add(run, each));
+    }
+
+    private void add(Run run, Recheck look) {
+        mapper.add(
+                run.ampId(),
+                run.id(),
+                Code.of(look.kind()),
+                look.at().atZone(clock.getZone()).toOffsetDateTime(),
+                look.kind().early().toMinutes());
     }
 
     /** The earliest look of each amp that nothing has ticked off. */
@@ -102,11 +123,15 @@ public class RecheckService {
     @Transactional(readOnly = true)
     Optional<SinceLeft> since(long ampId) {
         List<Run> ofAmp = runs.ofAmp(ampId);
-        if (ofAmp.size() < 2 || !ofAmp.get(0).isOpen()) {
-            return Optional.empty();
-        }
-        return SinceLeft.of(
-                runs.timeline(ofAmp.get(1)).present(),
-                runs.timeline(ofAmp.get(0)).present());
+        return ofAmp.isEmpty() || !ofAmp.get(0).isOpen() ? Optional.empty() : sinceTheOneBefore(ofAmp);
+    }
+
+    /** @param ofAmp the newest first */
+    private Optional<SinceLeft> sinceTheOneBefore(List<Run> ofAmp) {
+        return ofAmp.size() < 2
+                ? Optional.empty()
+                : SinceLeft.of(
+                        runs.timeline(ofAmp.get(1)).present(),
+                        runs.timeline(ofAmp.get(0)).present());
     }
 }

@@ -3,7 +3,9 @@ package yellowrail.web.soak;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import yellowrail.core.chart.Point;
@@ -139,14 +141,17 @@ public record SoakDrawing(
 
     /** The limits that are beyond the drawing, in words. */
     static String beyond(SoakChart chart, Unit unit, Words words) {
-        return chart.lines().stream()
+        Map<String, String> labels = new LinkedHashMap<>();
+        chart.lines().stream()
                 .filter(line -> line.limit().isPresent() && line.limit().getAsDouble() > chart.most())
-                .map(line -> words.message(
-                        "page.soak.rating-beyond",
-                        line.label(),
+                .forEach(line -> labels.merge(
                         unit == Unit.PERCENT
                                 ? Figures.fixed(line.limit().getAsDouble(), 0) + " %"
-                                : Figures.toTurnTo(unit, line.limit().getAsDouble())))
+                                : Figures.toTurnTo(unit, line.limit().getAsDouble()),
+                        line.label(),
+                        (some, another) -> some + ", " + another));
+        return labels.entrySet().stream()
+                .map(each -> words.message("page.soak.rating-beyond", each.getValue(), each.getKey()))
                 .collect(Collectors.joining(" \u00b7 "));
     }
 }

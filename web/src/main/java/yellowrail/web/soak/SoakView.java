@@ -35,7 +35,7 @@ import yellowrail.web.words.Words;
  * @param next what to read next; null where nothing is asked for
  * @param unit the curves in the unit of the readings
  * @param percent the curves in percent of where each began
- * @param since when the setting was left alone, in words
+ * @param since when the setting was left alone, in words; blank while the amp is off
  */
 public record SoakView(
         List<Card> points, String common, List<String> whose, Next next, Scale unit, Scale percent, String since) {
@@ -109,7 +109,10 @@ public record SoakView(
                 Rounds.next(soak).map(next -> next(next, clock, words)).orElse(null),
                 Scale.of(soak, timeline, sheet.current().shows(), words),
                 Scale.of(soak, timeline, Unit.PERCENT, words),
-                soak.present().map(stretch -> since(stretch, clock, words)).orElse(""));
+                soak.present()
+                        .filter(stretch -> soak.isOn())
+                        .map(stretch -> since(stretch, clock, words))
+                        .orElse(""));
     }
 
     private static Card card(

@@ -65,14 +65,44 @@ class RecheckPagesTest {
     @Test
     void aRunThatIsClosedPlansWhenToLookAgain() {
         closed("on 15", "mains 120", "V1 44 V2 43 plate 452");
-
-        assertThat(rechecks.openOf(amp))
-                .extracting(RecheckRow::kind)
-                .containsExactly("minutes", "week", "month", "quarter");
+        assertThat(rechecks.openOf(amp)).as("nobody watched it soak").hasSize(7);
         assertThat(Jsoup.parse(visitor.get("/").body()).text()).contains("look again");
 
         closed("tube V1 6L6GC new", "on 15", "mains 120", "V1 44 V2 43 plate 452");
         assertThat(rechecks.openOf(amp)).hasSize(7);
+    }
+
+    @Test
+    void oldTubesThatStoodThroughTheirSoakAreNotLookedAtEveryDay() {
+        long run = run(OffsetDateTime.now().minusMinutes(40), "on", "mains 120", "V1 44 V2 43 plate 452");
+        for (int minutes = 38; minutes >= 0; minutes -= 2) {
+            assertThat(entries.enter(
+                            run, "V1 44 V2 43", "", true, OffsetDateTime.now().minusMinutes(minutes)))
+                    .isInstanceOf(EntryOutcome.Accepted.class);
+        }
+        runs.close(run);
+        assertThat(kinds()).containsExactly("minutes", "week", "month", "quarter");
+    }
+
+    private List<String> kinds() {
+        return rechecks.openOf(amp).stream().map(RecheckRow::kind).toList();
+    }
+
+    @Test
+    void aLookThatFindsItAsItWasLeftLeavesTheOthersPlanned() {
+        closed("on 15", "mains 120", "V1 44 V2 43 plate 452");
+        rechecks.openOf(amp).stream()
+                .filter(row -> row.kind().equals("minutes"))
+                .forEach(row -> rechecks.drop(amp, row.id()));
+        closed("on 15", "mains 120", "V1 44.2 V2 43.1 plate 452");
+        assertThat(kinds()).containsExactly("first-day", "second-day", "third-day", "week", "month", "quarter");
+
+        closed("on 15", "mains 120", "V1 44.2 V2 37 plate 455");
+        assertThat(kinds()).as("it moved: all anew").hasSize(7);
+
+        rechecks.openOf(amp).forEach(row -> rechecks.drop(amp, row.id()));
+        closed("on 15", "mains 120", "V1 44.2 V2 37 plate 455");
+        assertThat(kinds()).as("it stands").containsExactly("quarter");
     }
 
     @Test
@@ -113,11 +143,13 @@ class RecheckPagesTest {
                 .last()
                 .extracting(row -> row.dueAt().getYear())
                 .isEqualTo(2031);
+        assertThat(change(first, Map.of("what", "move", "day", "+999999-12-24")).statusCode())
+                .isEqualTo(422);
         HttpResponse<String> bad = change(first, Map.of("what", "move", "day", "tomorrow"));
         assertThat(bad.statusCode()).isEqualTo(422);
         assertThat(bad.body()).contains("tomorrow", "is no day");
         assertThat(change(first, Map.of("what", "drop")).statusCode()).isEqualTo(302);
-        assertThat(rechecks.openOf(amp)).hasSize(3);
+        assertThat(rechecks.openOf(amp)).hasSize(6);
         assertThat(visitor.post("/amps/999999/rechecks/1", form(Map.of("what", "drop")))
                         .statusCode())
                 .isEqualTo(404);
