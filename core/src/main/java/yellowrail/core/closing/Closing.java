@@ -44,12 +44,13 @@ public final class Closing {
 
     /**
      * @param timeline of the whole run
+     * @param moves of that timeline
      * @param kept readings that were asked about and kept as they were typed
      */
-    public Closing(Timeline timeline, RunProgress progress, List<String> kept) {
+    public Closing(Timeline timeline, MoveFinder moves, RunProgress progress, List<String> kept) {
         this.kept = List.copyOf(kept);
         this.timeline = timeline;
-        this.moves = MoveFinder.of(timeline);
+        this.moves = moves;
         this.tubes = moves.tubes();
         this.sheet = timeline.present().sheet();
         this.soak = moves.soak();

@@ -49,8 +49,20 @@ public final class MoveFinder {
         return new MoveFinder(stage, new SupplyReadings(stage, timeline));
     }
 
+    /** The same where the soak of the timeline is known. */
+    public static MoveFinder of(Timeline timeline, StageIdle stage, Soak soak) {
+        return new MoveFinder(stage, new SupplyReadings(stage, timeline), soak);
+    }
+
     /** @param stage the amp as it stands at the end of the readings' timeline */
     public MoveFinder(StageIdle stage, SupplyReadings readings) {
+        this(
+                stage,
+                readings,
+                Soak.of(readings.timeline(), stage.at(readings.timeline().present())));
+    }
+
+    private MoveFinder(StageIdle stage, SupplyReadings readings, Soak soak) {
         this.stage = stage;
         this.sheet = stage.sheet();
         this.readings = readings;
@@ -59,7 +71,7 @@ public final class MoveFinder {
         this.learned = new PotLearned(sheet, readings.timeline());
         this.known = new KnownLine(sheet, readings);
         this.guard = new LimitGuard(sheet, tubes, learned);
-        this.soak = Soak.of(readings.timeline(), tubes);
+        this.soak = soak;
         this.creeps = new CreepGuard(sheet, soak);
     }
 

@@ -1,5 +1,7 @@
 package yellowrail.core.soak;
 
+import static java.util.stream.Collectors.groupingBy;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -71,9 +73,12 @@ public record SoakStretch(
                 : 0;
         List<Reading> own =
                 all.stream().filter(reading -> minutes(begun, reading) >= from).toList();
+        Map<String, List<Reading>> currents = own.stream()
+                .filter(reading -> reading.entry().isCurrent())
+                .collect(groupingBy(reading -> reading.entry().target()));
         List<Series> points = new ArrayList<>();
         for (String point : sheet.testPoints()) {
-            points.add(series(point, own, begun, limits));
+            points.add(series(point, currents.getOrDefault(point, List.of()), begun, limits));
         }
         List<Sample> mains = samples(own, begun, ReadingKind.MAINS);
         List<Sample> plates = samples(own, begun, ReadingKind.PLATE);
@@ -93,11 +98,7 @@ public record SoakStretch(
                         .orElse(begun));
     }
 
-    private static Series series(String point, List<Reading> own, Instant begun, Map<String, Double> limits) {
-        List<Reading> currents = own.stream()
-                .filter(reading ->
-                        reading.entry().isCurrent() && reading.entry().target().equals(point))
-                .toList();
+    private static Series series(String point, List<Reading> currents, Instant begun, Map<String, Double> limits) {
         Optional<ReadingKind> kind = currents.isEmpty()
                 ? Optional.empty()
                 : Optional.of(currents.get(currents.size() - 1).kind());

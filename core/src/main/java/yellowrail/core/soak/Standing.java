@@ -39,7 +39,11 @@ public record Standing(
 
     public static Standing of(Timeline timeline) {
         StageSummary summary = StageSummary.of(timeline);
-        Soak soak = Soak.of(timeline, summary.tubes());
+        return of(timeline, summary, Soak.of(timeline, summary.tubes()));
+    }
+
+    /** The same where the summary and the soak of the timeline are known. */
+    public static Standing of(Timeline timeline, StageSummary summary, Soak soak) {
         SoakTeller teller = new SoakTeller(soak, summary.stage().sheet(), summary.tubes());
         List<PointSoak> trouble = soak.trouble();
         return new Standing(

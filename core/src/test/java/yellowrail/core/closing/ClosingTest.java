@@ -14,6 +14,7 @@ import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
+import yellowrail.core.move.MoveFinder;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.EntryLine;
 import yellowrail.core.reading.EntryWriter;
@@ -22,6 +23,7 @@ import yellowrail.core.station.Safety;
 import yellowrail.core.station.Station;
 import yellowrail.core.station.StationEvent;
 import yellowrail.core.timeline.Log;
+import yellowrail.core.timeline.Timeline;
 
 class ClosingTest {
 
@@ -37,7 +39,11 @@ class ClosingTest {
     }
 
     private static Closing closing(Amps.Typed typed) {
-        return new Closing(typed.timeline(), grey(false), List.of());
+        return closing(typed.timeline(), grey(false), List.of());
+    }
+
+    private static Closing closing(Timeline timeline, RunProgress progress, List<String> kept) {
+        return new Closing(timeline, MoveFinder.of(timeline), progress, kept);
     }
 
     @Test
@@ -55,7 +61,7 @@ class ClosingTest {
             typed.line("V1 44 V2 44.1 plate 452");
         }
         typed.lines("mains 120", "off");
-        assertThat(new Closing(typed.timeline(), grey(true), List.of()).open()).isEmpty();
+        assertThat(closing(typed.timeline(), grey(true), List.of()).open()).isEmpty();
     }
 
     @Test
@@ -88,7 +94,7 @@ class ClosingTest {
                 .lines("V1 44 V2 33 plate 452", "could 2 x knob", "must clean the sockets at V2")
                 .log();
 
-        List<Item> items = new Closing(log.timeline(), grey(false), List.of()).items(log.readings());
+        List<Item> items = closing(log.timeline(), grey(false), List.of()).items(log.readings());
 
         assertThat(items).extracting(Item::tier).isSorted();
         assertThat(items)
@@ -122,7 +128,8 @@ class ClosingTest {
 
     @Test
     void aQuestionThatWasKeptIsTold() {
-        assertThat(new Closing(new Amps.Typed(PAIR).timeline(), grey(true), List.of("V1 3.64V")).open())
+        assertThat(closing(new Amps.Typed(PAIR).timeline(), grey(true), List.of("V1 3.64V"))
+                        .open())
                 .contains(new ClosingFinding.QuestionsKept(List.of("V1 3.64V")));
     }
 

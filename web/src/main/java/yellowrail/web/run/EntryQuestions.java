@@ -2,6 +2,7 @@ package yellowrail.web.run;
 
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
@@ -39,7 +40,7 @@ class EntryQuestions {
      * entries before it.
      */
     Optional<EntryOutcome> question(Run run, Amp amp, List<Entry> entries, String typed, OffsetDateTime taken) {
-        Log log = logs.of(run, amp).log();
+        Log log = logs.whole(Map.of(run, amp)).get(run).log();
         Situation situation = new Situation(log, taken.toInstant(), asked(log.timeline()));
         for (int i = 0; i < entries.size(); i++) {
             Optional<Question> question = Mistakes.question(entries.get(i), situation);

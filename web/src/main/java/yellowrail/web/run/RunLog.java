@@ -7,10 +7,9 @@ import yellowrail.core.timeline.Log;
 import yellowrail.core.timeline.SheetVersion;
 import yellowrail.core.timeline.Timeline;
 import yellowrail.core.tube.TubeCatalogue;
-import yellowrail.web.words.Words;
 
 /**
- * The recent part of a log.
+ * A log, or the recent part of it.
  *
  * @param catalogue the types it speaks of
  * @param versions of the sheet
@@ -25,13 +24,6 @@ record RunLog(TubeCatalogue catalogue, List<SheetVersion> versions, Moment befor
                 .filter(row -> !row.struck())
                 .map(ReadingRow::reading)
                 .toList();
-    }
-
-    /** How many the whole log has, as far as they were counted. */
-    String total(Words words) {
-        return rows.size() < RunService.RECENT
-                ? String.valueOf(rows.size())
-                : words.message("page.run.and-more", RunService.RECENT);
     }
 
     /** Who measured last, not what; blank if nobody said. */

@@ -56,19 +56,19 @@ class RunPages {
     ModelAndView page(long id, String at, String span, String by, EntryOutcome outcome, String view) {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
-        RunLog log = runs.log(run, amp);
+        RunNow now = runs.now(run);
         RunProgress progress = stations.progress(id, amp.sheet());
         Station here = Station.of(at).orElseGet(() -> run.isOpen() ? progress.next() : Station.MEASURE);
         Map<String, String> seated = seats.labels(amp.id());
         return new ModelAndView(view)
-                .addObject("soak", here == Station.SOAK ? records.soak(run, seated) : null)
+                .addObject("soak", here == Station.SOAK ? records.soak(now, seated) : null)
                 .addObject("watch", here == Station.SOAK ? watch(run, amp) : null)
-                .addObject("closing", here == Station.CLOSE ? records.closing(run) : null)
+                .addObject("closing", here == Station.CLOSE ? records.closing(now) : null)
                 .addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress, words))
                 .addObject("ampId", amp.id())
                 .addObject("runId", id)
                 .addObject("open", run.isOpen())
-                .addObject("by", by != null ? by : log.lastBy())
+                .addObject("by", by != null ? by : now.log().lastBy())
                 .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused : null)
                 .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
                 .addObject("held", outcome instanceof EntryOutcome.Held waits ? waits : null)
@@ -85,7 +85,7 @@ class RunPages {
                 .addObject("form", UUID.randomUUID().toString())
                 .addObject("span", Figures.fixed(percent(span), 0))
                 .addObject("practice", run.isPractice())
-                .addObject("view", RunView.of(run, log, progress, here, percent(span) / 100, words, clock))
+                .addObject("view", RunView.of(now, progress, here, percent(span) / 100, words, clock))
                 .addObject("seated", seated);
     }
 
@@ -93,7 +93,7 @@ class RunPages {
     ModelAndView soak(long id) {
         Run run = runs.run(id);
         return new ModelAndView("run/soak :: soak")
-                .addObject("soak", records.soak(run, seats.labels(run.ampId())))
+                .addObject("soak", records.soak(runs.now(run), seats.labels(run.ampId())))
                 .addObject("watch", watch(run, runs.amp(run)))
                 .addObject("open", run.isOpen())
                 .addObject("runId", id);

@@ -8,10 +8,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.closing.Closing;
 import yellowrail.core.closing.Item;
-import yellowrail.core.idle.StageIdle;
 import yellowrail.core.reading.Reading;
-import yellowrail.core.timeline.Snapshot;
-import yellowrail.core.timeline.Timeline;
 import yellowrail.web.soak.SoakView;
 import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
@@ -32,34 +29,31 @@ public class RunRecords {
         this.clock = clock;
     }
 
-    private RunLog whole(Run run) {
-        return runs.wholeLog(run);
-    }
-
-    private Closing closing(Run run, RunLog log) {
+    private Closing of(RunNow now) {
         return new Closing(
-                log.timeline(), stations.progress(run.id(), runs.amp(run).sheet()), runs.kept(run.id()));
+                now.timeline(),
+                now.moves(),
+                stations.progress(now.run().id(), runs.amp(now.run()).sheet()),
+                runs.kept(now.run().id()));
     }
 
     /** What is open, and what was found, in words. */
     @Transactional(readOnly = true)
-    public ClosingView closing(Run run) {
-        RunLog log = whole(run);
-        return ClosingView.of(closing(run, log), log.readings(), words);
+    ClosingView closing(RunNow now) {
+        return ClosingView.of(of(now), now.log().readings(), words);
     }
 
     /** What must, should and could be done. */
     @Transactional(readOnly = true)
     public List<Item> items(Run run) {
-        RunLog log = whole(run);
-        List<Reading> readings = log.readings();
-        return closing(run, log).items(readings);
+        RunNow now = runs.now(run);
+        return of(now).items(now.log().readings());
     }
 
     /** Every reading that counts, in the order of entry. */
     @Transactional(readOnly = true)
     public List<Reading> readings(Run run) {
-        return whole(run).readings();
+        return runs.wholeLog(run).readings();
     }
 
     /**
@@ -72,22 +66,18 @@ public class RunRecords {
     /** The same, from one look at the log. */
     @Transactional(readOnly = true)
     public Whole whole(Run run, Map<String, String> seated) {
-        RunLog log = whole(run);
-        return new Whole(
-                CompareView.of(run.id(), log, 0, 0, words, clock),
-                soak(run, log, seated),
-                ClosingView.of(closing(run, log), log.readings(), words));
+        RunNow now = runs.now(run);
+        return new Whole(CompareView.of(run.id(), now.log(), 0, 0, words, clock), soak(now, seated), closing(now));
     }
 
     /** @param seated what is written on the tubes, by socket */
-    @Transactional(readOnly = true)
-    public SoakView soak(Run run, Map<String, String> seated) {
-        return soak(run, whole(run), seated);
-    }
-
-    private SoakView soak(Run run, RunLog log, Map<String, String> seated) {
-        Timeline timeline = log.timeline();
-        Snapshot now = timeline.present();
-        return SoakView.of(timeline, StageIdle.of(now).at(now), seated, run.clock(clock), words);
+    SoakView soak(RunNow now, Map<String, String> seated) {
+        return SoakView.of(
+                now.timeline(),
+                now.soak(),
+                now.summary().tubes(),
+                seated,
+                now.run().clock(clock),
+                words);
     }
 }

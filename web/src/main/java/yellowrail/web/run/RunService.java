@@ -171,7 +171,7 @@ public class RunService {
     @Transactional(readOnly = true)
     public Map<Run, Standing> standings(Collection<Run> runs) {
         return rememberedStandings.of(
-                states(runs), changed -> each(logs.of(amps(changed)), log -> Standing.of(log.timeline())));
+                states(runs), changed -> each(logs.whole(amps(changed)), log -> Standing.of(log.timeline())));
     }
 
     /** Their worst tubes, by the run's number. */
@@ -233,6 +233,12 @@ public class RunService {
     @Transactional(readOnly = true)
     RunLog wholeLog(Run run) {
         return logs.whole(amps(List.of(run))).get(run);
+    }
+
+    /** A run as its whole log tells it. */
+    @Transactional(readOnly = true)
+    RunNow now(Run run) {
+        return RunNow.of(run, wholeLog(run));
     }
 
     /** The test points that no current was ever read at. */

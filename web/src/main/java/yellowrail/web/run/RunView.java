@@ -21,7 +21,6 @@ import yellowrail.core.idle.Verdict;
 import yellowrail.core.idle.WarmUp;
 import yellowrail.core.map.OperatingMap;
 import yellowrail.core.map.Track;
-import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
 import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
@@ -88,19 +87,21 @@ record RunView(
     /** A line of the log. */
     record LogLine(long id, String time, String typed, String what, String by, boolean struck) {}
 
-    static RunView of(Run run, RunLog log, RunProgress progress, Station at, double span, Words words, Clock wall) {
+    static RunView of(RunNow present, RunProgress progress, Station at, double span, Words words, Clock wall) {
+        Run run = present.run();
+        RunLog log = present.log();
         Clock clock = run.clock(wall);
-        Timeline timeline = log.timeline();
+        Timeline timeline = present.timeline();
         Snapshot now = timeline.present();
         AmpSheet sheet = now.sheet();
-        Standing standing = Standing.of(timeline);
+        Standing standing = present.standing();
         StageSummary summary = standing.summary();
         StageIdle stage = summary.stage();
         List<TubeIdle> tubes = summary.tubes();
         StationView station = StationView.of(at, stage, progress, now.moment(), clock.getZone(), words);
         boolean drawable = station.drawn() && stage.weakest().isPresent();
         Optional<NextMove> move = drawable || !progress.missing().isEmpty() || !station.figures()
-                ? MoveFinder.of(timeline).find()
+                ? present.moves().find()
                 : Optional.empty();
         double mains = SupplyReadings.mainsRatio(now.moment(), sheet);
         List<ReadingRow> newestFirst = new ArrayList<>(log.rows());
@@ -135,7 +136,7 @@ record RunView(
                         .toList(),
                 log.rows().size() > LOG_LINES,
                 hint(stage, words),
-                log.total(words),
+                String.valueOf(log.rows().size()),
                 station,
                 station.drawn()
                         ? move.map(found -> MoveView.of(found, stage, tubes, mains, span, words))

@@ -96,8 +96,7 @@ public record SoakView(
 
     /** @param seated what is written on the tubes, by socket */
     public static SoakView of(
-            Timeline timeline, List<TubeIdle> tubes, Map<String, String> seated, Clock clock, Words words) {
-        Soak soak = Soak.of(timeline, tubes);
+            Timeline timeline, Soak soak, List<TubeIdle> tubes, Map<String, String> seated, Clock clock, Words words) {
         AmpSheet sheet = timeline.present().sheet();
         SoakTeller teller = new SoakTeller(soak, sheet, tubes);
         return new SoakView(

@@ -51,8 +51,7 @@ class RandomLogPagesTest {
                         log.readings().stream().map(RandomLogPagesTest::row).toList());
                 Station at = Station.values()[seed % Station.values().length];
                 Nonsense.in(RunView.of(
-                                        run,
-                                        rows,
+                                        RunNow.of(run, rows),
                                         new RunProgress(log.newest().sheet(), List.of()),
                                         at,
                                         0.1,

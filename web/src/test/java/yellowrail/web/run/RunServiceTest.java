@@ -32,7 +32,6 @@ import yellowrail.web.Visitor;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
-import yellowrail.web.words.BundledWords;
 
 @ExtendWith(RunningApplication.class)
 class RunServiceTest {
@@ -175,7 +174,6 @@ class RunServiceTest {
         RunLog log = log();
         assertThat(log.rows()).hasSize(RunService.RECENT);
         assertThat(moment().at(ReadingKind.PLATE, "").orElseThrow().value()).isEqualTo(452);
-        assertThat(log.total(BundledWords.read())).isEqualTo("200 and more");
     }
 
     @Test

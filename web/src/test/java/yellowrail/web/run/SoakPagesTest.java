@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
@@ -104,6 +106,50 @@ class SoakPagesTest {
                         .select(".move-sentence")
                         .text())
                 .contains("V1 moves by", "no move on it");
+    }
+
+    /** However much was brought after it: no station, list or question forgets a tube that creeps. */
+    @Test
+    void aCreepStandsBehindALongFileOfAnotherMeter() {
+        type("plate 440");
+        Instant now = Instant.now();
+        put(csv(30, 0.5, 1, now), "V1");
+        put(csv(80, 0, 2, now), "V2");
+        assertThat(runs.readings(id)).hasSizeGreaterThanOrEqualTo(RunService.RECENT);
+
+        assertThat(Jsoup.parse(visitor.get("/runs/" + id + "?at=set").body())
+                        .select(".move-sentence")
+                        .text())
+                .contains("V1 moves by", "no move on it");
+        assertThat(soak().select(".sentence").text()).contains("V1 creeps up");
+        Run run = runs.run(id);
+        assertThat(runs.standings(List.of(run)).get(run).trouble()).hasSize(1);
+        assertThat(entries.enter(id, "turn RANGE anticlockwise", "", false)).isInstanceOf(EntryOutcome.Asked.class);
+    }
+
+    /** Between two readings by hand a pot was turned; the meter's file tells of before, and is brought afterwards. */
+    @Test
+    void aFileBroughtAfterATurnTellsOfBefore() {
+        assertThat(entries.enter(
+                        id,
+                        "V1 36.4 V2 36.4 plate 440",
+                        "",
+                        true,
+                        OffsetDateTime.now().minusMinutes(20)))
+                .isInstanceOf(EntryOutcome.Accepted.class);
+        type("turn RANGE anticlockwise");
+        assertThat(entries.enter(id, "V1 30 V2 30 plate 445", "second bench", true))
+                .isInstanceOf(EntryOutcome.Accepted.class);
+        put(csv(15, 0, 1, Instant.now().minusSeconds(240)), "V1");
+
+        assertThat(runs.timeline(runs.run(id))
+                        .present()
+                        .moment()
+                        .current("V1")
+                        .orElseThrow()
+                        .value())
+                .isEqualTo(0.030);
+        assertThat(soak().select("[name=by]").val()).as("a meter is nobody").isEqualTo("second bench");
     }
 
     @Test
