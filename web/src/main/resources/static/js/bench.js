@@ -1,6 +1,7 @@
 // The page works without this: it only opens verdicts in place, sends the theme back to where one was,
 // and puts the cursor back on the entry line.
 
+import "./line.js";
 import { words } from "./words.js";
 
 const opened = document.getElementById("opened");
@@ -22,20 +23,6 @@ if (theme && !document.documentElement.dataset.theme && matchMedia("(prefers-col
 document.body.addEventListener("htmx:afterSwap", event => {
   if (event.detail.target.id === "opened") {
     event.detail.target.showModal();
-  }
-});
-
-// As soon as the answer is in, the cursor stands where the next key belongs: on the answer to a question, or on the line.
-// Not later: the next reading may be half typed by then. What looks on by itself (alarms, curves) moves no cursor.
-document.body.addEventListener("htmx:afterSwap", event => {
-  const path = event.detail.requestConfig?.path ?? "";
-  if (opened?.open || !/\/runs\/\d+\/(readings|meter|strike)$/.test(path)) {
-    return;
-  }
-  const next = document.querySelector("#live .choice") ?? document.querySelector("#live #line");
-  next?.focus();
-  if (next?.id === "line" && next.value) {
-    next.select();
   }
 });
 
@@ -70,24 +57,3 @@ document.body.addEventListener("click", event => {
     opened.close();
   }
 });
-
-// What was typed stays when the application cannot be reached, and that is said.
-for (const failure of ["htmx:sendError", "htmx:responseError"]) {
-  document.body.addEventListener(failure, event => {
-    if (/\/display$/.test(event.detail.requestConfig?.path ?? "")) {
-      return;
-    }
-    const form = document.querySelector("form.line");
-    let note = document.getElementById("not-stored");
-    if (form && !note) {
-      note = document.createElement("p");
-      note.id = "not-stored";
-      note.className = "fault";
-      note.setAttribute("role", "alert");
-      form.append(note);
-    }
-    if (note) {
-      note.textContent = words.notStored;
-    }
-  });
-}

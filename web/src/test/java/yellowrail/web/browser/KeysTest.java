@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Page;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.amp.AmpDefaults;
@@ -54,6 +55,53 @@ class KeysTest extends BrowserTest {
         page.locator("#line").fill("note why");
         key("?");
         assertThat(page.locator("#line")).hasValue("note why?");
+    }
+
+    /** The application takes a second over each: three lines sent and half of another typed meanwhile, none is lost. */
+    @Test
+    void aLineTypedWhileTheOneBeforeIsOnItsWayIsNotLost() {
+        page.route("**/readings", route -> {
+            page.waitForTimeout(600);
+            route.resume();
+        });
+        for (String line : new String[] {"note one", "note two", "note three"}) {
+            page.locator("#line").pressSequentially(line);
+            page.keyboard().press("Enter");
+        }
+        page.locator("#line").pressSequentially("note hal");
+
+        assertThat(page.locator(".log")).containsText("note three");
+        assertThat(page.locator("#line")).hasValue("note hal");
+        List<String> notes = page.locator(".log").allInnerTexts();
+        String log = String.join("", notes);
+        assertTrue(log.indexOf("note three") < log.indexOf("note two"), log);
+        assertTrue(log.indexOf("note two") < log.indexOf("note one"), log);
+        page.unroute("**/readings");
+        page.locator("#line").pressSequentially("f");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".log")).containsText("note half");
+        assertThat(page.locator("#line")).hasValue("");
+    }
+
+    /** A question that comes while the next line is being typed is not answered by that line's Enter. */
+    @Test
+    void theEnterOfTheNextLineAnswersNoQuestion() {
+        page.route("**/readings", route -> {
+            page.waitForTimeout(600);
+            route.resume();
+        });
+        page.locator("#line").fill("V1 35000");
+        page.keyboard().press("Enter");
+        page.locator("#line").pressSequentially("plate 451");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".question")).isVisible();
+        assertThat(page.locator("#waiting")).containsText("plate 451");
+        assertThat(page.locator("#line")).isFocused();
+        assertThat(page.locator("#line")).hasValue("V1 35000");
+        page.locator("#line").fill("V1 35.1");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".log")).containsText("plate 451V");
+        assertThat(page.locator(".log")).containsText("V1 35.1mV");
     }
 
     @Test
