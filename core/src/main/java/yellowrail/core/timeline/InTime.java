@@ -4,13 +4,15 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import yellowrail.core.reading.Reading;
 
 /**
  * Puts what a meter recorded among what hands typed, by its times: a file brought after a pot was turned tells of the
- * time before it. What was typed keeps its order.
+ * time before it, under the sheet of that time. What was typed keeps its order.
  */
-final class InTime {
+public final class InTime {
 
     private InTime() {}
 
@@ -22,59 +24,58 @@ final class InTime {
         if (entered.stream().noneMatch(Reading::recorded)) {
             return List.copyOf(entered);
         }
-        List<Reading> typed =
-                entered.stream().filter(reading -> !reading.recorded()).toList();
-        List<Reading> recorded = entered.stream()
-                .filter(Reading::recorded)
-                .sorted(Comparator.comparing(Reading::takenAt))
-                .toList();
-        Instant[] earliest = earliest(typed);
-        List<Reading> placed = new ArrayList<>(entered.size());
+        List<Reading> ordered = order(entered, Reading::takenAt, Reading::recorded);
+        List<Reading> placed = new ArrayList<>(ordered.size());
+        int sheet = ordered.stream()
+                .filter(reading -> !reading.recorded())
+                .mapToInt(Reading::sheet)
+                .findFirst()
+                .orElse(ordered.get(0).sheet());
+        for (int i = 0; i < ordered.size(); i++) {
+            Reading reading = ordered.get(i);
+            sheet = reading.recorded() ? sheet : reading.sheet();
+            placed.add(new Reading(
+                    entered.get(i).id(),
+                    reading.entry(),
+                    reading.takenAt(),
+                    reading.line(),
+                    sheet,
+                    reading.recorded()));
+        }
+        return List.copyOf(placed);
+    }
+
+    /**
+     * The order of what happened, of anything that tells of readings: each that was recorded stands after the last that
+     * was typed and taken no later.
+     */
+    public static <T> List<T> order(List<T> entered, Function<T, Instant> takenAt, Predicate<T> recorded) {
+        List<T> typed = entered.stream().filter(recorded.negate()).toList();
+        Instant[] earliest = earliest(typed, takenAt);
+        List<T> placed = new ArrayList<>(entered.size());
         int next = 0;
-        for (Reading reading : recorded) {
-            while (next < typed.size() && !earliest[next].isAfter(reading.takenAt())) {
+        for (T each : entered.stream()
+                .filter(recorded)
+                .sorted(Comparator.comparing(takenAt))
+                .toList()) {
+            while (next < typed.size() && !earliest[next].isAfter(takenAt.apply(each))) {
                 placed.add(typed.get(next++));
             }
-            placed.add(under(sheet(placed, typed, reading), reading));
+            placed.add(each);
         }
         placed.addAll(typed.subList(next, typed.size()));
-        return numbered(placed, entered);
+        return placed;
     }
 
     /** Of each typed one, when the earliest of it and those after it was taken. */
-    private static Instant[] earliest(List<Reading> typed) {
+    private static <T> Instant[] earliest(List<T> typed, Function<T, Instant> takenAt) {
         Instant[] earliest = new Instant[typed.size()];
         Instant least = Instant.MAX;
         for (int i = typed.size() - 1; i >= 0; i--) {
-            Instant at = typed.get(i).takenAt();
+            Instant at = takenAt.apply(typed.get(i));
             least = at.isBefore(least) ? at : least;
             earliest[i] = least;
         }
         return earliest;
-    }
-
-    /** The sheet that held when it was taken: it was brought under a later one perhaps. */
-    private static int sheet(List<Reading> before, List<Reading> typed, Reading reading) {
-        if (!before.isEmpty()) {
-            return before.get(before.size() - 1).sheet();
-        }
-        return typed.isEmpty() ? reading.sheet() : typed.get(0).sheet();
-    }
-
-    private static Reading under(int sheet, Reading reading) {
-        return numbered(reading, reading.id(), sheet);
-    }
-
-    private static List<Reading> numbered(List<Reading> placed, List<Reading> entered) {
-        List<Reading> numbered = new ArrayList<>(placed.size());
-        for (int i = 0; i < placed.size(); i++) {
-            Reading reading = placed.get(i);
-            numbered.add(numbered(reading, entered.get(i).id(), reading.sheet()));
-        }
-        return List.copyOf(numbered);
-    }
-
-    private static Reading numbered(Reading reading, long id, int sheet) {
-        return new Reading(id, reading.entry(), reading.takenAt(), reading.line(), sheet, reading.recorded());
     }
 }

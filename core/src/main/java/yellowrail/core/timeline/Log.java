@@ -40,10 +40,8 @@ public record Log(TubeCatalogue catalogue, List<SheetVersion> versions, Moment b
         return new Log(catalogue, all, before, readings);
     }
 
-    /** The log as it was when a reading had been entered, under the sheet of then. */
-    public Log upTo(long id) {
-        List<Reading> then =
-                readings.stream().filter(reading -> reading.id() <= id).toList();
+    /** The log as it was when no more than these of its readings had been taken, under the sheet of then. */
+    public Log only(List<Reading> then) {
         int version = then.isEmpty()
                 ? versions.get(0).number()
                 : then.get(then.size() - 1).sheet();

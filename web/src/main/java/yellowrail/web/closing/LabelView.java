@@ -77,7 +77,10 @@ record LabelView(String amp, String date, String supply, List<Line> lines, Strin
                                 figures.dissipation().plusMinus(),
                                 figures.dissipation().value(),
                                 Unit.WATT)
-                        + ", " + Figures.percent(tube.judgement().ratio()))
+                        + ", "
+                        + (tube.isFresh()
+                                ? Figures.percent(tube.judgement().ratio())
+                                : words.message("page.label.stale")))
                 .orElseGet(() -> words.name(tube.judgement().verdict()));
         return new Line(label, (tube.occupant().name() + " " + seated.getOrDefault(label, "")).strip(), reading, means);
     }

@@ -2,11 +2,15 @@ package yellowrail.web.run;
 
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import yellowrail.core.balance.SideBalance;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.StageIdle;
@@ -39,18 +43,14 @@ public record CompareView(long runId, long before, long after, List<Choice> choi
      * @param after the row after which to look second; 0 for the last
      */
     static Optional<CompareView> of(long runId, RunLog log, long before, long after, Words words, Clock clock) {
-        List<ReadingRow> rows = log.rows().stream().filter(row -> !row.struck()).toList();
+        List<ReadingRow> rows = log.inTime();
         if (rows.isEmpty()) {
             return Optional.empty();
         }
-        long first = rows.stream().anyMatch(row -> row.id() == before) ? before : firstJudged(log, rows);
-        long last = rows.stream().anyMatch(row -> row.id() == after)
-                ? after
-                : rows.get(rows.size() - 1).id();
-        Snapshot one = log.log().upTo(first).timeline().present();
-        Snapshot other = last == rows.get(rows.size() - 1).id()
-                ? log.timeline().present()
-                : log.log().upTo(last).timeline().present();
+        int first = indexOf(rows, before).orElseGet(() -> firstJudged(log, rows));
+        int last = indexOf(rows, after).orElse(rows.size() - 1);
+        Snapshot one = at(log, rows, first);
+        Snapshot other = at(log, rows, last);
         List<TubeIdle> tubesBefore = StageIdle.of(one).at(one);
         List<TubeIdle> tubesAfter = StageIdle.of(other).at(other);
         List<Row> pairs = new ArrayList<>();
@@ -61,19 +61,43 @@ public record CompareView(long runId, long before, long after, List<Choice> choi
                     other.sheet().current().shows(),
                     words));
         }
-        List<Choice> choices = rows.stream()
-                .map(row -> {
-                    RunView.LogLine line = RunView.line(row, clock, words);
-                    return new Choice(row.id(), line.time() + "  " + line.typed());
-                })
-                .toList();
+        List<Choice> choices = rows.size() > RunService.RECENT
+                ? List.of()
+                : rows.stream()
+                        .map(row -> {
+                            RunView.LogLine line = RunView.line(row, clock, words);
+                            return new Choice(row.id(), line.time() + "  " + line.typed());
+                        })
+                        .toList();
         return Optional.of(new CompareView(
                 runId,
-                first,
-                last,
+                rows.get(first).id(),
+                rows.get(last).id(),
                 choices,
                 pairs,
-                lines(one, other, tubesBefore, tubesAfter, rows, first, last, words)));
+                lines(
+                        one,
+                        other,
+                        tubesBefore,
+                        tubesAfter,
+                        rows.subList(0, first + 1),
+                        rows.subList(0, last + 1),
+                        words)));
+    }
+
+    private static OptionalInt indexOf(List<ReadingRow> rows, long id) {
+        return IntStream.range(0, rows.size())
+                .filter(i -> rows.get(i).id() == id)
+                .findFirst();
+    }
+
+    private static Snapshot at(RunLog log, List<ReadingRow> rows, int last) {
+        return log.log()
+                .only(rows.subList(0, last + 1).stream()
+                        .map(ReadingRow::reading)
+                        .toList())
+                .timeline()
+                .present();
     }
 
     private static List<Line> lines(
@@ -81,9 +105,8 @@ public record CompareView(long runId, long before, long after, List<Choice> choi
             Snapshot other,
             List<TubeIdle> before,
             List<TubeIdle> after,
-            List<ReadingRow> rows,
-            long first,
-            long last,
+            List<ReadingRow> upToFirst,
+            List<ReadingRow> upToLast,
             Words words) {
         List<Line> lines = new ArrayList<>();
         lines.add(new Line(words.message("compare.mains"), mains(one, words), mains(other, words)));
@@ -97,8 +120,8 @@ public record CompareView(long runId, long before, long after, List<Choice> choi
             lines.add(new Line(channel, balance(sidesBefore.get(i), words), balance(sidesAfter.get(i), words)));
         }
         lines.add(new Line(words.message("compare.tubes"), tubes(one), tubes(other)));
-        String humBefore = hum(rows, first, words);
-        String humAfter = hum(rows, last, words);
+        String humBefore = hum(upToFirst, words);
+        String humAfter = hum(upToLast, words);
         if (!humBefore.equals(humAfter) || !humAfter.equals(words.message("compare.nothing-noted"))) {
             lines.add(new Line(words.message("compare.hum"), humBefore, humAfter));
         }
@@ -120,27 +143,44 @@ public record CompareView(long runId, long before, long after, List<Choice> choi
                 .collect(Collectors.joining(", "));
     }
 
-    private static String hum(List<ReadingRow> rows, long upTo, Words words) {
+    private static String hum(List<ReadingRow> rows, Words words) {
         return rows.stream()
-                .filter(row -> row.id() <= upTo
-                        && row.kind().equals(ReadingKind.NOTE.name())
+                .filter(row -> row.kind().equals(ReadingKind.NOTE.name())
                         && row.words().toLowerCase(Locale.ROOT).contains(HUM))
                 .map(ReadingRow::words)
                 .reduce((one, later) -> later)
                 .orElse(words.message("compare.nothing-noted"));
     }
 
-    private static long firstJudged(RunLog log, List<ReadingRow> rows) {
-        for (ReadingRow row : rows.subList(0, Math.min(rows.size(), RunService.RECENT))) {
-            boolean measured = ReadingKind.valueOf(row.kind()).isMeasured();
-            Snapshot then = measured ? log.log().upTo(row.id()).timeline().present() : null;
-            if (measured
-                    && StageIdle.of(then).at(then).stream()
-                            .noneMatch(tube -> tube.judgement().verdict() == Verdict.NOT_JUDGED)) {
-                return row.id();
+    /** Nothing is tried before the plates and every test point have been read. */
+    private static int firstJudged(RunLog log, List<ReadingRow> rows) {
+        int from = allRead(log, rows);
+        for (int i = from; i < Math.min(rows.size(), from + RunService.RECENT); i++) {
+            if (ReadingKind.valueOf(rows.get(i).kind()).isMeasured() && isJudged(at(log, rows, i))) {
+                return i;
             }
         }
-        return rows.get(0).id();
+        return 0;
+    }
+
+    /** The row with which every test point has been read; the first where that cannot be seen. */
+    private static int allRead(RunLog log, List<ReadingRow> rows) {
+        Set<String> missing = new HashSet<>(
+                log.versions().get(log.versions().size() - 1).sheet().testPoints());
+        log.before()
+                .readings()
+                .forEach(reading -> missing.remove(reading.entry().target()));
+        for (int i = 0; i < rows.size() && !missing.isEmpty(); i++) {
+            if (missing.remove(rows.get(i).target()) && missing.isEmpty()) {
+                return i;
+            }
+        }
+        return 0;
+    }
+
+    private static boolean isJudged(Snapshot then) {
+        return StageIdle.of(then).at(then).stream()
+                .noneMatch(tube -> tube.judgement().verdict() == Verdict.NOT_JUDGED);
     }
 
     private static Row row(TubeIdle before, TubeIdle after, Unit shows, Words words) {

@@ -3,6 +3,7 @@ package yellowrail.web.run;
 import java.util.List;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
+import yellowrail.core.timeline.InTime;
 import yellowrail.core.timeline.Log;
 import yellowrail.core.timeline.SheetVersion;
 import yellowrail.core.timeline.Timeline;
@@ -24,6 +25,14 @@ record RunLog(TubeCatalogue catalogue, List<SheetVersion> versions, Moment befor
                 .filter(row -> !row.struck())
                 .map(ReadingRow::reading)
                 .toList();
+    }
+
+    /** The rows that count, in the order of what happened. */
+    List<ReadingRow> inTime() {
+        return InTime.order(
+                rows.stream().filter(row -> !row.struck()).toList(),
+                row -> row.takenAt().toInstant(),
+                ReadingRow::recorded);
     }
 
     /** Who measured last, not what; blank if nobody said. */
