@@ -10,21 +10,30 @@ const isLive = event => event.detail.target?.id === "live";
 
 let sent = null; // what is on its way; null for nothing
 let half = ""; // what was being typed when an answer came
+let aside = null; // what that answer is about, while something else is being typed; null for nothing
 const waiting = []; // what was sent meanwhile
 
 // What stands in the field because the application put it there is its own.
 const typed = () => field() && field().value !== field().defaultValue ? field().value : "";
 
 document.addEventListener("submit", event => {
-  if (sent === null || !event.target.matches("form.line")) {
+  if (!event.target.matches("form.line") || sent === null && aside === null) {
+    return;
+  }
+  const plain = !event.submitter?.name && event.submitter?.id !== "from-meter";
+  if (sent === null && !plain) {
+    half = field().value;
+    field().value = aside;
+    aside = null;
     return;
   }
   event.preventDefault();
   event.stopPropagation();
-  const plain = !event.submitter?.name && event.submitter?.id !== "from-meter";
   if (plain && field().value.trim()) {
     waiting.push(field().value);
-    field().value = "";
+    field().value = aside ?? "";
+    aside = null;
+    field().select();
     tellWaiting();
   }
 }, true);
@@ -41,11 +50,13 @@ document.body.addEventListener("htmx:beforeRequest", event => {
 document.body.addEventListener("htmx:beforeSwap", event => {
   if (isLive(event) && event.detail.shouldSwap) {
     half = typed() || half;
+    aside = null;
   }
 });
 
 document.body.addEventListener("htmx:afterSwap", event => {
-  if (isLive(event) && field() && !field().value) {
+  if (isLive(event) && field() && half) {
+    aside = field().value || null;
     field().value = half;
     half = "";
   }
@@ -64,7 +75,9 @@ document.body.addEventListener("htmx:afterSettle", event => {
     half = line.value;
     line.value = waiting.shift();
     line.form.requestSubmit();
-  } else if (line?.defaultValue && (waiting.length > 0 || half)) {
+  } else if (aside !== null) {
+    line.focus();
+  } else if (line?.defaultValue && waiting.length > 0) {
     line.select();
   }
   tellWaiting();
@@ -72,9 +85,8 @@ document.body.addEventListener("htmx:afterSettle", event => {
 
 function tellWaiting() {
   document.getElementById("waiting")?.remove();
-  const all = half && field()?.value ? [...waiting, half] : waiting;
-  if (all.length > 0) {
-    note("waiting", "small mt-2 mb-0", `${words.waiting} ${all.join(" \u00b7 ")}`);
+  if (waiting.length > 0) {
+    note("waiting", "small mt-2 mb-0", `${words.waiting} ${waiting.join(" \u00b7 ")}`);
   }
 }
 
@@ -99,9 +111,9 @@ document.body.addEventListener("htmx:afterSwap", event => {
   if (document.getElementById("opened")?.open || !/\/runs\/\d+\/(readings|meter|strike)$/.test(path(event))) {
     return;
   }
-  const next = document.querySelector("#live .choice") ?? field();
+  const next = (aside === null ? document.querySelector("#live .choice") : null) ?? field();
   next?.focus();
-  if (next?.id === "line" && next.defaultValue) {
+  if (next?.id === "line" && next.defaultValue && aside === null) {
     next.select();
   }
 });
