@@ -66,6 +66,12 @@ sealed interface RequestFault extends Finding {
 
     record TooManyChannels(int most, String sent) implements RequestFault {}
 
+    record NodeIsGround(String label) implements RequestFault {}
+
+    record NoSuchNode(String sent) implements RequestFault {}
+
+    record SameEnds(String sent) implements RequestFault {}
+
     record LabelOfOtherLength(int most, int has) implements RequestFault {}
 
     record BeforeTheOneAbove() implements RequestFault {}

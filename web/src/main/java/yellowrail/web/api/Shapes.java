@@ -28,6 +28,7 @@ class Shapes {
             TubesShapes.PLACING,
             SwapShape.SHAPE,
             SoakShape.SHAPE,
+            AuditShape.SHAPE,
             RunShape.SHAPE);
 
     @Bean
