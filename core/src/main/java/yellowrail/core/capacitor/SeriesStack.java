@@ -31,7 +31,7 @@ public record SeriesStack(
                 || !(mostLeak >= leastLeak)
                 || !(bleeder.orElse(1) > 0)) {
             throw new IllegalArgumentException(
-                    "a stack is of 2 or more, with farads, a rating and a leakage above 0, was %d x %s F %s V %s to %s A"
+                    "a stack is of 2 or more, all above 0, was %d x %s F %s V, leaking %s to %s A"
                             .formatted(count, farads, rating, leastLeak, mostLeak));
         }
     }

@@ -75,7 +75,7 @@ class ClosingController {
     ModelAndView record(@PathVariable long id) {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
-        Map<String, String> seated = seats.labels(amp.id());
+        Map<String, String> seated = seats.labels(amp.id(), id);
         RunRecords.Whole whole = records.whole(run, seated);
         return new ModelAndView("closing/record")
                 .addObject("rail", Rail.plain(amp.sheet().name()))
@@ -123,7 +123,7 @@ class ClosingController {
                                 run,
                                 now,
                                 StageIdle.of(now).at(now),
-                                seats.labels(run.ampId()),
+                                seats.labels(run.ampId(), id),
                                 rechecks.nextOf(run.ampId()).map(RecheckRow::dueAt),
                                 address,
                                 clock.getZone(),

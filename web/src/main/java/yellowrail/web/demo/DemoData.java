@@ -126,7 +126,10 @@ class DemoData implements ApplicationRunner {
         enter(run, "mains 120.1", begun.plusMinutes(30).plusSeconds(30));
     }
 
-    /** An amp that came by three times in a year, and was closed each time. */
+    /**
+     * An amp that came by three times in a year, and was closed each time; the last time it had moved, and is due
+     * again.
+     */
     private void history(AmpSheet sheet) {
         long amp = amps.create(sheet);
         visit(amp, sheet, 320, "mains 118.9", "V1 41.2 V2 38.4 plate 447");
@@ -141,7 +144,7 @@ class DemoData implements ApplicationRunner {
                 "V1 39.8 V2 39.1 plate 449",
                 "must 2 x power tube at V2",
                 "should 1 x reservoir capacitor 100u 500V");
-        visit(amp, sheet, 1, "mains 120.4", "V1 38.9 V2 38.6 plate 450", "could clean the pots");
+        visit(amp, sheet, 2, "mains 120.4", "V1 38.9 V2 36.2 plate 451", "could clean the pots");
     }
 
     private void visit(long amp, AmpSheet sheet, int daysAgo, String... lines) {

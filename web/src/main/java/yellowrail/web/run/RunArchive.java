@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -37,6 +38,7 @@ import yellowrail.web.words.Words;
 @Service
 public class RunArchive {
 
+    private static final int LONGEST_LABEL = 80;
     private static final int MOST_ROWS = 100_000;
     private static final int MOST_SHEETS = 500;
     private static final JsonMapper JSON =
@@ -120,7 +122,7 @@ public class RunArchive {
                 utc(run.begunAt()),
                 run.isOpen() ? null : utc(run.closedAt()),
                 sheets,
-                new TreeMap<>(seats.labels(amp.id())),
+                new TreeMap<>(seats.labels(amp.id(), runId)),
                 stations.steps(runId).stream()
                         .map(step -> new RunDocument.Step(
                                 step.what(), step.station(), step.item(), step.words(), utc(step.at())))
@@ -190,7 +192,8 @@ public class RunArchive {
                 || document.sheets().size() > MOST_SHEETS
                 || document.readings() == null
                 || document.stations() == null
-                || document.begunAt() == null) {
+                || document.begunAt() == null
+                || !areGood(document.tubes())) {
             return words.message("page.archive.damaged");
         }
         if (document.readings().size() > MOST_ROWS) {
@@ -205,6 +208,13 @@ public class RunArchive {
             }
         }
         return "";
+    }
+
+    /** A file of before labels were kept has none. */
+    private static boolean areGood(Map<String, String> tubes) {
+        return tubes == null
+                || tubes.size() <= AmpSheet.MOST_SOCKETS
+                        && tubes.values().stream().allMatch(label -> label != null && label.length() <= LONGEST_LABEL);
     }
 
     private static boolean isGood(RunDocument.Row row, int sheets) {
@@ -275,6 +285,7 @@ public class RunArchive {
                         .max(Comparator.naturalOrder())
                         .orElse(document.begunAt());
         mapper.close(run.id(), sheets.size(), closed);
+        seats.keep(run.id(), Optional.ofNullable(document.tubes()).orElse(Map.of()));
         return run.id();
     }
 }

@@ -59,7 +59,7 @@ class RunPages {
         RunNow now = runs.now(run);
         RunProgress progress = stations.progress(id, amp.sheet());
         Station here = Station.of(at).orElseGet(() -> run.isOpen() ? progress.next() : Station.MEASURE);
-        Map<String, String> seated = seats.labels(amp.id());
+        Map<String, String> seated = seats.labels(amp.id(), id);
         return new ModelAndView(view)
                 .addObject("soak", here == Station.SOAK ? records.soak(now, seated) : null)
                 .addObject("watch", here == Station.SOAK ? watch(run, amp) : null)
@@ -93,7 +93,7 @@ class RunPages {
     ModelAndView soak(long id) {
         Run run = runs.run(id);
         return new ModelAndView("run/soak :: soak")
-                .addObject("soak", records.soak(runs.now(run), seats.labels(run.ampId())))
+                .addObject("soak", records.soak(runs.now(run), seats.labels(run.ampId(), id)))
                 .addObject("watch", watch(run, runs.amp(run)))
                 .addObject("open", run.isOpen())
                 .addObject("runId", id);

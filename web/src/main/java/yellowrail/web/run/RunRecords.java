@@ -4,11 +4,13 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.closing.Closing;
 import yellowrail.core.closing.Item;
 import yellowrail.core.reading.Reading;
+import yellowrail.web.seat.SeatService;
 import yellowrail.web.soak.SoakView;
 import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
@@ -19,14 +21,22 @@ public class RunRecords {
 
     private final RunService runs;
     private final StationService stations;
+    private final SeatService seats;
     private final Words words;
     private final Clock clock;
 
-    RunRecords(RunService runs, StationService stations, Words words, Clock clock) {
+    RunRecords(RunService runs, StationService stations, SeatService seats, Words words, Clock clock) {
         this.runs = runs;
         this.stations = stations;
+        this.seats = seats;
         this.words = words;
         this.clock = clock;
+    }
+
+    /** Tubes are moved; the record of a run names those that were in it. */
+    @EventListener
+    void closed(RunClosed event) {
+        seats.keep(event.run().id(), seats.labels(event.run().ampId()));
     }
 
     private Closing of(RunNow now) {

@@ -12,6 +12,11 @@ interface SeatMapper {
 
     List<Seat> ofAmp(@Param("ampId") long ampId);
 
+    /** What was written on the tubes when a run was closed; none while it is open. */
+    List<SocketLabel> whenClosed(@Param("runId") long runId);
+
+    void keep(@Param("runId") long runId, @Param("socket") String socket, @Param("label") String label);
+
     /** Oldest first. */
     List<Seat> ofTube(@Param("tubeId") long tubeId);
 

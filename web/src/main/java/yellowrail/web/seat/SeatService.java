@@ -37,6 +37,21 @@ public class SeatService {
         return mapper.ofAmp(ampId).stream().collect(Collectors.toMap(Seat::socket, Seat::label));
     }
 
+    /** The same as a run shows it: of one that is closed, who sat there then. */
+    @Transactional(readOnly = true)
+    public Map<String, String> labels(long ampId, long runId) {
+        List<SocketLabel> then = mapper.whenClosed(runId);
+        return then.isEmpty()
+                ? labels(ampId)
+                : then.stream().collect(Collectors.toMap(SocketLabel::socket, SocketLabel::label));
+    }
+
+    /** Keeps what is written on the tubes of a run that is closed. */
+    @Transactional
+    public void keep(long runId, Map<String, String> labels) {
+        labels.forEach((socket, label) -> mapper.keep(runId, socket, label));
+    }
+
     /** Where this tube sat, oldest first. */
     @Transactional(readOnly = true)
     public List<Seat> ofTube(long tubeId) {

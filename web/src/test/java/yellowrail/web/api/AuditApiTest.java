@@ -17,10 +17,12 @@ class AuditApiTest {
 
     private static JsonNode audit(int triodes) {
         return answer("/api/audit", """
-                {"nodes": [{"label": "A", "volts": 402, "plusMinus": 0.1}, {"label": "B", "volts": 381.5, "plusMinus": 0.1}],
+                {"nodes": [{"label": "A", "volts": 402, "plusMinus": 0.1},
+                           {"label": "B", "volts": 381.5, "plusMinus": 0.1}],
                  "parts": [{"from": "A", "to": "B", "ohms": 152, "tolerancePercent": 1},
                            {"from": "A", "to": "ground", "ohms": 220000, "watts": 2}],
-                 "draws": [{"node": "B", "milliamps": 60, "plusMinus": 0.6}, {"node": "B", "milliamps": 60, "plusMinus": 0.6},
+                 "draws": [{"node": "B", "milliamps": 60, "plusMinus": 0.6},
+                           {"node": "B", "milliamps": 60, "plusMinus": 0.6},
                            %s]}""".formatted(IntStream.range(0, triodes)
                 .mapToObj(i -> "{\"node\": \"B\", \"milliamps\": 3.9, \"plusMinus\": 0.1}")
                 .collect(Collectors.joining(","))));
@@ -63,7 +65,8 @@ class AuditApiTest {
     @Test
     void everyFaultIsToldAtItsField() {
         assertThat(faults("/api/audit", """
-                        {"nodes": [{"label": "A", "volts": 4000}, {"label": "A", "volts": 1}, {"label": "ground", "volts": 0},
+                        {"nodes": [{"label": "A", "volts": 4000}, {"label": "A", "volts": 1},
+                          {"label": "ground", "volts": 0},
                           {"volts": NaN, "plusMinus": -1}],
                          "parts": [{"from": "A", "to": "A", "ohms": 0}, {"from": "X", "to": "ground", "ohms": 1}],
                          "draws": [{"node": "ground", "milliamps": 1}, {"node": "A", "milliamps": "much"}]}"""))

@@ -83,6 +83,23 @@ class RunArchiveTest {
         assertThat(archive.read(JSON.writeValueAsString(out)).fault()).contains("on the bench already");
     }
 
+    /** Whoever sits there later: the record of a run names the tubes that were in it, here and on another bench. */
+    @Test
+    void theLabelsOfItsTubesGoAlong() {
+        ObjectNode out = document();
+        out.putObject("tubes").put("V1", "A12").put("V2", "A13");
+        long there = archive.read(out.toString()).runId();
+        assertThat(JSON.readTree(archive.write(there)).get("tubes")).isEqualTo(out.get("tubes"));
+        assertThat(Jsoup.parse(visitor.get("/runs/" + there + "/record").body())
+                        .select("#content table")
+                        .text())
+                .contains("A12", "A13");
+        out.putObject("tubes").putNull("V1");
+        assertThat(archive.read(out.toString()).fault()).contains("damaged");
+        out.remove("tubes");
+        assertThat(archive.read(out.toString()).fault()).isEmpty();
+    }
+
     @Test
     void anOpenRunComesInClosed() {
         RunArchive.Read read = archive.read(archive.write(id));
