@@ -33,7 +33,11 @@ document.body.addEventListener("change", event => {
     save().disabled = true;
   }
 });
-document.body.addEventListener("htmx:afterRequest", () => save()?.removeAttribute("disabled"));
+document.body.addEventListener("htmx:afterRequest", event => {
+  if (event.detail.requestConfig?.path !== "/amps/drawn") {
+    save()?.removeAttribute("disabled");
+  }
+});
 
 // A box that is no longer ticked is missing among them: only the whole tells.
 const choices = form => [...new Set([...form].filter(([name]) => name !== "changed").map(([name, value]) => `${name}=${value}`))].sort().join("\n");

@@ -2,6 +2,7 @@ package yellowrail.web.amp;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -18,6 +19,7 @@ import yellowrail.core.station.Station;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.schematic.SchematicView;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.tubes.TubeService;
 import yellowrail.web.words.Words;
@@ -25,6 +27,9 @@ import yellowrail.web.words.Words;
 /** The amp sheet: shown, made, edited. */
 @Controller
 class AmpController {
+
+    /** The fields that an amp is drawn from. */
+    private static final String[] DRAWN = {"stage.", "sockets", "pots", "meter.mainsVolts", "supply.", "fittings."};
 
     private final AmpService amps;
     private final TubeService tubes;
@@ -109,6 +114,20 @@ class AmpController {
             page.setViewName("amp/form :: fields");
         }
         return page;
+    }
+
+    /** The amp as the form tells it so far; the drawing stays as it is while something that it shows is at fault. */
+    @PostMapping("/amps/drawn")
+    ModelAndView drawn(@ModelAttribute AmpForm typed, HttpServletResponse response) {
+        AmpForm form = new AmpFormDraft(tubes.catalogue()).follow(typed);
+        Faults faults = new Faults(words);
+        AmpSheet sheet = new AmpFormReader(form, tubes.catalogue(), faults).sheet();
+        if (faults.under(DRAWN)) {
+            response.setHeader("HX-Reswap", "none");
+            return new ModelAndView("schematic/drawing :: nothing");
+        }
+        return new ModelAndView("schematic/drawing :: both(both=${schematic})")
+                .addObject("schematic", SchematicView.of(sheet, Map.of(), words));
     }
 
     /** Row numbers far beyond any form of ours: the binder cannot make a list with such holes. */

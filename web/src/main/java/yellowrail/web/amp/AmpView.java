@@ -2,10 +2,10 @@ package yellowrail.web.amp;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.web.schematic.SchematicView;
 import yellowrail.web.words.Words;
 
 /**
@@ -18,7 +18,7 @@ import yellowrail.web.words.Words;
  * @param pots each pot in one line
  * @param quirks in the builder's words
  * @param notes in the builder's words
- * @param drawing the stage drawn, with the names of the drawer's tubes
+ * @param schematic the stage and its supply drawn, with what is written on the tubes
  */
 record AmpView(
         long id,
@@ -28,7 +28,7 @@ record AmpView(
         List<String> pots,
         String quirks,
         String notes,
-        StageDrawing drawing) {
+        SchematicView.Both schematic) {
 
     /** A line of the sheet. */
     record Fact(String name, String value) {}
@@ -43,14 +43,7 @@ record AmpView(
                 sheet.pots().stream().map(pot -> pot(pot, words)).toList(),
                 sheet.identity().quirks(),
                 sheet.identity().notes(),
-                StageDrawing.of(
-                        sheet,
-                        sheet.sockets().stream()
-                                .map(socket -> Optional.ofNullable(seated.get(socket.label()))
-                                        .map(List::of)
-                                        .orElse(List.of()))
-                                .toList(),
-                        words));
+                SchematicView.of(sheet, seated, words));
     }
 
     private static String pot(Pot pot, Words words) {

@@ -1,0 +1,33 @@
+package yellowrail.core.schematic;
+
+import java.util.List;
+import java.util.stream.DoubleStream;
+
+/**
+ * Part of a drawing that is not torn apart.
+ *
+ * @param width how much of the rail it takes
+ * @param hangs whether it hangs from the rail; else it has a winding of its own
+ * @param drawn from its left edge and the rail on
+ */
+record Block(double width, boolean hangs, List<Drawn> drawn) {
+
+    /** What a symbol, or a line of words, takes below its middle. */
+    private static final double BELOW = 12;
+
+    Block {
+        drawn = List.copyOf(drawn);
+    }
+
+    double top() {
+        return levels().min().orElse(0) - BELOW;
+    }
+
+    double bottom() {
+        return levels().max().orElse(0) + BELOW;
+    }
+
+    private DoubleStream levels() {
+        return drawn.stream().flatMapToDouble(Drawn::levels);
+    }
+}

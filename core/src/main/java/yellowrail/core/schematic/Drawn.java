@@ -1,0 +1,84 @@
+package yellowrail.core.schematic;
+
+import java.util.List;
+import java.util.stream.DoubleStream;
+import yellowrail.core.chart.Point;
+
+/** One mark of a drawing. */
+public sealed interface Drawn {
+
+    Drawn moved(double dx, double dy);
+
+    /** How far below the rail its places lie. */
+    DoubleStream levels();
+
+    /**
+     * A symbol.
+     *
+     * @param turn clockwise, degrees
+     */
+    record Symbol(Sign sign, Point at, int turn) implements Drawn {
+
+        @Override
+        public Symbol moved(double dx, double dy) {
+            return new Symbol(sign, shifted(at, dx, dy), turn);
+        }
+
+        @Override
+        public DoubleStream levels() {
+            return DoubleStream.of(at.y());
+        }
+    }
+
+    /**
+     * A wire, from corner to corner.
+     *
+     * @param rail whether it is the rail itself
+     */
+    record Wire(List<Point> corners, boolean rail) implements Drawn {
+
+        public Wire {
+            corners = List.copyOf(corners);
+        }
+
+        @Override
+        public Wire moved(double dx, double dy) {
+            return new Wire(
+                    corners.stream().map(corner -> shifted(corner, dx, dy)).toList(), rail);
+        }
+
+        @Override
+        public DoubleStream levels() {
+            return corners.stream().mapToDouble(Point::y);
+        }
+    }
+
+    /** Where a text stands at its place. */
+    enum Anchor {
+        START,
+        MIDDLE,
+        END
+    }
+
+    /**
+     * Words or a figure, one line.
+     *
+     * @param strong whether it is the name of something
+     */
+    record Text(SchematicFinding says, Point at, Anchor anchor, boolean strong) implements Drawn {
+
+        @Override
+        public Text moved(double dx, double dy) {
+            return new Text(says, shifted(at, dx, dy), anchor, strong);
+        }
+
+        @Override
+        public DoubleStream levels() {
+            return DoubleStream.of(at.y());
+        }
+    }
+
+    private static Point shifted(Point point, double dx, double dy) {
+        return new Point(point.x() + dx, point.y() + dy);
+    }
+}

@@ -1,0 +1,68 @@
+package yellowrail.core.schematic;
+
+import java.util.ArrayList;
+import java.util.List;
+import yellowrail.core.chart.Point;
+
+/**
+ * A block while it is being drawn: what hangs from a stretch of the rail, x from its left edge, y down from the rail.
+ */
+final class Sketch {
+
+    private final double width;
+    private final List<Drawn> drawn = new ArrayList<>();
+
+    /** @param width how much of the rail it takes */
+    Sketch(double width) {
+        this.width = width;
+    }
+
+    /** @param coordinates x and y of each corner in turn */
+    Sketch wire(double... coordinates) {
+        List<Point> corners = new ArrayList<>();
+        for (int i = 0; i < coordinates.length; i += 2) {
+            corners.add(new Point(coordinates[i], coordinates[i + 1]));
+        }
+        drawn.add(new Drawn.Wire(corners, false));
+        return this;
+    }
+
+    Sketch sign(Sign sign, double x, double y) {
+        return turned(sign, x, y, 0);
+    }
+
+    Sketch turned(Sign sign, double x, double y, int turn) {
+        drawn.add(new Drawn.Symbol(sign, new Point(x, y), turn));
+        return this;
+    }
+
+    Sketch name(SchematicFinding says, double x, double y) {
+        return text(says, x, y, Drawn.Anchor.START, true);
+    }
+
+    Sketch figure(SchematicFinding says, double x, double y) {
+        return text(says, x, y, Drawn.Anchor.START, false);
+    }
+
+    Sketch text(SchematicFinding says, double x, double y, Drawn.Anchor anchor, boolean strong) {
+        drawn.add(new Drawn.Text(says, new Point(x, y), anchor, strong));
+        return this;
+    }
+
+    /** A capacitor from a place down to ground. */
+    Sketch capacitor(double x, double from) {
+        return wire(x, from, x, from + 22)
+                .sign(Sign.CAPACITOR, x, from + 32)
+                .wire(x, from + 42, x, from + 52)
+                .sign(Sign.GROUND, x, from + 52);
+    }
+
+    Block block() {
+        return new Block(width, true, drawn);
+    }
+
+    /** It has a winding of its own. */
+    Block apart() {
+        return new Block(width, false, drawn);
+    }
+}

@@ -1,0 +1,124 @@
+package yellowrail.core.schematic;
+
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Rectifier;
+import yellowrail.core.amp.Supply;
+
+/** Mains, winding, rectifier and reservoir; then what feeds the screens. */
+final class SupplyBlock {
+
+    private static final double WINDING = 44;
+    private static final double RECTIFIER = 96;
+    private static final double UP = 132;
+    private static final double RESERVOIR = 190;
+    private static final double MIDDLE = 150;
+
+    private SupplyBlock() {}
+
+    static Block of(AmpSheet sheet) {
+        Supply supply = sheet.supply();
+        Sketch sketch = new Sketch(266)
+                .text(new SchematicFinding.Mains(sheet.mainsVolts()), 6, 92, Drawn.Anchor.START, true)
+                .sign(Sign.WINDING, WINDING - 30, MIDDLE)
+                .sign(Sign.CORE, WINDING - 15, MIDDLE)
+                .turned(Sign.WINDING, WINDING, MIDDLE, 180)
+                .wire(WINDING, MIDDLE, WINDING + 14, MIDDLE, WINDING + 14, MIDDLE + 8)
+                .sign(Sign.GROUND, WINDING + 14, MIDDLE + 8)
+                .wire(WINDING, MIDDLE - 30, WINDING, MIDDLE - 38, RECTIFIER - 12, MIDDLE - 38)
+                .wire(WINDING, MIDDLE + 30, WINDING, MIDDLE + 38, RECTIFIER - 12, MIDDLE + 38)
+                .wire(UP, MIDDLE, UP, 0);
+        supply.secondaryVolts()
+                .ifPresent(volts -> sketch.text(
+                        new SchematicFinding.Winding(volts), WINDING, MIDDLE + 56, Drawn.Anchor.MIDDLE, false));
+        rectifier(sketch, sheet);
+        standby(sketch, supply);
+        sketch.sign(Sign.JOINT, RESERVOIR, 0)
+                .capacitor(RESERVOIR, 0)
+                .name(new SchematicFinding.Reservoir(), RESERVOIR + 14, 26);
+        supply.capacitorVolts()
+                .ifPresent(volts -> sketch.figure(new SchematicFinding.RatedVolts(volts), RESERVOIR + 14, 42));
+        sketch.figure(
+                supply.standby() && !supply.behindStandby()
+                        ? new SchematicFinding.LiveInStandby()
+                        : new SchematicFinding.StaysCharged(),
+                RESERVOIR - 22,
+                72);
+        return sketch.block();
+    }
+
+    private static void rectifier(Sketch sketch, AmpSheet sheet) {
+        Rectifier kind = sheet.supply().rectifier();
+        if (kind == Rectifier.TUBE) {
+            sketch.wire(RECTIFIER - 12, MIDDLE - 38, RECTIFIER - 12, MIDDLE - 14)
+                    .wire(RECTIFIER - 12, MIDDLE + 38, RECTIFIER - 12, MIDDLE + 14)
+                    .sign(Sign.RECTIFIER_TUBE, RECTIFIER, MIDDLE)
+                    .wire(RECTIFIER + 22, MIDDLE, UP, MIDDLE);
+        } else {
+            sketch.turned(Sign.DIODE, RECTIFIER, MIDDLE - 38, 90)
+                    .turned(Sign.DIODE, RECTIFIER, MIDDLE + 38, 90)
+                    .wire(RECTIFIER - 12, MIDDLE - 38, RECTIFIER - 10, MIDDLE - 38)
+                    .wire(RECTIFIER - 12, MIDDLE + 38, RECTIFIER - 10, MIDDLE + 38)
+                    .wire(RECTIFIER + 10, MIDDLE - 38, UP, MIDDLE - 38)
+                    .wire(RECTIFIER + 10, MIDDLE + 38, UP, MIDDLE + 38, UP, MIDDLE)
+                    .sign(Sign.JOINT, UP, MIDDLE - 38);
+        }
+        String tube = sheet.fittings().rectifierTube();
+        SchematicFinding says = switch (kind) {
+            case SILICON -> new SchematicFinding.Silicon();
+            case TUBE -> tube.isBlank() ? new SchematicFinding.RectifierNotKnown() : new SchematicFinding.Called(tube);
+            case UNKNOWN -> new SchematicFinding.RectifierNotKnown();
+        };
+        sketch.text(says, RECTIFIER, MIDDLE + 74, Drawn.Anchor.MIDDLE, false);
+    }
+
+    private static void standby(Sketch sketch, Supply supply) {
+        if (supply.standby()) {
+            double at = supply.behindStandby() ? 160 : 236;
+            sketch.sign(Sign.GAP, at, 0)
+                    .turned(Sign.SWITCH, at, 0, 90)
+                    .text(new SchematicFinding.Standby(), at, -14, Drawn.Anchor.MIDDLE, false);
+        }
+    }
+
+    /** The choke or the resistor behind which the screens hang. */
+    static Block screens(AmpSheet sheet) {
+        boolean choke = sheet.fittings().chokeAmps().isPresent();
+        Sketch sketch = new Sketch(150)
+                .sign(Sign.JOINT, 14, 0)
+                .wire(14, 0, 14, Levels.SCREENS, choke ? 24 : 32, Levels.SCREENS)
+                .turned(choke ? Sign.CHOKE : Sign.RESISTOR, 48, Levels.SCREENS, 90)
+                .wire(choke ? 72 : 64, Levels.SCREENS, 150, Levels.SCREENS)
+                .sign(Sign.JOINT, 96, Levels.SCREENS)
+                .capacitor(96, Levels.SCREENS)
+                .text(
+                        choke ? new SchematicFinding.Choke() : new SchematicFinding.Dropper(),
+                        48,
+                        Levels.SCREENS + 24,
+                        Drawn.Anchor.MIDDLE,
+                        false)
+                .name(new SchematicFinding.Screens(), 106, Levels.SCREENS + 20);
+        sheet.fittings()
+                .chokeAmps()
+                .ifPresent(amps -> sketch.text(
+                        new SchematicFinding.RatedAmps(amps), 48, Levels.SCREENS + 38, Drawn.Anchor.MIDDLE, false));
+        return sketch.block();
+    }
+
+    /** What else hangs on the same line. */
+    static Block preamp(AmpSheet sheet) {
+        Sketch sketch = new Sketch(124)
+                .wire(0, Levels.SCREENS, 20, Levels.SCREENS)
+                .turned(Sign.RESISTOR, 36, Levels.SCREENS, 90)
+                .wire(52, Levels.SCREENS, 84, Levels.SCREENS)
+                .sign(Sign.JOINT, 84, Levels.SCREENS)
+                .capacitor(84, Levels.SCREENS)
+                .name(new SchematicFinding.Preamp(), 20, Levels.SCREENS + 24);
+        if (new GridLines(sheet).isOne()) {
+            sketch.wire(0, Levels.BIAS, 124, Levels.BIAS);
+        }
+        sheet.supply()
+                .otherAmps()
+                .ifPresent(amps -> sketch.figure(new SchematicFinding.RatedAmps(amps), 20, Levels.SCREENS + 40));
+        return sketch.block();
+    }
+}

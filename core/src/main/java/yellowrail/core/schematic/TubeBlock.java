@@ -1,0 +1,232 @@
+package yellowrail.core.schematic;
+
+import java.util.List;
+import java.util.stream.IntStream;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.Side;
+import yellowrail.core.amp.Socket;
+
+/** A power tube with what it hangs on and stands on. */
+final class TubeBlock {
+
+    static final double WIDTH = 104;
+    private static final double AXIS = 46;
+    private static final double SCREEN = 88;
+    private static final double GRID = 12;
+    private static final double RADIUS = 24;
+    private static final double RESISTOR = 262;
+    private static final double LOOSE = Levels.TUBE + 48;
+    /** Between a grid and a cathode. */
+    private static final int FITS = 5;
+    /** Between a cathode and the next grid. */
+    private static final int NAME_FITS = 7;
+
+    private final AmpSheet sheet;
+    private final List<Socket> row;
+    private final int index;
+    private final String written;
+
+    private TubeBlock(AmpSheet sheet, List<Socket> row, int index, String written) {
+        this.sheet = sheet;
+        this.row = row;
+        this.index = index;
+        this.written = written;
+    }
+
+    /**
+     * @param row the sockets of its channel that stand side by side with it, in their order
+     * @param written what is written on the tube; blank for nothing
+     */
+    static Block of(AmpSheet sheet, List<Socket> row, int index, String written) {
+        TubeBlock block = new TubeBlock(sheet, row, index, written);
+        Sketch sketch = new Sketch(WIDTH);
+        block.plate(sketch);
+        block.screen(sketch);
+        block.grid(sketch);
+        block.cathode(sketch);
+        block.names(sketch);
+        return sketch.block();
+    }
+
+    private Socket socket() {
+        return row.get(index);
+    }
+
+    private void plate(Sketch sketch) {
+        double level = level(socket().side());
+        sketch.sign(Sign.POWER_TUBE, AXIS, Levels.TUBE)
+                .wire(AXIS, Levels.TUBE - RADIUS, AXIS, level)
+                .sign(Sign.valueOf(socket().side().name()), AXIS, Levels.TUBE - RADIUS - 18);
+        for (double bus : new double[] {Levels.PUSH, Levels.PULL}) {
+            int last = lastAt(bus);
+            if (index <= last) {
+                sketch.wire(0, bus, index == last ? AXIS : WIDTH, bus);
+            }
+        }
+        if (index < lastAt(level)) {
+            sketch.sign(Sign.JOINT, AXIS, level);
+        }
+        if (sheet.current().method() == CurrentMethod.PLATE_ADAPTER) {
+            sketch.sign(Sign.METER, AXIS, level + 12);
+        }
+    }
+
+    private static double level(Side side) {
+        return side == Side.PUSH ? Levels.PUSH : Levels.PULL;
+    }
+
+    /** The last of the row that hangs on this level; -1 for none. */
+    private int lastAt(double level) {
+        for (int i = row.size() - 1; i >= 0; i--) {
+            if (level(row.get(i).side()) == level) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private void screen(Sketch sketch) {
+        sketch.wire(AXIS + RADIUS, Levels.TUBE, SCREEN, Levels.TUBE, SCREEN, Levels.TUBE - 20)
+                .sign(Sign.RESISTOR, SCREEN, Levels.TUBE - 36)
+                .wire(SCREEN, Levels.TUBE - 52, SCREEN, Levels.SCREENS)
+                .sign(Sign.JOINT, SCREEN, Levels.SCREENS)
+                .wire(0, Levels.SCREENS, WIDTH, Levels.SCREENS);
+    }
+
+    private void grid(Sketch sketch) {
+        sketch.wire(AXIS - RADIUS, Levels.TUBE, GRID, Levels.TUBE, GRID, Levels.TUBE + 12)
+                .sign(Sign.RESISTOR, GRID, Levels.TUBE + 28);
+        GridLines lines = new GridLines(sheet);
+        if (sheet.bias().isCathode()) {
+            sketch.wire(GRID, Levels.TUBE + 44, GRID, Levels.TUBE + 52).sign(Sign.GROUND, GRID, Levels.TUBE + 52);
+        } else if (!lines.isOne()) {
+            sketch.wire(GRID, Levels.TUBE + 44, GRID, LOOSE).sign(Sign.LOOSE_END, GRID, LOOSE);
+            lines.of(socket())
+                    .ifPresent(pot ->
+                            sketch.figure(new SchematicFinding.Called(shortened(pot.name(), FITS)), 2, LOOSE + 15));
+        } else {
+            sketch.wire(GRID, Levels.TUBE + 44, GRID, Levels.BIAS)
+                    .wire(GRID, Levels.BIAS, WIDTH, Levels.BIAS)
+                    .sign(Sign.JOINT, GRID, Levels.BIAS);
+            if (!socket().equals(sheet.sockets().get(0))) {
+                sketch.wire(0, Levels.BIAS, GRID, Levels.BIAS);
+            }
+        }
+    }
+
+    /** Those of one test point stand on one resistor, under the first of them. */
+    private void cathode(Sketch sketch) {
+        List<Integer> sharers = IntStream.range(0, row.size())
+                .filter(i -> row.get(i).testPoint().equals(socket().testPoint()))
+                .boxed()
+                .toList();
+        double level = Levels.CATHODES + Levels.STEP * shared().indexOf(socket().testPoint());
+        boolean first = sharers.get(0) == index;
+        boolean alone = sharers.size() == 1;
+        for (String point : shared()) {
+            cross(sketch, point);
+        }
+        if (!first) {
+            sketch.wire(AXIS, Levels.TUBE + RADIUS, AXIS, level);
+            return;
+        }
+        CurrentMethod method = sheet.current().method();
+        if (!alone) {
+            sketch.sign(Sign.JOINT, AXIS, level);
+        }
+        boolean resistor = method.liftsCathode() || sheet.bias().isCathode();
+        if (isDrawnBefore()) {
+            sketch.wire(AXIS, Levels.TUBE + RADIUS, AXIS, RESISTOR - 16)
+                    .sign(Sign.TEST_POINT, AXIS, RESISTOR - 16)
+                    .name(
+                            new SchematicFinding.Called(shortened(socket().testPoint(), NAME_FITS)),
+                            AXIS + 12,
+                            RESISTOR + 2);
+            return;
+        }
+        if (resistor) {
+            sketch.wire(AXIS, Levels.TUBE + RADIUS, AXIS, RESISTOR - 16)
+                    .sign(Sign.RESISTOR, AXIS, RESISTOR)
+                    .wire(AXIS, RESISTOR + 16, AXIS, RESISTOR + 24);
+        } else if (method == CurrentMethod.SOCKET_ADAPTER || method == CurrentMethod.PANEL_METER) {
+            sketch.wire(AXIS, Levels.TUBE + RADIUS, AXIS, RESISTOR - 10)
+                    .sign(Sign.METER, AXIS, RESISTOR)
+                    .wire(AXIS, RESISTOR + 10, AXIS, RESISTOR + 24);
+        } else {
+            sketch.wire(AXIS, Levels.TUBE + RADIUS, AXIS, RESISTOR + 24);
+        }
+        sketch.sign(Sign.GROUND, AXIS, RESISTOR + 24);
+        if (resistor) {
+            sketch.sign(Sign.TEST_POINT, AXIS, RESISTOR - 16);
+            if (!socket().testPoint().equals(socket().label())) {
+                sketch.name(
+                        new SchematicFinding.Called(shortened(socket().testPoint(), NAME_FITS)),
+                        AXIS + 12,
+                        RESISTOR + 2);
+            }
+            if (method.liftsCathode()) {
+                sheet.current()
+                        .ohms()
+                        .ifPresent(ohms -> sketch.figure(new SchematicFinding.Ohms(ohms), AXIS + 12, RESISTOR + 18));
+            }
+        }
+    }
+
+    /** A test point whose resistor stands in a row above has the same name there. */
+    private boolean isDrawnBefore() {
+        return sheet.sockets().stream()
+                .takeWhile(each -> !each.equals(row.get(0)))
+                .anyMatch(each -> each.testPoint().equals(socket().testPoint()));
+    }
+
+    /** Test points of several tubes of the row. */
+    private List<String> shared() {
+        return row.stream()
+                .map(Socket::testPoint)
+                .distinct()
+                .filter(point -> row.stream()
+                                .filter(socket -> socket.testPoint().equals(point))
+                                .count()
+                        > 1)
+                .toList();
+    }
+
+    /** The wire that joins the cathodes of a test point passes every tube between its first and its last. */
+    private void cross(Sketch sketch, String point) {
+        double level = Levels.CATHODES + Levels.STEP * shared().indexOf(point);
+        int first = -1;
+        int last = -1;
+        for (int i = 0; i < row.size(); i++) {
+            if (row.get(i).testPoint().equals(point)) {
+                first = first < 0 ? i : first;
+                last = i;
+            }
+        }
+        if (index >= first && index <= last) {
+            sketch.wire(index == first ? AXIS : 0, level, index == last ? AXIS : WIDTH, level);
+        }
+    }
+
+    private void names(Sketch sketch) {
+        sketch.name(new SchematicFinding.Called(shortened(socket().label(), NAME_FITS)), AXIS + 8, Levels.TUBE + 42)
+                .figure(
+                        new SchematicFinding.Called(
+                                shortened(written.isBlank() ? sheet.tubeType() : written, NAME_FITS)),
+                        AXIS + 8,
+                        Levels.TUBE + 58)
+                .text(side(), AXIS - 13, Levels.TUBE - RADIUS - 14, Drawn.Anchor.END, false);
+    }
+
+    static String shortened(String name, int most) {
+        return name.length() <= most ? name : name.substring(0, most - 1) + "\u2026";
+    }
+
+    private SchematicFinding side() {
+        return switch (socket().side()) {
+            case PUSH -> new SchematicFinding.Push();
+            case PULL -> new SchematicFinding.Pull();
+            case SINGLE -> new SchematicFinding.Single();
+        };
+    }
+}

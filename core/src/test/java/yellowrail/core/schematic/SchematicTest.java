@@ -1,0 +1,134 @@
+package yellowrail.core.schematic;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import yellowrail.core.Amps;
+import yellowrail.core.amp.AmpDefaults;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Topology;
+
+class SchematicTest {
+
+    static List<AmpSheet> amps() {
+        List<AmpSheet> amps = new ArrayList<>();
+        for (int tubes : new int[] {1, 2, 4, 6, 8}) {
+            for (BiasKind bias : BiasKind.values()) {
+                amps.add(amp(tubes == 1 ? Topology.SINGLE_ENDED : Topology.PUSH_PULL, bias, tubes, false));
+                if (tubes >= 4) {
+                    amps.add(amp(Topology.PUSH_PULL, bias, tubes, true));
+                }
+            }
+        }
+        return amps;
+    }
+
+    private static AmpSheet amp(Topology topology, BiasKind bias, int tubes, boolean stereo) {
+        return new AmpDefaults(topology, bias, Amps.CATALOGUE.find("EL34").orElseThrow(), tubes, stereo).sheet();
+    }
+
+    private static List<Drawn.Symbol> signs(Schematic schematic, Sign sign) {
+        return schematic.drawn().stream()
+                .filter(each -> each instanceof Drawn.Symbol symbol && symbol.sign() == sign)
+                .map(each -> (Drawn.Symbol) each)
+                .toList();
+    }
+
+    @ParameterizedTest
+    @MethodSource("amps")
+    void everyTubeHangsFromTheRailWithWhatBelongsToIt(AmpSheet sheet) {
+        for (double most : new double[] {1280, 372}) {
+            Schematic schematic = Schematic.of(sheet, Map.of(), most);
+            int tubes = sheet.sockets().size();
+            assertThat(schematic.width()).isLessThanOrEqualTo(most);
+            assertThat(signs(schematic, Sign.POWER_TUBE)).hasSize(tubes);
+            long sides = signs(schematic, Sign.PUSH).size()
+                    + signs(schematic, Sign.PULL).size()
+                    + signs(schematic, Sign.SINGLE).size();
+            assertThat(sides).isEqualTo(tubes);
+            assertThat(signs(schematic, Sign.SPEAKER)).hasSize(sheet.channels());
+            int pots = sheet.bias() == BiasKind.FIXED_ADJUSTABLE ? sheet.pots().size() : 0;
+            assertThat(signs(schematic, Sign.POT)).hasSize(pots);
+            assertThat(named(schematic))
+                    .containsAll(sheet.sockets().stream()
+                            .map(socket -> socket.label())
+                            .toList());
+            assertThat(named(schematic)).containsAll(sheet.testPoints());
+        }
+    }
+
+    private static List<String> named(Schematic schematic) {
+        return schematic.drawn().stream()
+                .filter(each -> each instanceof Drawn.Text text && text.says() instanceof SchematicFinding.Called)
+                .map(each -> ((SchematicFinding.Called) ((Drawn.Text) each).says()).name())
+                .toList();
+    }
+
+    /** Every end of a wire lies on another wire, on a symbol or on the rail: nothing hangs in the air. */
+    @ParameterizedTest
+    @MethodSource("amps")
+    void noWireEndsInTheAir(AmpSheet sheet) {
+        Schematic schematic = Schematic.of(sheet, Map.of(), 4000);
+        List<Drawn.Wire> wires = schematic.drawn().stream()
+                .filter(each -> each instanceof Drawn.Wire)
+                .map(each -> (Drawn.Wire) each)
+                .toList();
+        List<Drawn.Symbol> symbols = schematic.drawn().stream()
+                .filter(each -> each instanceof Drawn.Symbol)
+                .map(each -> (Drawn.Symbol) each)
+                .toList();
+        for (Drawn.Wire wire : wires) {
+            if (wire.rail()) {
+                continue;
+            }
+            for (var end : List.of(
+                    wire.corners().get(0), wire.corners().get(wire.corners().size() - 1))) {
+                boolean held = wires.stream().anyMatch(other -> other != wire && passes(other, end.x(), end.y()))
+                        || symbols.stream()
+                                .anyMatch(symbol -> Math.hypot(
+                                                symbol.at().x() - end.x(),
+                                                symbol.at().y() - end.y())
+                                        <= 32);
+                assertThat(held)
+                        .as("%s at %s of %s", end, wire, sheet.sockets())
+                        .isTrue();
+            }
+        }
+    }
+
+    private static boolean passes(Drawn.Wire wire, double x, double y) {
+        for (int i = 1; i < wire.corners().size(); i++) {
+            var one = wire.corners().get(i - 1);
+            var other = wire.corners().get(i);
+            boolean inX = x >= Math.min(one.x(), other.x()) - 0.01 && x <= Math.max(one.x(), other.x()) + 0.01;
+            boolean inY = y >= Math.min(one.y(), other.y()) - 0.01 && y <= Math.max(one.y(), other.y()) + 0.01;
+            if (inX && inY && (one.x() == other.x() || one.y() == other.y())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {372, 700, 1280})
+    void whereThereIsLessRoomItFoldsAlongTheRail(double most) {
+        Schematic octet = Schematic.of(amp(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, 8, false), Map.of(), most);
+        long rails = octet.drawn().stream()
+                .filter(each -> each instanceof Drawn.Wire wire && wire.rail())
+                .count();
+        assertThat(rails).isGreaterThan(2);
+        assertThat(octet.width()).isLessThanOrEqualTo(most);
+    }
+
+    @Test
+    void whatIsWrittenOnATubeStandsBesideIt() {
+        assertThat(named(Schematic.of(Amps.pair(), Map.of("V1", "A12"), 1280))).contains("A12", "6L6GC");
+    }
+}

@@ -1,0 +1,144 @@
+package yellowrail.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.Page;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import yellowrail.core.amp.AmpDefaults;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Pot;
+import yellowrail.core.amp.Rectifier;
+import yellowrail.core.amp.Supply;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.web.RunningApplication;
+import yellowrail.web.amp.AmpService;
+
+/** The drawing of amps of every kind: no two words lie on one another, none leaves it, at both sizes. */
+class SchematicTest extends BrowserTest {
+
+    private static final OptionalDouble NO = OptionalDouble.empty();
+    /** What the pixels of two boxes may share without anybody seeing it. */
+    private static final double TOUCH = 1.5;
+
+    private static AmpSheet amp(String type, int tubes, BiasKind bias, boolean stereo) {
+        return new AmpDefaults(
+                        tubes == 1 ? Topology.SINGLE_ENDED : Topology.PUSH_PULL,
+                        bias,
+                        TubeCatalogue.published().find(type).orElseThrow(),
+                        tubes,
+                        stereo)
+                .sheet();
+    }
+
+    private static AmpSheet read(AmpSheet sheet, CurrentMethod method) {
+        return sheet.with(
+                method.acrossResistance()
+                        ? CurrentSense.across(method, 12.4, 0.01, Unit.MILLIVOLT)
+                        : CurrentSense.direct(method));
+    }
+
+    private static AmpSheet supplied(AmpSheet sheet, Rectifier rectifier, boolean behind) {
+        return sheet.with(new Supply(
+                rectifier,
+                true,
+                OptionalDouble.of(352),
+                OptionalDouble.of(550),
+                OptionalDouble.of(0.02),
+                NO,
+                NO,
+                NO,
+                NO,
+                behind));
+    }
+
+    static List<AmpSheet> amps() {
+        List<AmpSheet> amps = new ArrayList<>();
+        amps.add(read(amp("KT88", 1, BiasKind.CATHODE_EACH, false), CurrentMethod.CATHODE_RESISTOR));
+        amps.add(read(amp("300B", 1, BiasKind.FIXED, false), CurrentMethod.PANEL_METER));
+        amps.add(supplied(amp("6L6GC", 2, BiasKind.FIXED_ADJUSTABLE, false), Rectifier.SILICON, false));
+        amps.add(supplied(
+                read(amp("EL34", 2, BiasKind.FIXED_ADJUSTABLE, false), CurrentMethod.SOCKET_ADAPTER),
+                Rectifier.TUBE,
+                true));
+        amps.add(read(amp("EL84", 4, BiasKind.CATHODE_SHARED, false), CurrentMethod.CATHODE_RESISTOR));
+        amps.add(read(amp("EL34", 4, BiasKind.FIXED_ADJUSTABLE, true), CurrentMethod.SENSE_EACH)
+                .withPots(List.of(
+                        new Pot("LEFT", Pot.Action.GROUP, "left", Pot.Turn.UNKNOWN, false),
+                        new Pot("RIGHT", Pot.Action.GROUP, "right", Pot.Turn.UNKNOWN, false))));
+        amps.add(read(amp("6V6GT", 4, BiasKind.FIXED, false), CurrentMethod.PLATE_ADAPTER));
+        amps.add(read(amp("KT88", 6, BiasKind.FIXED_ADJUSTABLE, false), CurrentMethod.HALF_PRIMARY));
+        amps.add(read(amp("6L6GC", 8, BiasKind.FIXED_ADJUSTABLE, false), CurrentMethod.SUPPLY_DROP));
+        amps.add(supplied(
+                read(amp("EL34", 8, BiasKind.FIXED_ADJUSTABLE, true), CurrentMethod.STAGE_TEST_POINT),
+                Rectifier.SILICON,
+                false));
+        return amps;
+    }
+
+    @Test
+    void noWordsLieOnOneAnother() {
+        List<AmpSheet> amps = amps();
+        assertEquals(10, amps.size());
+        AmpService service = RunningApplication.bean(AmpService.class);
+        List<Long> ids = amps.stream().map(service::create).toList();
+        for (Page page : List.of(chromium.laptop(RunningApplication.url()), chromium.phone(RunningApplication.url()))) {
+            for (long id : ids) {
+                page.navigate("/amps/" + id);
+                assertEquals("[]", page.evaluate(OVERLAPS, TOUCH).toString(), "amp " + id);
+                assertTrue(page.locator("svg.schematic:visible .power-tube").count() > 0);
+            }
+        }
+    }
+
+    @Test
+    void itFillsInWhileTheFormIsFilled() {
+        Page page = chromium.laptop(RunningApplication.url());
+        page.navigate("/amps/new");
+        assertThat(page.locator("svg.schematic:visible .power-tube")).hasCount(2);
+        page.locator("[id='stage.tubes']").selectOption("6");
+        assertThat(page.locator("svg.schematic:visible .power-tube")).hasCount(6);
+        page.locator("[id='stage.bias']").selectOption("CATHODE_SHARED");
+        assertThat(page.locator("svg.schematic:visible .pot")).hasCount(0);
+        page.locator("[id='sockets[0].label']").evaluate("field => field.closest('details').open = true");
+        page.locator("[id='sockets[0].label']").fill("");
+        page.locator("[id='sockets[1].label']").fill("V9");
+        page.locator("[id='sockets[0].label']").fill("V7");
+        page.locator("#name").fill("Six of them");
+        assertThat(page.locator("svg.schematic:visible")).containsText("V7");
+        assertThat(page.locator("svg.schematic:visible")).containsText("V9");
+        assertThat(page.locator("#save")).isEnabled();
+    }
+
+    private static final String OVERLAPS = """
+            touch => {
+              const shown = each => each.getClientRects().length > 0;
+              const svg = [...document.querySelectorAll("svg.schematic")].find(shown);
+              const frame = svg.getBoundingClientRect();
+              const texts = [...svg.querySelectorAll("text")];
+              const boxes = texts.map(text => [text.textContent, text.getBoundingClientRect()]);
+              const wrong = [];
+              boxes.forEach(([one, a], i) => {
+                if (a.left < frame.left - touch || a.right > frame.right + touch || a.top < frame.top - touch
+                    || a.bottom > frame.bottom + touch || a.right > innerWidth) {
+                  wrong.push(`${one} leaves the drawing`);
+                }
+                boxes.slice(0, i).forEach(([other, b]) => {
+                  if (a.left < b.right - touch && b.left < a.right - touch && a.top < b.bottom - touch
+                      && b.top < a.bottom - touch) {
+                    wrong.push(`${one} on ${other}`);
+                  }
+                });
+              });
+              return wrong;
+            }""";
+}
