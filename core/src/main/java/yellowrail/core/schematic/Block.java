@@ -7,7 +7,7 @@ import java.util.stream.DoubleStream;
  * Part of a drawing that is not torn apart.
  *
  * @param width how much of the rail it takes
- * @param hangs whether it hangs from the rail; else it has a winding of its own
+ * @param hangs whether it hangs from the rail itself; a row of others needs none
  * @param drawn from its left edge and the rail on
  */
 record Block(double width, boolean hangs, List<Drawn> drawn) {

@@ -61,7 +61,7 @@ final class Sketch {
         return new Block(width, true, drawn);
     }
 
-    /** It has a winding of its own. */
+    /** It does not hang from the rail itself. */
     Block apart() {
         return new Block(width, false, drawn);
     }

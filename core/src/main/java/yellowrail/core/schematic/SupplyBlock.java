@@ -119,6 +119,6 @@ final class SupplyBlock {
         sheet.supply()
                 .otherAmps()
                 .ifPresent(amps -> sketch.figure(new SchematicFinding.RatedAmps(amps), 20, Levels.SCREENS + 40));
-        return sketch.block();
+        return sketch.apart();
     }
 }
