@@ -1,7 +1,6 @@
 package yellowrail.core.schematic;
 
 import java.util.List;
-import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Side;
@@ -11,16 +10,15 @@ import yellowrail.core.amp.Socket;
 final class TubeBlock {
 
     static final double WIDTH = 104;
-    private static final double AXIS = 46;
+    static final double AXIS = 46;
     private static final double SCREEN = 88;
     private static final double GRID = 12;
-    private static final double RADIUS = 24;
-    private static final double RESISTOR = 262;
+    static final double RADIUS = 24;
     private static final double LOOSE = Levels.TUBE + 48;
     /** Between a grid and a cathode. */
     private static final int FITS = 5;
     /** Between a cathode and the next grid. */
-    private static final int NAME_FITS = 7;
+    static final int NAME_FITS = 7;
 
     private final AmpSheet sheet;
     private final List<Socket> row;
@@ -44,7 +42,7 @@ final class TubeBlock {
         block.plate(sketch);
         block.screen(sketch);
         block.grid(sketch);
-        block.cathode(sketch);
+        new CathodeLines(sheet, row, index).draw(sketch);
         block.names(sketch);
         return sketch.block();
     }
@@ -112,99 +110,6 @@ final class TubeBlock {
             if (!socket().equals(sheet.sockets().get(0))) {
                 sketch.wire(0, Levels.BIAS, GRID, Levels.BIAS);
             }
-        }
-    }
-
-    /** Those of one test point stand on one resistor, under the first of them. */
-    private void cathode(Sketch sketch) {
-        List<Integer> sharers = IntStream.range(0, row.size())
-                .filter(i -> row.get(i).testPoint().equals(socket().testPoint()))
-                .boxed()
-                .toList();
-        double level = Levels.CATHODES + Levels.STEP * shared().indexOf(socket().testPoint());
-        boolean first = sharers.get(0) == index;
-        boolean alone = sharers.size() == 1;
-        for (String point : shared()) {
-            cross(sketch, point);
-        }
-        if (!first) {
-            sketch.wire(AXIS, Levels.TUBE + RADIUS, AXIS, level);
-            return;
-        }
-        CurrentMethod method = sheet.current().method();
-        if (!alone) {
-            sketch.sign(Sign.JOINT, AXIS, level);
-        }
-        boolean resistor = method.liftsCathode() || sheet.bias().isCathode();
-        if (isDrawnBefore()) {
-            sketch.wire(AXIS, Levels.TUBE + RADIUS, AXIS, RESISTOR - 16)
-                    .sign(Sign.TEST_POINT, AXIS, RESISTOR - 16)
-                    .name(
-                            new SchematicFinding.Called(shortened(socket().testPoint(), NAME_FITS)),
-                            AXIS + 12,
-                            RESISTOR + 2);
-            return;
-        }
-        if (resistor) {
-            sketch.wire(AXIS, Levels.TUBE + RADIUS, AXIS, RESISTOR - 16)
-                    .sign(Sign.RESISTOR, AXIS, RESISTOR)
-                    .wire(AXIS, RESISTOR + 16, AXIS, RESISTOR + 24);
-        } else if (method == CurrentMethod.SOCKET_ADAPTER || method == CurrentMethod.PANEL_METER) {
-            sketch.wire(AXIS, Levels.TUBE + RADIUS, AXIS, RESISTOR - 10)
-                    .sign(Sign.METER, AXIS, RESISTOR)
-                    .wire(AXIS, RESISTOR + 10, AXIS, RESISTOR + 24);
-        } else {
-            sketch.wire(AXIS, Levels.TUBE + RADIUS, AXIS, RESISTOR + 24);
-        }
-        sketch.sign(Sign.GROUND, AXIS, RESISTOR + 24);
-        if (resistor) {
-            sketch.sign(Sign.TEST_POINT, AXIS, RESISTOR - 16);
-            if (!socket().testPoint().equals(socket().label())) {
-                sketch.name(
-                        new SchematicFinding.Called(shortened(socket().testPoint(), NAME_FITS)),
-                        AXIS + 12,
-                        RESISTOR + 2);
-            }
-            if (method.liftsCathode()) {
-                sheet.current()
-                        .ohms()
-                        .ifPresent(ohms -> sketch.figure(new SchematicFinding.Ohms(ohms), AXIS + 12, RESISTOR + 18));
-            }
-        }
-    }
-
-    /** A test point whose resistor stands in a row above has the same name there. */
-    private boolean isDrawnBefore() {
-        return sheet.sockets().stream()
-                .takeWhile(each -> !each.equals(row.get(0)))
-                .anyMatch(each -> each.testPoint().equals(socket().testPoint()));
-    }
-
-    /** Test points of several tubes of the row. */
-    private List<String> shared() {
-        return row.stream()
-                .map(Socket::testPoint)
-                .distinct()
-                .filter(point -> row.stream()
-                                .filter(socket -> socket.testPoint().equals(point))
-                                .count()
-                        > 1)
-                .toList();
-    }
-
-    /** The wire that joins the cathodes of a test point passes every tube between its first and its last. */
-    private void cross(Sketch sketch, String point) {
-        double level = Levels.CATHODES + Levels.STEP * shared().indexOf(point);
-        int first = -1;
-        int last = -1;
-        for (int i = 0; i < row.size(); i++) {
-            if (row.get(i).testPoint().equals(point)) {
-                first = first < 0 ? i : first;
-                last = i;
-            }
-        }
-        if (index >= first && index <= last) {
-            sketch.wire(index == first ? AXIS : 0, level, index == last ? AXIS : WIDTH, level);
         }
     }
 

@@ -26,7 +26,7 @@ public record SchematicView(
     /** On a phone it folds. */
     private static final double NARROW = 372;
 
-    /** A symbol; {@code look} is its kind. */
+    /** A symbol; {@code look} is its kind and how it is filled. */
     public record Symbol(String look, String path, String place) {}
 
     /** Words beside it. */
@@ -49,7 +49,10 @@ public record SchematicView(
             if (each instanceof Drawn.Wire wire) {
                 (wire.rail() ? rails : wires).add(path(wire.corners()));
             } else if (each instanceof Drawn.Symbol symbol) {
-                symbols.add(new Symbol(Code.of(symbol.sign()), SignPath.of(symbol.sign()), place(symbol)));
+                symbols.add(new Symbol(
+                        Code.of(symbol.sign()) + " " + SignPath.look(symbol.sign()),
+                        SignPath.of(symbol.sign()),
+                        place(symbol)));
             } else if (each instanceof Drawn.Text text) {
                 labels.add(new Label(
                         words.say(text.says()),

@@ -40,6 +40,16 @@ final class SignPath {
         };
     }
 
+    /** How it is filled. */
+    static String look(Sign sign) {
+        return switch (sign) {
+            case POWER_TUBE, RECTIFIER_TUBE, RESISTOR, POT, METER, TEST_POINT -> "covers";
+            case JOINT, PUSH -> "solid";
+            case PULL, SINGLE, GAP, LOOSE_END -> "hollow";
+            default -> "open";
+        };
+    }
+
     private static String circle(int radius) {
         return "M-%1$d 0a%1$d %1$d 0 1 1 %2$d 0a%1$d %1$d 0 1 1 -%2$d 0".formatted(radius, 2 * radius);
     }
