@@ -105,4 +105,21 @@ class MigrationTest {
         assertThat(old.queryForObject("SELECT sittings_written FROM bench_run", Boolean.class))
                 .isFalse();
     }
+
+    /** A file that was brought afterwards stood in the log by when it was brought. */
+    @Test
+    void whatALoggingMeterRecordedBeforeItWasBroughtIsKnownAsThat() {
+        old.update("INSERT INTO amp DEFAULT VALUES");
+        old.update("INSERT INTO bench_run (amp_id) SELECT id FROM amp");
+        migrateTo("10");
+        old.update("""
+                INSERT INTO reading
+                  (run_id, sheet_version, kind, target, value, words, typed, by_whom, taken_at, entered_at)
+                SELECT id, 1, 'SENSE_VOLTS', 'V1', value, '', typed, by_whom, now() - late * interval '1 minute', now()
+                FROM bench_run, (VALUES (0.030, 'file', 'logging meter', 20), (0.031, 'hand', 'bench', 0),
+                  (0.032, 'called so', 'logging meter', 0)) AS read (value, typed, by_whom, late)""");
+        migrateTo("12");
+        assertThat(old.queryForList("SELECT typed FROM reading WHERE recorded", String.class))
+                .containsExactly("file");
+    }
 }
