@@ -23,11 +23,10 @@ public record AuditProblem(List<NodeVolts> nodes, List<Part> parts, List<Draw> d
         if (!(gain >= 0 && gain < 1)) {
             throw new IllegalArgumentException("a meter's gain error is a ratio from 0 to 1, was " + gain);
         }
-        Map<String, NodeVolts> known = byLabel(nodes);
-        if (known.size() < nodes.size() || known.containsKey(Part.GROUND)) {
+        Map<String, NodeVolts> known = withGround(nodes);
+        if (known.size() <= nodes.size()) {
             throw new IllegalArgumentException("labels of nodes differ, and none is " + Part.GROUND);
         }
-        known.put(Part.GROUND, new NodeVolts(Part.GROUND, 0, 0));
         for (Part part : parts) {
             if (!known.containsKey(part.from()) || !known.containsKey(part.to())) {
                 throw new IllegalArgumentException("no node of a part from %s to %s".formatted(part.from(), part.to()));
@@ -40,16 +39,15 @@ public record AuditProblem(List<NodeVolts> nodes, List<Part> parts, List<Draw> d
         }
     }
 
-    private static Map<String, NodeVolts> byLabel(List<NodeVolts> nodes) {
+    private static Map<String, NodeVolts> withGround(List<NodeVolts> nodes) {
         Map<String, NodeVolts> known = new HashMap<>();
         nodes.forEach(node -> known.put(node.label(), node));
+        known.put(Part.GROUND, new NodeVolts(Part.GROUND, 0, 0));
         return known;
     }
 
     /** Every node by its label, ground among them. */
     Map<String, NodeVolts> known() {
-        Map<String, NodeVolts> known = byLabel(nodes);
-        known.put(Part.GROUND, new NodeVolts(Part.GROUND, 0, 0));
-        return known;
+        return withGround(nodes);
     }
 }

@@ -33,8 +33,13 @@ public final class Situation {
      * @param asked what the application asked to be turned to: read so, it is never questioned
      */
     public Situation(Log log, Instant now, List<NextMove.Mark> asked) {
+        this(log, log.timeline(), now, asked);
+    }
+
+    /** @param timeline of that log, where it is known */
+    public Situation(Log log, Timeline timeline, Instant now, List<NextMove.Mark> asked) {
         this.log = log;
-        this.timeline = log.timeline();
+        this.timeline = timeline;
         this.stage = StageIdle.of(timeline.present());
         this.now = now;
         this.asked = List.copyOf(asked);

@@ -32,8 +32,7 @@ final class BiasBlock {
                     .wire(x + 14, Levels.BIAS + 24, x + 14, Levels.BIAS)
                     .wire(x, Levels.BIAS + 40, x, LINE)
                     .text(
-                            new SchematicFinding.Called(
-                                    TubeBlock.shortened(pots.get(i).name(), FITS)),
+                            SchematicFinding.Called.within(FITS, pots.get(i).name()),
                             x + 4,
                             Levels.BIAS - 10,
                             Drawn.Anchor.MIDDLE,
@@ -66,7 +65,7 @@ final class BiasBlock {
                 .name(new SchematicFinding.Heaters(), 12, Levels.TUBE - 44)
                 .sign(Sign.WINDING, 24, Levels.TUBE)
                 .wire(24, Levels.TUBE - 30, 24, Levels.TUBE - 36, 84, Levels.TUBE - 36, 84, Levels.TUBE - 12)
-                .turned(Sign.FILAMENT, 84, Levels.TUBE, 0)
+                .sign(Sign.FILAMENT, 84, Levels.TUBE)
                 .wire(24, Levels.TUBE + 30, 24, Levels.TUBE + 36, 84, Levels.TUBE + 36, 84, Levels.TUBE + 12);
         sheet.fittings()
                 .heaterAmps()

@@ -72,10 +72,7 @@ final class CathodeLines {
     private void point(Sketch sketch) {
         sketch.sign(Sign.TEST_POINT, AXIS, POINT);
         if (isDrawnBefore() || !socket.testPoint().equals(socket.label())) {
-            sketch.name(
-                    new SchematicFinding.Called(TubeBlock.shortened(socket.testPoint(), TubeBlock.NAME_FITS)),
-                    AXIS + 12,
-                    MIDDLE + 2);
+            sketch.name(SchematicFinding.Called.within(TubeBlock.NAME_FITS, socket.testPoint()), AXIS + 12, MIDDLE + 2);
         }
     }
 

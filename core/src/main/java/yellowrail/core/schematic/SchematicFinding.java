@@ -8,7 +8,13 @@ import yellowrail.core.quantity.Unit;
 public sealed interface SchematicFinding extends Finding {
 
     /** As the builder or the catalogue calls it. */
-    record Called(String name) implements SchematicFinding {}
+    record Called(String name) implements SchematicFinding {
+
+        /** As much of a name as there is room for. */
+        static Called within(int most, String name) {
+            return new Called(name.length() <= most ? name : name.substring(0, most - 1) + "\u2026");
+        }
+    }
 
     record Mains(@In(value = Unit.VOLT, decimals = 0) double volts) implements SchematicFinding {}
 

@@ -101,8 +101,7 @@ final class TubeBlock {
         } else if (!lines.isOne()) {
             sketch.wire(GRID, Levels.TUBE + 44, GRID, LOOSE).sign(Sign.LOOSE_END, GRID, LOOSE);
             lines.of(socket())
-                    .ifPresent(pot ->
-                            sketch.figure(new SchematicFinding.Called(shortened(pot.name(), FITS)), 2, LOOSE + 15));
+                    .ifPresent(pot -> sketch.figure(SchematicFinding.Called.within(FITS, pot.name()), 2, LOOSE + 15));
         } else {
             sketch.wire(GRID, Levels.TUBE + 44, GRID, Levels.BIAS)
                     .wire(GRID, Levels.BIAS, WIDTH, Levels.BIAS)
@@ -114,17 +113,12 @@ final class TubeBlock {
     }
 
     private void names(Sketch sketch) {
-        sketch.name(new SchematicFinding.Called(shortened(socket().label(), NAME_FITS)), AXIS + 8, Levels.TUBE + 42)
+        sketch.name(SchematicFinding.Called.within(NAME_FITS, socket().label()), AXIS + 8, Levels.TUBE + 42)
                 .figure(
-                        new SchematicFinding.Called(
-                                shortened(written.isBlank() ? sheet.tubeType() : written, NAME_FITS)),
+                        SchematicFinding.Called.within(NAME_FITS, written.isBlank() ? sheet.tubeType() : written),
                         AXIS + 8,
                         Levels.TUBE + 58)
                 .text(side(), AXIS - 13, Levels.TUBE - RADIUS - 14, Drawn.Anchor.END, false);
-    }
-
-    static String shortened(String name, int most) {
-        return name.length() <= most ? name : name.substring(0, most - 1) + "\u2026";
     }
 
     private SchematicFinding side() {

@@ -53,18 +53,18 @@ public final class Timeline {
      * @param catalogue the published types and the builder's own
      * @param versions of the sheet, those that readings name and the newest; at least one
      * @param before what counted before the first of the readings
-     * @param readings in the order of entry, none struck; gone along in the order of {@link InTime}
+     * @param entered in the order of entry, none struck; gone along in the order of {@link InTime}
      */
-    public Timeline(TubeCatalogue catalogue, List<SheetVersion> versions, Moment before, List<Reading> readings) {
+    public Timeline(TubeCatalogue catalogue, List<SheetVersion> versions, Moment before, List<Reading> entered) {
         versions.forEach(each -> sheets.put(each.number(), each.sheet()));
-        this.readings = InTime.of(readings);
+        this.readings = InTime.of(entered);
         List<Reading> earlier = before.readings();
         this.corrections = Stream.concat(earlier.stream(), readings.stream())
                 .filter(reading -> reading.kind() == ReadingKind.SHEET)
                 .map(Reading::sheet)
                 .collect(Collectors.toSet());
         this.version = earlier.isEmpty()
-                ? this.readings.isEmpty() ? newest() : this.readings.get(0).sheet()
+                ? readings.isEmpty() ? newest() : readings.get(0).sheet()
                 : earlier.get(0).sheet();
         this.sheet = sheet(version);
         this.staleness = new Staleness(sheet, plates);
@@ -72,9 +72,9 @@ public final class Timeline {
         states.add(new State(Optional.empty(), sheet, occupants.all(), hardware, on));
         earlier.forEach(reading -> take(reading, false));
         open.forget();
-        for (int i = 0; i < this.readings.size(); i++) {
-            Reading reading = this.readings.get(i);
-            if (i == 0 || reading.line() != this.readings.get(i - 1).line()) {
+        for (int i = 0; i < readings.size(); i++) {
+            Reading reading = readings.get(i);
+            if (i == 0 || reading.line() != readings.get(i - 1).line()) {
                 beginLine(i);
             }
             take(reading, true);

@@ -56,15 +56,21 @@ class AmpController {
         return form("/amps", new AmpFormDraft(tubes.catalogue()).first(), new Faults(words));
     }
 
-    @PostMapping("/amps")
-    ModelAndView create(@ModelAttribute AmpForm typed) {
+    /** A form as it was typed; its sheet counts where there is no fault. */
+    private record Read(AmpForm form, Faults faults, AmpSheet sheet) {}
+
+    private Read read(AmpForm typed) {
         AmpForm form = new AmpFormDraft(tubes.catalogue()).follow(typed);
         Faults faults = new Faults(words);
-        AmpSheet sheet = new AmpFormReader(form, tubes.catalogue(), faults).sheet();
-        if (faults.any()) {
-            return refused(form("/amps", form, faults), HttpStatus.UNPROCESSABLE_CONTENT);
-        }
-        return new ModelAndView("redirect:/amps/" + amps.create(sheet));
+        return new Read(form, faults, new AmpFormReader(form, tubes.catalogue(), faults).sheet());
+    }
+
+    @PostMapping("/amps")
+    ModelAndView create(@ModelAttribute AmpForm typed) {
+        Read read = read(typed);
+        return read.faults().any()
+                ? refused(form("/amps", read.form(), read.faults()), HttpStatus.UNPROCESSABLE_CONTENT)
+                : new ModelAndView("redirect:/amps/" + amps.create(read.sheet()));
     }
 
     @GetMapping("/amps/{id}/edit")
@@ -75,15 +81,13 @@ class AmpController {
 
     @PostMapping("/amps/{id}")
     ModelAndView save(@PathVariable long id, @ModelAttribute AmpForm typed) {
-        AmpForm form = new AmpFormDraft(tubes.catalogue()).follow(typed);
         amps.newest(id);
-        Faults faults = new Faults(words);
-        AmpSheet sheet = new AmpFormReader(form, tubes.catalogue(), faults).sheet();
-        if (faults.any()) {
-            return refused(form("/amps/" + id, form, faults), HttpStatus.UNPROCESSABLE_CONTENT);
+        Read read = read(typed);
+        if (read.faults().any()) {
+            return refused(form("/amps/" + id, read.form(), read.faults()), HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        Optional<Integer> saved = amps.save(id, form.version(), sheet);
-        return saved.isPresent() ? new ModelAndView("redirect:/amps/" + id) : conflict(id, form);
+        Optional<Integer> saved = amps.save(id, read.form().version(), read.sheet());
+        return saved.isPresent() ? new ModelAndView("redirect:/amps/" + id) : conflict(id, read.form());
     }
 
     /** Somebody else saved in the meantime: what was typed stays in the form, what is stored is shown beside it. */
@@ -119,15 +123,13 @@ class AmpController {
     /** The amp as the form tells it so far; the drawing stays as it is while something that it shows is at fault. */
     @PostMapping("/amps/drawn")
     ModelAndView drawn(@ModelAttribute AmpForm typed, HttpServletResponse response) {
-        AmpForm form = new AmpFormDraft(tubes.catalogue()).follow(typed);
-        Faults faults = new Faults(words);
-        AmpSheet sheet = new AmpFormReader(form, tubes.catalogue(), faults).sheet();
-        if (faults.under(DRAWN)) {
+        Read read = read(typed);
+        if (read.faults().under(DRAWN)) {
             response.setHeader("HX-Reswap", "none");
             return new ModelAndView("schematic/drawing :: nothing");
         }
         return new ModelAndView("schematic/drawing :: both(both=${schematic})")
-                .addObject("schematic", SchematicView.of(sheet, Map.of(), words));
+                .addObject("schematic", SchematicView.of(read.sheet(), Map.of(), words));
     }
 
     /** Row numbers far beyond any form of ours: the binder cannot make a list with such holes. */

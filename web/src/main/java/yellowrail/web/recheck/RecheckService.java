@@ -14,11 +14,10 @@ import yellowrail.core.closing.Closing;
 import yellowrail.core.closing.Recheck;
 import yellowrail.core.closing.SinceLeft;
 import yellowrail.core.finding.Code;
-import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.StageSummary;
 import yellowrail.core.soak.Soak;
 import yellowrail.core.soak.Standing;
 import yellowrail.core.timeline.Occupant;
-import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.timeline.Timeline;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.run.Run;
@@ -47,13 +46,13 @@ public class RecheckService {
     void closed(RunClosed event) {
         Run run = event.run();
         Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
-        Snapshot now = timeline.present();
-        boolean set = StageIdle.of(now).at(now).stream()
-                .anyMatch(tube -> tube.figures().isPresent());
+        StageSummary summary = StageSummary.of(timeline);
+        boolean set = summary.tubes().stream().anyMatch(tube -> tube.figures().isPresent());
         if (run.isPractice() || !set) {
             return;
         }
-        Standing standing = Standing.of(timeline);
+        Soak soak = Soak.of(timeline, summary.tubes());
+        Standing standing = Standing.of(timeline, summary, soak);
         boolean wrong = standing.alarm().isPresent() || !standing.trouble().isEmpty();
         Optional<SinceLeft> since = sinceTheOneBefore(runs.ofAmp(run.ampId()));
         Instant left = run.closedAt().toInstant();
@@ -65,9 +64,9 @@ public class RecheckService {
         }
         boolean flagged = wrong
                 || since.filter(each -> each.state() == SinceLeft.State.MOVED).isPresent()
-                || Closing.unsoaked(Soak.of(timeline)).isPresent();
+                || Closing.unsoaked(soak).isPresent();
         mapper.dropAll(run.ampId());
-        Recheck.plan(left, now.occupants().stream().anyMatch(Occupant::isNew), flagged)
+        Recheck.plan(left, timeline.present().occupants().stream().anyMatch(Occupant::isNew), flagged)
                 .forEach(each -> add(run, each));
     }
 

@@ -41,7 +41,8 @@ class EntryQuestions {
      */
     Optional<EntryOutcome> question(Run run, Amp amp, List<Entry> entries, String typed, OffsetDateTime taken) {
         Log log = logs.whole(Map.of(run, amp)).get(run).log();
-        Situation situation = new Situation(log, taken.toInstant(), asked(log.timeline()));
+        Timeline timeline = log.timeline();
+        Situation situation = new Situation(log, timeline, taken.toInstant(), asked(timeline));
         for (int i = 0; i < entries.size(); i++) {
             Optional<Question> question = Mistakes.question(entries.get(i), situation);
             if (question.isPresent()) {

@@ -105,14 +105,12 @@ class MeterFiles {
                             row.line(),
                             words.say(question.get().asks()));
                 }
-                readings.add(NewReading.of(
-                                runId,
-                                amp,
-                                entry,
-                                "",
-                                row.at().atZone(clock.getZone()).toOffsetDateTime(),
-                                OffsetDateTime.now(clock))
-                        .recordedByMeter());
+                readings.add(NewReading.recorded(
+                        runId,
+                        amp,
+                        entry,
+                        row.at().atZone(clock.getZone()).toOffsetDateTime(),
+                        OffsetDateTime.now(clock)));
             }
         }
         List<NewReading> others = isTaken(runId, log, where) ? List.of() : notYetThere(runId, readings);

@@ -34,6 +34,22 @@ record NewReading(
 
     static NewReading of(
             long runId, Amp amp, Entry entry, String byWhom, OffsetDateTime taken, OffsetDateTime entered) {
+        return of(runId, amp, entry, byWhom, taken, entered, false);
+    }
+
+    /** A row of a logging meter's file. */
+    static NewReading recorded(long runId, Amp amp, Entry entry, OffsetDateTime taken, OffsetDateTime entered) {
+        return of(runId, amp, entry, "logging meter", taken, entered, true);
+    }
+
+    private static NewReading of(
+            long runId,
+            Amp amp,
+            Entry entry,
+            String byWhom,
+            OffsetDateTime taken,
+            OffsetDateTime entered,
+            boolean recorded) {
         boolean earlier = entry.kind() == ReadingKind.POWER_ON;
         return new NewReading(
                 runId,
@@ -50,27 +66,7 @@ record NewReading(
                 entry.lastDigit(),
                 entered,
                 false,
-                false);
-    }
-
-    /** A row of a logging meter's file. */
-    NewReading recordedByMeter() {
-        return new NewReading(
-                runId,
-                kind,
-                target,
-                value,
-                words,
-                typed,
-                "logging meter",
-                takenAt,
-                strikes,
-                sheetVersion,
-                line,
-                lastDigit,
-                enteredAt,
-                kept,
-                true);
+                recorded);
     }
 
     static NewReading strike(long runId, long strikes, OffsetDateTime now, int sheetVersion) {
