@@ -13,6 +13,7 @@ const actions = {
   d: () => press("#done"),
   k: () => { const skip = find(".skip-it"); if (skip) { skip.open = true; find("#why").focus(); } return Boolean(skip); },
   r: () => press("#reopen"),
+  n: () => press("#walk-round"),
   a: () => across(),
   v: () => speak(),
   m: () => press("#from-meter"),

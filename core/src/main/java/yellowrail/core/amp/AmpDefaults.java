@@ -3,6 +3,7 @@ package yellowrail.core.amp;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import yellowrail.core.amp.node.VoltageChart;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeType;
 
@@ -57,7 +58,8 @@ public record AmpDefaults(Topology topology, BiasKind bias, TubeType type, int t
                         MeterLink.NONE),
                 Target.customary(bias, topology),
                 Supply.UNKNOWN,
-                Fittings.UNKNOWN);
+                Fittings.UNKNOWN,
+                VoltageChart.EMPTY);
     }
 
     /** How such an amp is usually read. */

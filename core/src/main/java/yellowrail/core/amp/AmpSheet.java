@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import yellowrail.core.amp.node.VoltageChart;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.TubeFinding;
 import yellowrail.core.tube.TubeType;
@@ -18,9 +19,16 @@ import yellowrail.core.tube.TubeType;
  * @param target where the idle should land
  * @param supply what feeds the stage, as far as it is known
  * @param fittings what another tube would meet
+ * @param chart the nodes of the rest of the amp and what they should read
  */
 public record AmpSheet(
-        Identity identity, PowerStage stage, Measuring measuring, Target target, Supply supply, Fittings fittings) {
+        Identity identity,
+        PowerStage stage,
+        Measuring measuring,
+        Target target,
+        Supply supply,
+        Fittings fittings,
+        VoltageChart chart) {
 
     public static final int MOST_SOCKETS = 8;
 
@@ -77,28 +85,32 @@ public record AmpSheet(
     }
 
     public AmpSheet with(Identity other) {
-        return new AmpSheet(other, stage, measuring, target, supply, fittings);
+        return new AmpSheet(other, stage, measuring, target, supply, fittings, chart);
     }
 
     public AmpSheet with(PowerStage other) {
-        return new AmpSheet(identity, other, measuring, target, supply, fittings);
+        return new AmpSheet(identity, other, measuring, target, supply, fittings, chart);
     }
 
     public AmpSheet with(Measuring other) {
-        return new AmpSheet(identity, stage, other, target, supply, fittings);
+        return new AmpSheet(identity, stage, other, target, supply, fittings, chart);
     }
 
     public AmpSheet with(Target other) {
-        return new AmpSheet(identity, stage, measuring, other, supply, fittings);
+        return new AmpSheet(identity, stage, measuring, other, supply, fittings, chart);
     }
 
     /** The same amp on another supply. */
     public AmpSheet with(Supply other) {
-        return new AmpSheet(identity, stage, measuring, target, other, fittings);
+        return new AmpSheet(identity, stage, measuring, target, other, fittings, chart);
     }
 
     public AmpSheet with(Fittings other) {
-        return new AmpSheet(identity, stage, measuring, target, supply, other);
+        return new AmpSheet(identity, stage, measuring, target, supply, other, chart);
+    }
+
+    public AmpSheet with(VoltageChart other) {
+        return new AmpSheet(identity, stage, measuring, target, supply, fittings, other);
     }
 
     public AmpSheet withSockets(List<Socket> others) {

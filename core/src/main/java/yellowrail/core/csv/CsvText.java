@@ -24,7 +24,15 @@ public final class CsvText {
 
     /** A parser of a text, a mark of its byte order skipped; its cells are to be read by {@link #read}. */
     public static CSVParser parse(String text) throws IOException {
-        return FORMAT.parse(new StringReader(text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text));
+        return parse(text, ',');
+    }
+
+    /** The same of a text whose cells are parted by another sign. */
+    public static CSVParser parse(String text, char between) throws IOException {
+        return FORMAT.builder()
+                .setDelimiter(between)
+                .get()
+                .parse(new StringReader(text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text));
     }
 
     /** What a cell says. */

@@ -38,6 +38,13 @@ public sealed interface MistakeFinding extends Finding {
     record MilliampsAcrossAResistor(
             String shown, @In(Unit.OHM) double ohms, Unit shows) implements MistakeFinding {}
 
+    record NoNodeVolts(String shown) implements MistakeFinding {}
+
+    record NodeSlipped(
+            String shown, String label, @In(Unit.VOLT) double expected) implements MistakeFinding {}
+
+    record DrainedWhileOn() implements MistakeFinding {}
+
     record NoPlateVolts(String shown) implements MistakeFinding {}
 
     record PlatesFarFromBefore(String shown, @In(Unit.VOLT) double before) implements MistakeFinding {}

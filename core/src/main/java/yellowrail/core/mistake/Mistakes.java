@@ -19,8 +19,11 @@ import yellowrail.core.reading.ReadingKind;
  */
 public final class Mistakes {
 
-    private static final List<BiFunction<Entry, Situation, Optional<Question>>> POWER =
-            List.of(PowerMistakes::resistanceWithPowerOn, PowerMistakes::readWhileOff, PowerMistakes::beforeWarmUp);
+    private static final List<BiFunction<Entry, Situation, Optional<Question>>> POWER = List.of(
+            PowerMistakes::resistanceWithPowerOn,
+            PowerMistakes::drainedWhileOn,
+            PowerMistakes::readWhileOff,
+            PowerMistakes::beforeWarmUp);
     private static final List<BiFunction<Entry, Situation, Optional<Question>>> BIAS =
             List.of(BiasMistakes::cathodeForFixed);
     /** What says more of a number than that it is out of family. */
@@ -29,6 +32,7 @@ public final class Mistakes {
 
     private static final List<BiFunction<Entry, Situation, Optional<Question>>> RULES = List.of(
             PowerMistakes::pastTheCapacitors,
+            PowerMistakes::pastItsCapacitor,
             PowerMistakes::pastAResistor,
             PlateMistakes::unloaded,
             PlateMistakes::halvesAtDifferentMains,

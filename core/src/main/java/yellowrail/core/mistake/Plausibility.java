@@ -9,6 +9,8 @@ import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.node.ChartNode;
+import yellowrail.core.amp.node.Expected;
 import yellowrail.core.finding.Shown;
 import yellowrail.core.idle.ResistorInUse;
 import yellowrail.core.quantity.Unit;
@@ -64,6 +66,8 @@ final class Plausibility {
             case SCREEN_AMPS -> bounds(entry, a -> a >= 0 && a <= 0.05, MistakeFinding.NoScreenCurrent::new);
             case CATHODE_VOLTS -> bounds(entry, v -> v >= 0 && v <= 120, MistakeFinding.NoCathodeVolts::new);
             case RESISTOR_COLD -> resistor(entry);
+            case NODE -> node(entry);
+            case DRAINED -> bounds(entry, v -> Math.abs(v) <= MOST_PLATE_VOLTS, MistakeFinding.NoNodeVolts::new);
             case POWER_ON, POWER_OFF, NOTE, FINDING, MARK, TURN, TUBE, SHEET, SENSE_STOP, UNDO, TICK ->
                 Optional.empty();
         };
@@ -211,6 +215,35 @@ final class Plausibility {
         return ResistorInUse.contradicts(sheet, new Reading(0, entry, now.now()))
                 ? Optional.of(Situation.ask(
                         entry, new MistakeFinding.SenseResistorIsAnother(now.shown(entry), onSheet), List.of()))
+                : Optional.empty();
+    }
+
+    /** Higher than anything of the chart, or off by a factor of ten to what is expected, or of the other sign. */
+    private Optional<Question> node(Entry entry) {
+        double most = 1.6
+                * sheet.chart().nodes().stream()
+                        .flatMap(node -> node.expected().stream())
+                        .mapToDouble(expected -> Math.max(Math.abs(expected.low()), Math.abs(expected.high())))
+                        .max()
+                        .orElse(MOST_PLATE_VOLTS / 2);
+        double bound = Math.min(MOST_PLATE_VOLTS, Math.max(most, LEAST_PLATE_VOLTS));
+        Optional<Expected.Window> window =
+                sheet.chart().node(entry.target()).flatMap(ChartNode::expected).map(expected -> expected.at(1, 1));
+        if (!(Math.abs(entry.value()) <= bound)) {
+            DoublePredicate plausible = volts -> Math.abs(volts) <= bound
+                    && window.map(each -> each.holds(volts)).orElse(true);
+            return Optional.of(ask(entry, plausible, new MistakeFinding.NoNodeVolts(now.shown(entry))));
+        }
+        boolean slipped = window.filter(each -> !each.holds(entry.value()))
+                .filter(each -> DoubleStream.concat(DoubleStream.of(-1), DoubleStream.of(FACTORS))
+                        .anyMatch(factor -> entry.value() != 0 && each.holds(factor * entry.value())))
+                .isPresent();
+        return slipped
+                ? Optional.of(ask(
+                        entry,
+                        window.get()::holds,
+                        new MistakeFinding.NodeSlipped(
+                                now.shown(entry), entry.target(), window.get().middle())))
                 : Optional.empty();
     }
 

@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import yellowrail.core.amp.node.ChartNode;
 import yellowrail.core.idle.WarmUp;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
@@ -25,6 +26,7 @@ final class PowerMistakes {
             ReadingKind.CATHODE_VOLTS,
             ReadingKind.BIAS,
             ReadingKind.HEATER,
+            ReadingKind.NODE,
             ReadingKind.SWING_A,
             ReadingKind.SWING_B);
     /** Long enough to be judged: what is offered where the switch was forgotten. */
@@ -58,6 +60,17 @@ final class PowerMistakes {
                 : Optional.empty();
     }
 
+    /** What a capacitor still holds, read while the amp is on by the log. */
+    static Optional<Question> drainedWhileOn(Entry entry, Situation now) {
+        return entry.kind() == ReadingKind.DRAINED
+                        && new WarmUp(now.before(), now.sheet().settleMinutes()).isOn()
+                ? Optional.of(Situation.ask(
+                        entry,
+                        new MistakeFinding.DrainedWhileOn(),
+                        List.of(List.of(Situation.words(ReadingKind.POWER_OFF, ""), entry))))
+                : Optional.empty();
+    }
+
     static Optional<Question> beforeWarmUp(Entry entry, Situation now) {
         WarmUp warmUp = new WarmUp(now.before(), now.sheet().settleMinutes());
         if (!WARM.contains(entry.kind()) || warmUp.lastOn().isEmpty() || !warmUp.isOn()) {
@@ -85,6 +98,19 @@ final class PowerMistakes {
                 new MistakeFinding.PastTheCapacitors(
                         entry.value(), now.sheet().supply().capacitorVolts().getAsDouble()),
                 List.of(List.of(entry, Situation.words(ReadingKind.POWER_OFF, "")))));
+    }
+
+    static Optional<Question> pastItsCapacitor(Entry entry, Situation now) {
+        return now.sheet()
+                .chart()
+                .node(entry.target())
+                .filter(node -> entry.kind() == ReadingKind.NODE)
+                .flatMap(ChartNode::bank)
+                .filter(bank -> entry.value() > bank.ratedVolts())
+                .map(bank -> Situation.ask(
+                        entry,
+                        new MistakeFinding.PastTheCapacitors(entry.value(), bank.ratedVolts()),
+                        List.of(List.of(entry, Situation.words(ReadingKind.POWER_OFF, "")))));
     }
 
     static Optional<Question> pastAResistor(Entry entry, Situation now) {

@@ -52,6 +52,16 @@ public sealed interface EntryFault extends Finding {
 
     record NoSuchWatch(long seconds, long minutes, long hours) implements EntryFault {}
 
+    record NoChart() implements EntryFault {}
+
+    record NoSuchChartNode(String typed, List<String> labels) implements EntryFault {}
+
+    record NoSuchCapacitor(String typed, List<String> points) implements EntryFault {}
+
+    record NoNodeNumber(String label) implements EntryFault {}
+
+    record NoNodeVolts(String label, String typed) implements EntryFault {}
+
     record EmptyNote() implements EntryFault {}
 
     record EmptyFinding(String word) implements EntryFault {}

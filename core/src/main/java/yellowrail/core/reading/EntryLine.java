@@ -50,6 +50,8 @@ import yellowrail.core.typed.Quantity;
  * turn RANGE clockwise     tube V1 EL34 new
  * TP 66 stop     the current with the pot at its stop
  * on             the amp was switched on now; "on 20": twenty minutes ago;  off
+ * at PI plate 212       a node of the amp's voltage chart; "at LFO plate 140 pulsing" where it swings
+ * drained reservoir 1.2 what a capacitor still holds, the power off
  * undo           strikes what was typed last;  tick load  sees to a safety item
  * note ...       mark ...      to the end of the line
  * </pre>
@@ -111,7 +113,7 @@ public final class EntryLine {
                 || Unit.of(word).isPresent() && !word.equals(RIGHT)
                 || List.of(
                                 "on", "note", "mark", "undo", "turn", "tube", "valve", "swing", "swap", "watch",
-                                "sheet", "tick")
+                                "sheet", "tick", "at", "drained")
                         .contains(word);
     }
 
@@ -239,6 +241,8 @@ public final class EntryLine {
                         0,
                         SheetCorrection.parse(rest, sheet).words()));
             case "on" -> Optional.of(new Entry(ReadingKind.POWER_ON, "", minutes(rest), ""));
+            case "at" -> Optional.of(NodeLine.at(rest, sheet));
+            case "drained" -> Optional.of(NodeLine.drained(rest, sheet));
             case "undo" -> Optional.of(Entry.said(ReadingKind.UNDO, "", rest));
             case "tick" -> Optional.of(Entry.said(ReadingKind.TICK, "", rest.toLowerCase(Locale.ROOT)));
             case "off" -> rest.isEmpty() ? Optional.of(new Entry(ReadingKind.POWER_OFF, "", 0, "")) : Optional.empty();

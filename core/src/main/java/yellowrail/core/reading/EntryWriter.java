@@ -30,8 +30,15 @@ public final class EntryWriter {
             case PLATE_UNLOADED -> place + word + " " + value + " unloaded";
             case HEATER_BARE -> place + word + " " + value + " bare";
             case BIAS_STOP, SENSE_STOP -> place + (word.isEmpty() ? "" : word + " ") + value + " stop";
+            case NODE -> word + " " + place + value + (entry.words().isEmpty() ? "" : " " + entry.words());
+            case DRAINED -> word + " " + place + value;
             default -> place + (word.isEmpty() ? "" : word + " ") + value;
         };
+    }
+
+    /** What stands before the number where a reading of this kind is typed. */
+    public static String before(ReadingKind kind, String place) {
+        return kind == ReadingKind.NODE ? word(kind) + " " + place : (place + " " + word(kind)).strip();
     }
 
     /** A whole line. */
@@ -82,6 +89,8 @@ public final class EntryWriter {
             case SCREEN_DROP -> "ig2";
             case CATHODE_VOLTS -> "vk";
             case RESISTOR_COLD -> "rk off";
+            case NODE -> "at";
+            case DRAINED -> "drained";
             case POWER_ON -> "on";
             case POWER_OFF -> "off";
             case NOTE -> "note";

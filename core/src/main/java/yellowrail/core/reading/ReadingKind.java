@@ -21,6 +21,10 @@ public enum ReadingKind {
     SWING_A(Unit.VOLT),
     SWING_B(Unit.VOLT),
     SENSE_STOP(Unit.VOLT),
+    /** Volts at a node of the chart. */
+    NODE(Unit.VOLT),
+    /** What a capacitor still holds, the power off. */
+    DRAINED(Unit.VOLT),
     TURN(null),
     TUBE(null),
     SHEET(null),

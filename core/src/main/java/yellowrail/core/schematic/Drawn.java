@@ -3,6 +3,7 @@ package yellowrail.core.schematic;
 import java.util.List;
 import java.util.stream.DoubleStream;
 import yellowrail.core.chart.Point;
+import yellowrail.core.walk.NodeStanding;
 
 /** One mark of a drawing. */
 public sealed interface Drawn {
@@ -70,6 +71,24 @@ public sealed interface Drawn {
         @Override
         public Text moved(double dx, double dy) {
             return new Text(says, shifted(at, dx, dy), anchor, strong);
+        }
+
+        @Override
+        public DoubleStream levels() {
+            return DoubleStream.of(at.y());
+        }
+    }
+
+    /**
+     * Where a probe is put and a reading is entered.
+     *
+     * @param standing the node as it was read, or not
+     */
+    record Probe(NodeStanding standing, Point at) implements Drawn {
+
+        @Override
+        public Probe moved(double dx, double dy) {
+            return new Probe(standing, shifted(at, dx, dy));
         }
 
         @Override

@@ -8,6 +8,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.chart.Point;
+import yellowrail.core.walk.ChartCheck;
 
 /**
  * An amp drawn from its sheet: its blocks side by side under the rail, and in as many rows as the width asks for; then
@@ -32,7 +33,17 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
      * @param most how wide it may be; a single block may be wider
      */
     public static Schematic of(AmpSheet sheet, Map<String, String> written, double most) {
-        List<List<Block>> rows = rows(sheet, written, most - 2 * EDGE);
+        return laidOut(rows(sheet, written, most - 2 * EDGE));
+    }
+
+    /** The rest of the amp as its voltage chart tells it. */
+    public static Schematic of(ChartCheck check, double most) {
+        Rows rows = new Rows(most - 2 * EDGE);
+        ChartBlocks.of(check).forEach(rows::add);
+        return laidOut(rows.all());
+    }
+
+    private static Schematic laidOut(List<List<Block>> rows) {
         double width = 2 * EDGE + rows.stream().mapToDouble(Rows::used).max().orElse(0);
         List<Drawn> rails = new ArrayList<>();
         List<Drawn> hung = new ArrayList<>();
@@ -102,39 +113,5 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
                     .add(socket);
         }
         return channels;
-    }
-
-    /** Rows that are filled one after another. */
-    private static final class Rows {
-
-        private final double most;
-        private final List<List<Block>> all = new ArrayList<>(List.of(new ArrayList<>()));
-
-        Rows(double most) {
-            this.most = most;
-        }
-
-        void add(Block block) {
-            List<Block> last = all.get(all.size() - 1);
-            if (!last.isEmpty() && used(last) + block.width() > most) {
-                last = new ArrayList<>();
-                all.add(last);
-            }
-            last.add(block);
-        }
-
-        /** How many of a width the last row still takes, or a new one where it takes none. */
-        int fit(double width) {
-            int here = (int) ((most - used(all.get(all.size() - 1))) / width);
-            return here > 0 ? here : (int) (most / width);
-        }
-
-        private static double used(List<Block> row) {
-            return row.stream().mapToDouble(Block::width).sum();
-        }
-
-        List<List<Block>> all() {
-            return all;
-        }
     }
 }

@@ -1,5 +1,6 @@
 package yellowrail.core.schematic;
 
+import yellowrail.core.amp.node.NodeKind;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.In;
 import yellowrail.core.quantity.Unit;
@@ -62,6 +63,41 @@ public sealed interface SchematicFinding extends Finding {
     record Pull() implements SchematicFinding {}
 
     record Single() implements SchematicFinding {}
+
+    /** A resistance of the chart in the unit that it is read off a resistor in. */
+    static SchematicFinding ofOhms(double ohms) {
+        return ohms < 1000 ? new Ohms(ohms) : new OhmsOf(ohms);
+    }
+
+    record OhmsOf(@In(value = Unit.KILOHM, given = true) double ohms) implements SchematicFinding {}
+
+    record NodeVolts(@In(Unit.VOLT) double volts) implements SchematicFinding {}
+
+    record SmallNodeVolts(
+            @In(value = Unit.VOLT, decimals = 2) double volts) implements SchematicFinding {}
+
+    /** What a node should read, where it was not read. */
+    record Wanted(@In(value = Unit.VOLT, given = true) double volts) implements SchematicFinding {}
+
+    record VoltsAndHow(SchematicFinding volts, SchematicFinding how) implements SchematicFinding {}
+
+    record Over() implements SchematicFinding {}
+
+    record Unlike() implements SchematicFinding {}
+
+    record High() implements SchematicFinding {}
+
+    record Low() implements SchematicFinding {}
+
+    record Pulses() implements SchematicFinding {}
+
+    record Old() implements SchematicFinding {}
+
+    record NoVolts() implements SchematicFinding {}
+
+    record OfKind(NodeKind kind) implements SchematicFinding {}
+
+    record From(String label) implements SchematicFinding {}
 
     record Left() implements SchematicFinding {}
 

@@ -20,6 +20,8 @@ public enum Sign {
     CHOKE,
     /** 48 across: plate on top, screen right, grid left, cathode below. */
     POWER_TUBE,
+    /** 40 across: plate on top, grid left, cathode below. */
+    TRIODE,
     PUSH,
     PULL,
     SINGLE,

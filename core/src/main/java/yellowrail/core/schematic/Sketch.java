@@ -3,6 +3,7 @@ package yellowrail.core.schematic;
 import java.util.ArrayList;
 import java.util.List;
 import yellowrail.core.chart.Point;
+import yellowrail.core.walk.NodeStanding;
 
 /**
  * A block while it is being drawn: what hangs from a stretch of the rail, x from its left edge, y down from the rail.
@@ -46,6 +47,11 @@ final class Sketch {
 
     Sketch text(SchematicFinding says, double x, double y, Drawn.Anchor anchor, boolean strong) {
         drawn.add(new Drawn.Text(says, new Point(x, y), anchor, strong));
+        return this;
+    }
+
+    Sketch probe(NodeStanding standing, double x, double y) {
+        drawn.add(new Drawn.Probe(standing, new Point(x, y)));
         return this;
     }
 

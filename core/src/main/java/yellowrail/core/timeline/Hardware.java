@@ -91,6 +91,7 @@ public enum Hardware {
             case RESISTOR_COLD -> this == RESISTORS || this == SOCKETS;
             case PLATE_UNLOADED -> this == SUPPLY;
             case HEATER_BARE -> false;
+            case NODE -> this == SUPPLY || this == TUBES;
             case HEATER -> this == TUBES || this == SOCKETS;
             case BIAS_STOP -> this == POTS || this == BIAS;
             default -> true;

@@ -58,6 +58,12 @@ final class Staleness {
     }
 
     Freshness of(Reading reading) {
+        if (reading.kind() == ReadingKind.NODE) {
+            return byNeighbours(reading)
+                    .or(() -> byTube(reading))
+                    .map(Freshness::stale)
+                    .orElse(Freshness.FRESH);
+        }
         if (!OpenSetting.KINDS.contains(reading.kind()) && reading.kind() != ReadingKind.SCREEN_VOLTS) {
             return Freshness.FRESH;
         }
@@ -83,6 +89,16 @@ final class Staleness {
             }
         }
         return neighbours;
+    }
+
+    /** A node of the rest of the amp feels a pot of the output stage where the supply moved. */
+    private Optional<TimelineFinding> byNeighbours(Reading reading) {
+        return sheet.pots().stream()
+                .map(pot -> pot.name())
+                .filter(pot ->
+                        turned.containsKey(pot) && reading.id() <= turned.get(pot) && supplyMoved(turned.get(pot)))
+                .findFirst()
+                .map(TimelineFinding.NeighboursPotTurnedSince::new);
     }
 
     private boolean reaches(List<Integer> sockets, Reading reading) {

@@ -37,6 +37,7 @@ public final class Timeline {
     private final Moment.Running running = new Moment.Running();
     private final Map<String, TimelineFinding> gone = new HashMap<>();
     private final List<Reading> plates = new ArrayList<>();
+    private final List<Reading> mainsRead = new ArrayList<>();
     private final List<Reading> readings;
     private final Snapshot present;
     private Staleness staleness;
@@ -172,6 +173,9 @@ public final class Timeline {
 
     private void power(Reading reading) {
         on = Optional.of(reading.kind() == ReadingKind.POWER_ON);
+        if (reading.kind() == ReadingKind.POWER_ON) {
+            running.remove(each -> each.kind() == ReadingKind.DRAINED);
+        }
         begin(change(
                 reading.kind() == ReadingKind.POWER_ON ? Change.What.POWER_ON : Change.What.POWER_OFF,
                 reading,
@@ -180,6 +184,7 @@ public final class Timeline {
     }
 
     private void mains(Reading reading) {
+        mainsRead.add(reading);
         if (!(Math.abs(reading.value() / mains - 1) <= SAME_MAINS)) {
             mains = reading.value();
             begin(change(Change.What.MAINS, reading, "", ""));
@@ -323,6 +328,17 @@ public final class Timeline {
     /** Whether a pot was turned, by the log, after the last reading of the last setting. */
     public boolean turnedSince() {
         return open.isTurned();
+    }
+
+    /** The mains that a reading was taken at: the last one read before it, or the first after it where none was. */
+    public Optional<Reading> mainsAt(Reading reading) {
+        Reading found = null;
+        for (Reading each : mainsRead) {
+            if (found == null || each.id() <= reading.id()) {
+                found = each;
+            }
+        }
+        return Optional.ofNullable(found);
     }
 
     public Snapshot present() {

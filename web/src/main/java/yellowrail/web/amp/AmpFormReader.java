@@ -32,6 +32,7 @@ import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.amp.node.VoltageChart;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.EntryLine;
 import yellowrail.core.tube.RatingSystem;
@@ -65,7 +66,7 @@ final class AmpFormReader {
         this.read = new FormReader(faults);
     }
 
-    /** @return the sheet; it counts only if no fault was found */
+    /** @return the sheet, without the chart, which has a page of its own; it counts only if no fault was found */
     AmpSheet sheet() {
         String name = read.requiredWords("name", form.name(), LONGEST_NAME, "page.form.needed.amp-name");
         Topology topology = read.choice("stage.topology", form.stage().topology(), Topology.class);
@@ -118,7 +119,8 @@ final class AmpFormReader {
                         link()),
                 target(current.shows(), bias, type, system),
                 supply(),
-                form.fittings().fittings(read, faults));
+                form.fittings().fittings(read, faults),
+                VoltageChart.EMPTY);
     }
 
     private Accepted accepted() {

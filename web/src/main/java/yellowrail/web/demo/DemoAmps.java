@@ -1,6 +1,7 @@
 package yellowrail.web.demo;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.Accepted;
 import yellowrail.core.amp.AmpDefaults;
@@ -188,6 +189,9 @@ final class DemoAmps {
                 .withSockets(sockets)
                 .withPots(pots)
                 .with(current)
-                .with(plate);
+                .with(plate)
+                .with(DemoCharts.of(name.toLowerCase(Locale.ROOT)
+                        .replaceAll(" (pair|quad|stereo|single|six)$", "")
+                        .replace(' ', '-')));
     }
 }

@@ -94,7 +94,17 @@ class DemoData implements ApplicationRunner {
                 "V1 36.4",
                 "V2 33.9",
                 "plate 452");
-        play(demo.quad(), 12, "rk off 61.4", "mains 120.4", "vk 9.85", "plate 311");
+        play(
+                demo.quad(),
+                12,
+                "rk off 61.4",
+                "mains 120.4",
+                "vk 9.85",
+                "plate 311",
+                "at reservoir 330.6; at screens 325.4; at splitter supply 281.2; at preamp supply 221.8",
+                "at V1a plate 130.1; at V1a cathode 1.38; at V1b plate 221.5; at V1b cathode 0.01",
+                "at V2a plate 29.4; at V2a cathode 2.91; at V2b plate 219.7; at V2b cathode 62.1",
+                "at V3 plate 148 pulsing");
         play(demo.stereo(), 11, "mains 120.1", "L 0.93", "plate 438", "R 0.98", "bias -36.4");
         play(demo.single(), 15, "mains 119.9", "V1 31.2", "plate 402");
         play(demo.overRating(), 12, "mains 123.8", "V1 38.9", "V2 36.2", "plate 347", "screen 318");

@@ -61,6 +61,15 @@ interface RunMapper {
     /** Tubes put in and findings of these runs, in the order of entry, struck ones left out. */
     List<ReadingRow> said(@Param("runIds") Collection<Long> runIds);
 
+    /**
+     * What a node read when the amp was left.
+     *
+     * @param mains it was read at, V; null where that was not read
+     */
+    record AsLeft(String target, double volts, Double mains) {}
+
+    List<AsLeft> nodesAsLeft(@Param("ampId") long ampId, @Param("before") long before);
+
     /** What was typed of readings that were asked about and kept, struck ones left out. */
     List<String> kept(@Param("runId") long runId);
 

@@ -11,8 +11,10 @@ import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -25,6 +27,7 @@ import yellowrail.core.soak.Standing;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.timeline.Timeline;
 import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.walk.Earlier;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.amp.SheetKey;
@@ -239,6 +242,28 @@ public class RunService {
     @Transactional(readOnly = true)
     RunNow now(Run run) {
         return RunNow.of(run, wholeLog(run));
+    }
+
+    /** What the nodes of the chart read in the closed runs before this one, by their names in lower case. */
+    @Transactional(readOnly = true)
+    public Map<String, Earlier> nodesAsLeft(Run run) {
+        return nodesAsLeft(run.ampId(), run.id());
+    }
+
+    /** The same of all closed runs of an amp. */
+    @Transactional(readOnly = true)
+    public Map<String, Earlier> nodesAsLeft(long ampId) {
+        return nodesAsLeft(ampId, Long.MAX_VALUE);
+    }
+
+    private Map<String, Earlier> nodesAsLeft(long ampId, long before) {
+        return mapper.nodesAsLeft(ampId, before).stream()
+                .collect(toMap(
+                        node -> node.target().toLowerCase(Locale.ROOT),
+                        node -> new Earlier(
+                                node.volts(),
+                                node.mains() == null ? OptionalDouble.empty() : OptionalDouble.of(node.mains())),
+                        (one, other) -> one));
     }
 
     /** The test points that no current was ever read at. */

@@ -7,8 +7,11 @@ import java.util.Map;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.chart.Point;
 import yellowrail.core.finding.Code;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.schematic.Drawn;
 import yellowrail.core.schematic.Schematic;
+import yellowrail.core.walk.ChartCheck;
+import yellowrail.core.walk.NodeStanding;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.words.Words;
 
@@ -17,9 +20,16 @@ import yellowrail.web.words.Words;
  *
  * @param rails paths of the rail
  * @param wires paths of the wires
+ * @param probes where readings are entered
  */
 public record SchematicView(
-        int width, int height, List<String> rails, List<String> wires, List<Symbol> symbols, List<Label> labels) {
+        int width,
+        int height,
+        List<String> rails,
+        List<String> wires,
+        List<Symbol> symbols,
+        List<Label> labels,
+        List<Probe> probes) {
 
     /** On a laptop it is one row for a pair and two for an octet. */
     private static final double WIDE = 1280;
@@ -32,6 +42,15 @@ public record SchematicView(
     /** Words beside it. */
     public record Label(String text, String x, String y, String anchor, boolean strong) {}
 
+    /**
+     * A node that can be touched.
+     *
+     * @param look fresh, stale or missing, and its verdict
+     * @param path of its shape
+     * @param says all of it in words
+     */
+    public record Probe(String label, String look, String path, String x, String y, String says) {}
+
     /** The same amp for a wide screen and for a phone. */
     public record Both(SchematicView wide, SchematicView narrow) {}
 
@@ -40,11 +59,17 @@ public record SchematicView(
         return new Both(of(Schematic.of(sheet, written, WIDE), words), of(Schematic.of(sheet, written, NARROW), words));
     }
 
+    /** An amp's chart for a wide screen and for a phone. */
+    public static Both of(ChartCheck check, Words words) {
+        return new Both(of(Schematic.of(check, WIDE), words), of(Schematic.of(check, NARROW), words));
+    }
+
     private static SchematicView of(Schematic schematic, Words words) {
         List<String> rails = new ArrayList<>();
         List<String> wires = new ArrayList<>();
         List<Symbol> symbols = new ArrayList<>();
         List<Label> labels = new ArrayList<>();
+        List<Probe> probes = new ArrayList<>();
         for (Drawn each : schematic.drawn()) {
             if (each instanceof Drawn.Wire wire) {
                 (wire.rail() ? rails : wires).add(path(wire.corners()));
@@ -53,6 +78,8 @@ public record SchematicView(
                         Code.of(symbol.sign()) + " " + SignPath.look(symbol.sign()),
                         SignPath.of(symbol.sign()),
                         place(symbol)));
+            } else if (each instanceof Drawn.Probe probe) {
+                probes.add(probe(probe, words));
             } else if (each instanceof Drawn.Text text) {
                 labels.add(new Label(
                         words.say(text.says()),
@@ -63,7 +90,30 @@ public record SchematicView(
             }
         }
         return new SchematicView(
-                (int) Math.ceil(schematic.width()), (int) Math.ceil(schematic.height()), rails, wires, symbols, labels);
+                (int) Math.ceil(schematic.width()),
+                (int) Math.ceil(schematic.height()),
+                rails,
+                wires,
+                symbols,
+                labels,
+                probes);
+    }
+
+    private static Probe probe(Drawn.Probe probe, Words words) {
+        NodeStanding standing = probe.standing();
+        String state = !standing.isRead() ? "missing" : standing.freshness().isFresh() ? "fresh" : "stale";
+        return new Probe(
+                standing.node().label(),
+                standing.verdict().isWrong() ? state + " wrong" : state,
+                ProbePath.of(standing),
+                Plot.px(probe.at().x()),
+                Plot.px(probe.at().y()),
+                words.message(
+                        "page.walk.probe",
+                        standing.node().label(),
+                        standing.isRead() ? Figures.volts(standing.volts()) : "",
+                        words.name(standing.verdict()),
+                        words.message("page.walk." + state)));
     }
 
     private static String path(List<Point> corners) {

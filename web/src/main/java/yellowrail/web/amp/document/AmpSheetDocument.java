@@ -7,6 +7,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Identity;
 import yellowrail.core.amp.Supply;
+import yellowrail.core.amp.node.VoltageChart;
 import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
 
@@ -20,7 +21,8 @@ public record AmpSheetDocument(
         MeasuringPart measuring,
         TargetPart target,
         SupplyPart supply,
-        FittingsPart fittings) {
+        FittingsPart fittings,
+        ChartPart chart) {
 
     /** An amp's name, notes and quirks. */
     record IdentityPart(String name, String notes, String quirks) {}
@@ -82,7 +84,8 @@ public record AmpSheetDocument(
                 MeasuringPart.of(sheet.measuring()),
                 TargetPart.of(sheet.target()),
                 SupplyPart.of(sheet.supply()),
-                FittingsPart.of(sheet.fittings()));
+                FittingsPart.of(sheet.fittings()),
+                ChartPart.of(sheet.chart()));
     }
 
     public AmpSheet sheet() {
@@ -92,6 +95,7 @@ public record AmpSheetDocument(
                 measuring.measuring(),
                 target.target(),
                 supply == null ? Supply.UNKNOWN : supply.supply(),
-                fittings == null ? Fittings.UNKNOWN : fittings.fittings());
+                fittings == null ? Fittings.UNKNOWN : fittings.fittings(),
+                chart == null ? VoltageChart.EMPTY : chart.chart());
     }
 }

@@ -29,6 +29,10 @@ import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.amp.node.ChartDefaults;
+import yellowrail.core.amp.node.ChartText;
+import yellowrail.core.amp.node.Expected;
+import yellowrail.core.amp.node.VoltageChart;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.RatingSystem;
 import yellowrail.web.database.DocumentKind;
@@ -134,7 +138,8 @@ class AmpSheetDocumentTest {
                         "1-8",
                         Fittings.PinOne.CATHODE,
                         "set to EL34",
-                        new Iron(List.of(4.0, 8.0), of(95), List.of("8||8"))));
+                        new Iron(List.of(4.0, 8.0), of(95), List.of("8||8"))),
+                VoltageChart.EMPTY);
     }
 
     @Test
@@ -172,7 +177,28 @@ class AmpSheetDocumentTest {
     void whatIsStoredComesBackTheSame() {
         assertThat(documents.read(documents.write(AmpSheetDocument.of(full()))).sheet())
                 .isEqualTo(full());
+        VoltageChart chart = new VoltageChart(
+                ChartText.parse("""
+                        name;volts;mains;stage;twin;from;ohms;watts;ground-ohms;uf;rated;series;bleeder;feeds;channel
+                        reservoir;440 to 460;120;;;;;;;100;350;2;220k;stage;left
+                        screens;430;;;;reservoir;choke 152;;;;;;;;
+                        V1a plate;148;117;V1a;V1b plate;screens;100k;0,5;;;;;;;
+                        V1b plate;;;V1b;;screens;100k;;;;;;;;
+                        V1a cathode;1,5;117;V1a;;;;;1k5;;;;;;
+                        V2b cathode;90;;V2b;;screens;;;100k;;;;;;
+                        heater;6,3 AC;;;;;;;;;;;;;
+                        """, new ChartDefaults(Expected.Source.SCHEMATIC, OptionalDouble.of(120)))
+                        .nodes());
+        assertThat(chart.nodes()).hasSize(7);
+        AmpSheet charted = full().with(chart);
+        assertThat(documents.read(documents.write(AmpSheetDocument.of(charted))).sheet())
+                .isEqualTo(charted);
+        assertThat(ChartText.parse(ChartText.write(chart), new ChartDefaults(Expected.Source.COMPUTED, of(1)))
+                        .nodes())
+                .as("as a file and back")
+                .isEqualTo(chart.nodes());
         AmpSheet old = documents.read(OLDEST).sheet();
+        assertThat(old.chart()).isEqualTo(VoltageChart.EMPTY);
         assertThat(documents.read(documents.write(AmpSheetDocument.of(old))).sheet())
                 .isEqualTo(old);
     }

@@ -1,0 +1,96 @@
+package yellowrail.core.walk;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Fittings;
+import yellowrail.core.amp.node.ChartNode;
+import yellowrail.core.amp.node.Feed;
+import yellowrail.core.audit.PartCurrent;
+import yellowrail.core.audit.Residue;
+import yellowrail.core.tube.RectifierType;
+
+/** What an audit has to say, what wants attention first first. */
+public final class AuditTeller {
+
+    private final AmpAudit audit;
+    private final Fittings fittings;
+
+    public AuditTeller(AmpAudit audit, AmpSheet sheet) {
+        this.audit = audit;
+        this.fittings = sheet.fittings();
+    }
+
+    public List<WalkFinding> says() {
+        List<WalkFinding> says = new ArrayList<>();
+        audit.currents().forEach(current -> rating(current, says));
+        sources(says);
+        audit.stages().stream()
+                .filter(stage -> stage.agree().filter(agree -> !agree).isPresent())
+                .forEach(stage -> says.add(new WalkFinding.StagesDisagree(
+                        stage.stage(),
+                        stage.plates().orElseThrow().value(),
+                        stage.cathodes().orElseThrow().value())));
+        audit.residues().stream()
+                .filter(residue -> !isOfAPlate(residue))
+                .map(this::residue)
+                .forEach(says::add);
+        return says;
+    }
+
+    /** What is left over at a plate is what its stage's two currents differ by, and told as that. */
+    private boolean isOfAPlate(Residue residue) {
+        return audit.currents().stream()
+                .filter(current -> current.part().to().equals(residue.node()))
+                .map(audit::nodeOf)
+                .anyMatch(node -> !node.stage().isBlank());
+    }
+
+    private WalkFinding residue(Residue residue) {
+        List<String> missing = audit.missingAt(residue.node());
+        Optional<WalkFinding> notRead =
+                missing.isEmpty() ? Optional.empty() : Optional.of(new WalkFinding.NotReadThere(missing));
+        if (residue.explained() && missing.isEmpty()) {
+            return new WalkFinding.Accounted(residue.node(), residue.amps(), residue.plusMinus());
+        }
+        return residue.amps() >= 0
+                ? new WalkFinding.NotAccounted(residue.node(), residue.amps(), residue.plusMinus(), notRead)
+                : new WalkFinding.TooMuchDrawn(residue.node(), residue.amps(), residue.plusMinus(), notRead);
+    }
+
+    private void rating(PartCurrent current, List<WalkFinding> says) {
+        String from = current.part().from();
+        String to = current.part().to();
+        ChartNode node = audit.nodeOf(current);
+        if (current.amps() < -current.plusMinus()) {
+            says.add(new WalkFinding.FlowsBackwards(from, to));
+        }
+        if (current.ofRating().orElse(0) > 1) {
+            says.add(new WalkFinding.PastItsRating(
+                    from, to, current.watts(), current.part().watts().getAsDouble()));
+        }
+        boolean choke = node.feed().filter(Feed::choke).isPresent() && to.equals(node.label());
+        if (choke && current.amps() > fittings.chokeAmps().orElse(Double.POSITIVE_INFINITY)) {
+            says.add(new WalkFinding.ChokePastRating(
+                    current.amps(), fittings.chokeAmps().getAsDouble()));
+        }
+    }
+
+    private void sources(List<WalkFinding> says) {
+        if (audit.fromSources().isEmpty()) {
+            return;
+        }
+        double amps = audit.fromSources().getAsDouble();
+        if (fittings.transformerAmps().isPresent()) {
+            double rating = fittings.transformerAmps().getAsDouble();
+            says.add(new WalkFinding.TransformerGives(amps, rating, amps / rating));
+        } else {
+            says.add(new WalkFinding.AllSourcesGive(amps));
+        }
+        RectifierType.find(fittings.rectifierTube())
+                .filter(type -> !type.isSilicon())
+                .ifPresent(type -> says.add(
+                        new WalkFinding.RectifierGives(type.name(), amps, type.dcAmps(), amps / type.dcAmps())));
+    }
+}

@@ -1,0 +1,92 @@
+package yellowrail.web.walk;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.idle.StageSummary;
+import yellowrail.core.station.Station;
+import yellowrail.core.timeline.Timeline;
+import yellowrail.core.walk.AmpAudit;
+import yellowrail.core.walk.ChartCheck;
+import yellowrail.core.walk.Route;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.layout.Rail;
+import yellowrail.web.run.EntryOutcome;
+import yellowrail.web.run.Run;
+import yellowrail.web.run.RunService;
+import yellowrail.web.schematic.SchematicView;
+import yellowrail.web.station.StationService;
+import yellowrail.web.words.Words;
+
+/** Puts together the page of a walk. */
+@Component
+class WalkPages {
+
+    private final RunService runs;
+    private final AmpService amps;
+    private final StationService stations;
+    private final Words words;
+
+    WalkPages(RunService runs, AmpService amps, StationService stations, Words words) {
+        this.runs = runs;
+        this.amps = amps;
+        this.stations = stations;
+        this.words = words;
+    }
+
+    /** @param outcome what became of what was typed; null where nothing was */
+    ModelAndView page(
+            long runId, Route route, String node, EntryOutcome outcome, String typed, String by, String view) {
+        Run run = runs.run(runId);
+        Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
+        AmpSheet sheet = timeline.present().sheet();
+        ChartCheck check = new ChartCheck(timeline, runs.nodesAsLeft(run));
+        AmpAudit audit = new AmpAudit(check, sheet, StageSummary.of(timeline).tubes());
+        return new ModelAndView(view)
+                .addObject(
+                        "rail",
+                        Rail.ofRun(runId, sheet.name(), Station.MEASURE, stations.progress(runId, sheet), words))
+                .addObject("runId", runId)
+                .addObject("ampId", run.ampId())
+                .addObject("open", run.isOpen())
+                .addObject("by", by)
+                .addObject("typed", outcome instanceof EntryOutcome.Accepted ? "" : typed)
+                .addObject("refused", outcome instanceof EntryOutcome.Refused refused ? refused.message() : "")
+                .addObject("asked", outcome instanceof EntryOutcome.Asked asked ? asked : null)
+                .addObject(
+                        "held",
+                        outcome instanceof EntryOutcome.Held held
+                                ? words.say(held.items().stream()
+                                        .map(item -> item.says())
+                                        .toList())
+                                : null)
+                .addObject("form", UUID.randomUUID().toString())
+                .addObject(
+                        "view",
+                        WalkView.of(runId, timeline, check, AuditView.of(audit, sheet, words), route, node, words));
+    }
+
+    /** What was read in the newest run, its nodes leading to the walk while that is open. */
+    ModelAndView drawing(long ampId) {
+        Optional<Run> run = runs.newestOf(ampId);
+        AmpSheet sheet = amps.newest(ampId).sheet();
+        if (sheet.chart().isEmpty()) {
+            return new ModelAndView("schematic/drawing :: nothing");
+        }
+        ChartCheck check = run.map(found ->
+                        new ChartCheck(runs.wholeTimelines(List.of(found)).get(found), runs.nodesAsLeft(found)))
+                .filter(found -> found.chart().equals(sheet.chart()))
+                .orElseGet(() -> ChartCheck.unread(sheet));
+        return new ModelAndView("walk/page :: drawing")
+                .addObject("both", SchematicView.of(check, words))
+                .addObject(
+                        "touch",
+                        run.filter(Run::isOpen)
+                                .map(found -> Touch.of(found.id(), Route.NEAREST, ""))
+                                .orElse(null))
+                .addObject("ampId", ampId);
+    }
+}

@@ -1,0 +1,158 @@
+package yellowrail.web.walk;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import yellowrail.core.quantity.Estimate;
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.reading.EntryWriter;
+import yellowrail.core.reading.Reading;
+import yellowrail.core.timeline.Snapshot;
+import yellowrail.core.timeline.Timeline;
+import yellowrail.core.walk.ChartCheck;
+import yellowrail.core.walk.NodeStanding;
+import yellowrail.core.walk.Route;
+import yellowrail.core.walk.Stop;
+import yellowrail.web.schematic.SchematicView;
+import yellowrail.web.words.Words;
+
+/**
+ * A walk as its page shows it.
+ *
+ * @param at the stop one stands at; null behind the last
+ * @param wrong nodes that stand wrong, what wants attention first first
+ * @param notRead nodes of the chart that were not read
+ * @param compared how it was compared, where that wants saying
+ * @param rows all nodes
+ */
+record WalkView(
+        At at,
+        String route,
+        String total,
+        List<Row> wrong,
+        List<String> notRead,
+        List<String> compared,
+        List<String> cautions,
+        List<Row> rows,
+        SchematicView.Both drawing,
+        Touch touch,
+        AuditView audit) {
+
+    /**
+     * A stop.
+     *
+     * @param typed what stands before its number on the entry line
+     * @param next what stands before that of the next stop; blank behind the last
+     * @param back the same of the one before
+     */
+    record At(
+            String typed,
+            String name,
+            String place,
+            List<String> expects,
+            String read,
+            String verdict,
+            List<String> says,
+            String next,
+            String back) {}
+
+    /** A node in words. */
+    record Row(
+            String label,
+            String read,
+            String freshness,
+            String verdict,
+            boolean wrong,
+            List<String> expects,
+            List<String> says) {}
+
+    static WalkView of(
+            long runId, Timeline timeline, ChartCheck check, AuditView audit, Route route, String wanted, Words words) {
+        Snapshot now = timeline.present();
+        List<Stop> stops = Stop.of(now.sheet(), route);
+        int index = index(stops, wanted);
+        List<NodeStanding> wrong = check.wrong();
+        At at = index < stops.size() ? at(stops, index, now, check, words) : null;
+        return new WalkView(
+                at,
+                route.name().toLowerCase(Locale.ROOT),
+                String.valueOf(stops.size()),
+                toldOnce(wrong.stream().map(each -> row(each, words)).toList()),
+                check.notRead().stream().map(each -> each.node().label()).toList(),
+                words.say(check.compared()),
+                words.say(Stop.cautions(now.sheet())),
+                check.standings().stream().map(each -> row(each, words)).toList(),
+                check.chart().isEmpty() ? null : SchematicView.of(check, words),
+                Touch.of(
+                        runId,
+                        route,
+                        at == null || stops.get(index).node().isEmpty()
+                                ? ""
+                                : stops.get(index).place()),
+                audit);
+    }
+
+    /** Behind the last where it is called the end; the first that is called so; else the first of all. */
+    private static int index(List<Stop> stops, String wanted) {
+        if (wanted.equals(WalkController.END)) {
+            return stops.size();
+        }
+        for (int i = 0; i < stops.size(); i++) {
+            if (stops.get(i).typed().equalsIgnoreCase(wanted)) {
+                return i;
+            }
+        }
+        return 0;
+    }
+
+    private static At at(List<Stop> stops, int index, Snapshot now, ChartCheck check, Words words) {
+        Stop stop = stops.get(index);
+        Optional<NodeStanding> standing = stop.node().map(check::of);
+        Optional<Reading> reading = stop.reading(now.moment());
+        return new At(
+                stop.typed(),
+                words.say(stop.says()),
+                words.message("page.walk.place", index + 1, stops.size()),
+                standing.map(each -> words.say(each.expectation())).orElse(List.of()),
+                reading.map(each -> EntryWriter.shown(each.entry(), now.sheet()))
+                        .orElse(""),
+                standing.map(each -> words.name(each.verdict())).orElse(""),
+                standing.map(each -> words.say(each.says())).orElse(List.of()),
+                index + 1 < stops.size() ? stops.get(index + 1).typed() : WalkController.END,
+                index > 0 ? stops.get(index - 1).typed() : stop.typed());
+    }
+
+    /** What explains several of them is said at the first. */
+    private static List<Row> toldOnce(List<Row> rows) {
+        Set<String> told = new HashSet<>();
+        return rows.stream()
+                .map(row -> new Row(
+                        row.label(),
+                        row.read(),
+                        row.freshness(),
+                        row.verdict(),
+                        row.wrong(),
+                        row.expects(),
+                        row.says().stream().filter(told::add).toList()))
+                .toList();
+    }
+
+    private static Row row(NodeStanding standing, Words words) {
+        return new Row(
+                standing.node().label(),
+                standing.isRead() ? volts(standing) : "",
+                standing.freshness().why().map(words::say).orElse(""),
+                words.name(standing.verdict()),
+                standing.verdict().isWrong(),
+                words.say(standing.expectation()),
+                words.say(standing.says()));
+    }
+
+    private static String volts(NodeStanding standing) {
+        String figure = Figures.estimate(new Estimate(standing.volts(), standing.plusMinus(), List.of()), Unit.VOLT);
+        return standing.node().ac() ? figure + " AC" : figure;
+    }
+}

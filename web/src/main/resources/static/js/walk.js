@@ -1,0 +1,26 @@
+// The walk round the chassis: b in an empty field goes back, the cursor stands where the next number belongs, and a node of the
+// drawing that is touched opens in place.
+
+const volts = () => document.getElementById("volts");
+
+document.addEventListener("keydown", event => {
+  const field = event.target;
+  if (field.id === "volts" && event.key === "b" && field.value === "") {
+    event.preventDefault();
+    field.value = "b";
+    field.form.requestSubmit();
+  }
+});
+
+document.body.addEventListener("htmx:afterSwap", event => {
+  if (event.detail.target.id === "live") {
+    htmx.trigger(document.body, "live-changed");
+  }
+  if (document.getElementById("walk")) {
+    const next = document.querySelector("#walk .choice") ?? volts();
+    next?.focus({ preventScroll: true });
+    if (next === volts()) {
+      next?.select();
+    }
+  }
+});
