@@ -114,7 +114,7 @@ record WalkView(
         Optional<Reading> reading = stop.reading(now.moment());
         return new At(
                 stop.typed(),
-                words.say(stop.says()),
+                words.say(stop.says()).strip(),
                 words.message("page.walk.place", index + 1, stops.size()),
                 standing.map(each -> words.say(each.expectation())).orElse(List.of()),
                 reading.map(each -> EntryWriter.shown(each.entry(), now.sheet()))

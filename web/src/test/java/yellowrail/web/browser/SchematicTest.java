@@ -7,17 +7,28 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.microsoft.playwright.Page;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.amp.node.Bank;
+import yellowrail.core.amp.node.ChartNode;
+import yellowrail.core.amp.node.Expected;
+import yellowrail.core.amp.node.Feed;
+import yellowrail.core.amp.node.Hangs;
+import yellowrail.core.amp.node.NodeKind;
+import yellowrail.core.amp.node.Preset;
+import yellowrail.core.amp.node.Resistor;
+import yellowrail.core.amp.node.VoltageChart;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
@@ -97,6 +108,43 @@ class SchematicTest extends BrowserTest {
                 assertEquals("[]", page.evaluate(OVERLAPS, TOUCH).toString(), "amp " + id);
                 assertTrue(page.locator("svg.schematic:visible .power-tube").count() > 0);
             }
+        }
+    }
+
+    /** Two hundred nodes, every kind of stage among them, of names as long as they may be. */
+    @Test
+    void noWordsOfALargeChartLieOnOneAnother() {
+        List<ChartNode> nodes = new ArrayList<>();
+        for (int rail = 0; rail < 12; rail++) {
+            String name = "a supply of a long name ".substring(0, 21) + rail;
+            nodes.add(new ChartNode(
+                    name,
+                    NodeKind.SUPPLY,
+                    false,
+                    Optional.of(Expected.of(1234.5, Expected.Source.SCHEMATIC, NO)),
+                    "",
+                    "",
+                    rail == 0
+                            ? Optional.empty()
+                            : Optional.of(
+                                    new Feed(nodes.get(0).label(), Optional.of(Resistor.of(123456)), rail % 2 == 0)),
+                    Optional.empty(),
+                    Optional.of(new Bank(1e-4, 450, 2, NO)),
+                    Hangs.NOTHING,
+                    Channel.MONO));
+            for (Preset preset : Preset.values()) {
+                nodes.addAll(preset.nodes("VALVE-" + rail + preset.name().charAt(0) + preset.ordinal(), name));
+            }
+        }
+        while (nodes.size() < VoltageChart.MOST_NODES) {
+            nodes.add(ChartNode.of("somewhere in the amp " + nodes.size(), NodeKind.OTHER, false, Optional.empty()));
+        }
+        VoltageChart chart = new VoltageChart(nodes.subList(0, VoltageChart.MOST_NODES));
+        long id = RunningApplication.bean(AmpService.class).create(amps().get(2).with(chart));
+        for (Page page : List.of(chromium.laptop(RunningApplication.url()), chromium.phone(RunningApplication.url()))) {
+            page.navigate("/amps/" + id + "/chart");
+            assertEquals("[]", page.evaluate(OVERLAPS, TOUCH).toString());
+            assertThat(page.locator("svg.schematic:visible .probe")).hasCount(VoltageChart.MOST_NODES);
         }
     }
 
