@@ -5,6 +5,7 @@ import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Socket;
+import yellowrail.core.reading.ReadingKind;
 
 /** What a cathode stands on: those of one test point on one resistor, under the first of them in the row. */
 final class CathodeLines {
@@ -19,13 +20,15 @@ final class CathodeLines {
     private final List<Socket> row;
     private final int index;
     private final Socket socket;
+    private final StagePoints points;
 
     /** @param row the sockets that stand side by side with it */
-    CathodeLines(AmpSheet sheet, List<Socket> row, int index) {
+    CathodeLines(AmpSheet sheet, List<Socket> row, int index, StagePoints points) {
         this.sheet = sheet;
         this.row = row;
         this.index = index;
         this.socket = row.get(index);
+        this.points = points;
     }
 
     void draw(Sketch sketch) {
@@ -63,14 +66,26 @@ final class CathodeLines {
             sketch.wire(AXIS, FROM, AXIS, MIDDLE - 10)
                     .sign(Sign.METER, AXIS, MIDDLE)
                     .wire(AXIS, MIDDLE + 10, AXIS, GROUND);
+            read(sketch, MIDDLE);
         } else {
             sketch.wire(AXIS, FROM, AXIS, GROUND);
         }
         sketch.sign(Sign.GROUND, AXIS, GROUND);
     }
 
+    private void read(Sketch sketch, double y) {
+        points.draw(
+                sketch,
+                ReadingKind.SENSE_VOLTS,
+                socket.testPoint(),
+                AXIS,
+                y,
+                new StagePoints.Beside(AXIS + 14, GROUND + 10, 16));
+    }
+
     private void point(Sketch sketch) {
         sketch.sign(Sign.TEST_POINT, AXIS, POINT);
+        read(sketch, POINT);
         if (isDrawnBefore() || !socket.testPoint().equals(socket.label())) {
             sketch.name(SchematicFinding.Called.within(TubeBlock.NAME_FITS, socket.testPoint()), AXIS + 12, MIDDLE + 2);
         }

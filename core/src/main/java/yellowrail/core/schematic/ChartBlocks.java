@@ -72,7 +72,8 @@ final class ChartBlocks {
     private void alone(List<ChartNode> nodes) {
         for (int i = 0; i < nodes.size(); i += NodeBlock.IN_A_COLUMN) {
             List<ChartNode> column = nodes.subList(i, Math.min(nodes.size(), i + NodeBlock.IN_A_COLUMN));
-            blocks.add(NodeBlock.alone(column.stream().map(check::of).toList()));
+            blocks.add(NodeBlock.alone(
+                    column.stream().map(check::of).map(Probed::of).toList(), NodeBlock.TOP));
             drawn.addAll(column);
         }
     }

@@ -3,7 +3,6 @@ package yellowrail.core.schematic;
 import java.util.List;
 import java.util.stream.DoubleStream;
 import yellowrail.core.chart.Point;
-import yellowrail.core.walk.NodeStanding;
 
 /** One mark of a drawing. */
 public sealed interface Drawn {
@@ -82,13 +81,13 @@ public sealed interface Drawn {
     /**
      * Where a probe is put and a reading is entered.
      *
-     * @param standing the node as it was read, or not
+     * @param point as it was read, or not
      */
-    record Probe(NodeStanding standing, Point at) implements Drawn {
+    record Probe(Probed point, Point at) implements Drawn {
 
         @Override
         public Probe moved(double dx, double dy) {
-            return new Probe(standing, shifted(at, dx, dy));
+            return new Probe(point, shifted(at, dx, dy));
         }
 
         @Override

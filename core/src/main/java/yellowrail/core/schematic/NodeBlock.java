@@ -1,7 +1,6 @@
 package yellowrail.core.schematic;
 
 import java.util.List;
-import java.util.Optional;
 import yellowrail.core.amp.node.ChartNode;
 import yellowrail.core.amp.node.Resistor;
 import yellowrail.core.walk.NodeStanding;
@@ -10,6 +9,8 @@ import yellowrail.core.walk.NodeStanding;
 final class NodeBlock {
 
     static final int IN_A_COLUMN = 4;
+    /** As high as they may begin. */
+    static final double TOP = 34;
 
     private static final double FED = 46;
     private static final double NODE = 96;
@@ -20,9 +21,6 @@ final class NodeBlock {
     private static final int FITS = 15;
     /** Beside one that stands alone, and below what it is fed through. */
     private static final int FITS_ALONE = 12;
-
-    /** Below it volts are told with one more decimal. */
-    private static final double SMALL = 10;
 
     private NodeBlock() {}
 
@@ -48,8 +46,8 @@ final class NodeBlock {
         node.bank()
                 .ifPresent(bank -> sketch.capacitor(NODE, 0)
                         .figure(new SchematicFinding.RatedVolts(bank.ratedVolts()), NODE + 16, 60));
-        sketch.probe(standing, NODE, 0);
-        named(sketch, standing, SchematicFinding.Called.within(FITS, node.label()), NODE + 14, 24);
+        sketch.probe(Probed.of(standing), NODE, 0);
+        named(sketch, Probed.of(standing), SchematicFinding.Called.within(FITS, node.label()), NODE + 14, 24);
         return sketch.block();
     }
 
@@ -58,55 +56,23 @@ final class NodeBlock {
                 label.length() <= FITS_ALONE ? label : label.substring(0, FITS_ALONE - 1) + "\u2026");
     }
 
-    /** One below the other. */
-    static Block alone(List<NodeStanding> nodes) {
+    /** One below the other, from a level below the rail on. */
+    static Block alone(List<Probed> points, double from) {
         Sketch sketch = new Sketch(ALONE);
-        for (int i = 0; i < nodes.size(); i++) {
-            double y = 34 + STEP * i;
-            NodeStanding standing = nodes.get(i);
-            sketch.probe(standing, 14, y);
-            named(
-                    sketch,
-                    standing,
-                    SchematicFinding.Called.within(FITS_ALONE, standing.node().label()),
-                    28,
-                    y);
+        for (int i = 0; i < points.size(); i++) {
+            double y = from + STEP * i;
+            Probed point = points.get(i);
+            SchematicFinding name = point.called() instanceof SchematicFinding.Called called
+                    ? SchematicFinding.Called.within(FITS_ALONE, called.name())
+                    : point.called();
+            sketch.probe(point, 14, y);
+            named(sketch, point, name, 28, y);
         }
         return sketch.apart();
     }
 
     /** A name and below it what was read, or what it should read. */
-    static void named(Sketch sketch, NodeStanding standing, SchematicFinding name, double x, double y) {
-        SchematicFinding volts = volts(standing);
-        sketch.name(name, x, y)
-                .figure(
-                        how(standing)
-                                .<SchematicFinding>map(how -> new SchematicFinding.VoltsAndHow(volts, how))
-                                .orElse(volts),
-                        x,
-                        y + 16);
-    }
-
-    static SchematicFinding volts(NodeStanding standing) {
-        if (standing.isRead()) {
-            return Math.abs(standing.volts()) < SMALL
-                    ? new SchematicFinding.SmallNodeVolts(standing.volts())
-                    : new SchematicFinding.NodeVolts(standing.volts());
-        }
-        return standing.window()
-                .<SchematicFinding>map(window -> new SchematicFinding.Wanted(window.middle()))
-                .orElseGet(SchematicFinding.NoVolts::new);
-    }
-
-    /** A word to a reading that wants one. */
-    static Optional<SchematicFinding> how(NodeStanding standing) {
-        return switch (standing.verdict()) {
-            case OVER_RATING -> Optional.of(new SchematicFinding.Over());
-            case OUT_OF_FAMILY -> Optional.of(new SchematicFinding.Unlike());
-            case HIGH -> Optional.of(new SchematicFinding.High());
-            case LOW -> Optional.of(new SchematicFinding.Low());
-            case PULSING -> Optional.of(new SchematicFinding.Pulses());
-            default -> standing.freshness().isFresh() ? Optional.empty() : Optional.of(new SchematicFinding.Old());
-        };
+    static void named(Sketch sketch, Probed point, SchematicFinding name, double x, double y) {
+        sketch.name(name, x, y).figure(point.figure(), x, y + 16);
     }
 }

@@ -33,7 +33,12 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
      * @param most how wide it may be; a single block may be wider
      */
     public static Schematic of(AmpSheet sheet, Map<String, String> written, double most) {
-        return laidOut(rows(sheet, written, most - 2 * EDGE));
+        return of(sheet, written, StagePoints.NONE, most);
+    }
+
+    /** The same with what was read at its points. */
+    public static Schematic of(AmpSheet sheet, Map<String, String> written, StagePoints points, double most) {
+        return laidOut(rows(sheet, written, points.undrawn(), most - 2 * EDGE));
     }
 
     /** The rest of the amp as its voltage chart tells it. */
@@ -80,7 +85,8 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
     }
 
     /** The tubes of a row know one another: their lines go on from one to the next. */
-    private static List<List<Block>> rows(AmpSheet sheet, Map<String, String> written, double most) {
+    private static List<List<Block>> rows(
+            AmpSheet sheet, Map<String, String> written, StagePoints points, double most) {
         Rows rows = new Rows(most);
         rows.add(SupplyBlock.of(sheet));
         rows.add(SupplyBlock.screens(sheet));
@@ -93,7 +99,7 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
                 List<Socket> row = left.subList(0, fit);
                 for (int i = 0; i < fit; i++) {
                     rows.add(TubeBlock.of(
-                            sheet, row, i, written.getOrDefault(row.get(i).label(), "")));
+                            sheet, row, i, written.getOrDefault(row.get(i).label(), ""), points));
                 }
                 left = left.subList(fit, left.size());
             }
@@ -103,6 +109,10 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
             rows.add(BiasBlock.of(sheet));
         }
         rows.add(BiasBlock.heaters(sheet));
+        List<Probed> left = points.left();
+        for (int i = 0; i < left.size(); i += NodeBlock.IN_A_COLUMN) {
+            rows.add(NodeBlock.alone(left.subList(i, Math.min(left.size(), i + NodeBlock.IN_A_COLUMN)), Levels.PULL));
+        }
         return rows.all();
     }
 

@@ -4,6 +4,7 @@ import yellowrail.core.amp.node.NodeKind;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.In;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.reading.ReadingKind;
 
 /** What stands beside a symbol. */
 public sealed interface SchematicFinding extends Finding {
@@ -80,6 +81,12 @@ public sealed interface SchematicFinding extends Finding {
     record Wanted(@In(value = Unit.VOLT, given = true) double volts) implements SchematicFinding {}
 
     record VoltsAndHow(SchematicFinding volts, SchematicFinding how) implements SchematicFinding {}
+
+    record AtStage(String place, ReadingKind kind) implements SchematicFinding {}
+
+    record Hot() implements SchematicFinding {}
+
+    record Cold() implements SchematicFinding {}
 
     record Over() implements SchematicFinding {}
 

@@ -3,7 +3,6 @@ package yellowrail.core.schematic;
 import java.util.ArrayList;
 import java.util.List;
 import yellowrail.core.chart.Point;
-import yellowrail.core.walk.NodeStanding;
 
 /**
  * A block while it is being drawn: what hangs from a stretch of the rail, x from its left edge, y down from the rail.
@@ -50,8 +49,8 @@ final class Sketch {
         return this;
     }
 
-    Sketch probe(NodeStanding standing, double x, double y) {
-        drawn.add(new Drawn.Probe(standing, new Point(x, y)));
+    Sketch probe(Probed point, double x, double y) {
+        drawn.add(new Drawn.Probe(point, new Point(x, y)));
         return this;
     }
 

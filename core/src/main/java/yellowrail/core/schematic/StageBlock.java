@@ -74,11 +74,12 @@ final class StageBlock {
         cathode(sketch, i, axis);
         at(grids, i).ifPresent(grid -> {
             double x = axis - left + GRID;
+            Probed point = Probed.of(grid);
             sketch.wire(axis - RADIUS, TUBE, x, TUBE)
-                    .probe(grid, x, TUBE)
+                    .probe(point, x, TUBE)
                     .name(kind(grid), x - 8, TUBE - 12)
-                    .figure(NodeBlock.volts(grid), x - 8, TUBE + 20);
-            NodeBlock.how(grid).ifPresent(how -> sketch.figure(how, x - 8, TUBE + 36));
+                    .figure(point.volts(), x - 8, TUBE + 20);
+            point.how().ifPresent(how -> sketch.figure(how, x - 8, TUBE + 36));
         });
     }
 
@@ -101,8 +102,8 @@ final class StageBlock {
             sketch.wire(axis, plate.isPresent() ? PLATE : 0, axis, TUBE - RADIUS);
         }
         plate.ifPresent(found -> {
-            sketch.probe(found, axis, PLATE);
-            NodeBlock.named(sketch, found, kind(found), axis + 14, PLATE - 8);
+            sketch.probe(Probed.of(found), axis, PLATE);
+            NodeBlock.named(sketch, Probed.of(found), kind(found), axis + 14, PLATE - 8);
         });
     }
 
@@ -121,8 +122,8 @@ final class StageBlock {
                     .toGround()
                     .ifPresent(
                             resistor -> sketch.figure(SchematicFinding.ofOhms(resistor.ohms()), axis + 10, GROUND - 8));
-            sketch.probe(found, axis, CATHODE);
-            NodeBlock.named(sketch, found, kind(found), axis + 14, CATHODE - 2);
+            sketch.probe(Probed.of(found), axis, CATHODE);
+            NodeBlock.named(sketch, Probed.of(found), kind(found), axis + 14, CATHODE - 2);
         });
     }
 }

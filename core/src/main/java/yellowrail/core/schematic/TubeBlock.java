@@ -5,13 +5,14 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
+import yellowrail.core.reading.ReadingKind;
 
 /** A power tube with what it hangs on and stands on. */
 final class TubeBlock {
 
-    static final double WIDTH = 104;
+    static final double WIDTH = 128;
     static final double AXIS = 46;
-    private static final double SCREEN = 88;
+    private static final double SCREEN = 112;
     private static final double GRID = 12;
     static final double RADIUS = 24;
     private static final double LOOSE = Levels.TUBE + 48;
@@ -24,26 +25,36 @@ final class TubeBlock {
     private final List<Socket> row;
     private final int index;
     private final String written;
+    private final StagePoints points;
 
-    private TubeBlock(AmpSheet sheet, List<Socket> row, int index, String written) {
+    private TubeBlock(AmpSheet sheet, List<Socket> row, int index, String written, StagePoints points) {
         this.sheet = sheet;
         this.row = row;
         this.index = index;
         this.written = written;
+        this.points = points;
     }
 
     /**
      * @param row the sockets of its channel that stand side by side with it, in their order
      * @param written what is written on the tube; blank for nothing
+     * @param points what was read
      */
-    static Block of(AmpSheet sheet, List<Socket> row, int index, String written) {
-        TubeBlock block = new TubeBlock(sheet, row, index, written);
+    static Block of(AmpSheet sheet, List<Socket> row, int index, String written, StagePoints points) {
+        TubeBlock block = new TubeBlock(sheet, row, index, written, points);
         Sketch sketch = new Sketch(WIDTH);
         block.plate(sketch);
         block.screen(sketch);
         block.grid(sketch);
-        new CathodeLines(sheet, row, index).draw(sketch);
+        new CathodeLines(sheet, row, index, points).draw(sketch);
         block.names(sketch);
+        points.draw(
+                sketch,
+                ReadingKind.PLATE,
+                block.socket().label(),
+                AXIS,
+                Levels.TUBE - RADIUS,
+                new StagePoints.Beside(AXIS + 12, Levels.TUBE - RADIUS - 4, -15));
         return sketch.block();
     }
 

@@ -1,6 +1,6 @@
 package yellowrail.web.schematic;
 
-import yellowrail.core.walk.NodeStanding;
+import yellowrail.core.schematic.Probed;
 
 /** The shape of a node, about its middle: full when fresh, half when stale, empty when missing; ringed where wrong. */
 final class ProbePath {
@@ -12,8 +12,8 @@ final class ProbePath {
 
     private ProbePath() {}
 
-    static String of(NodeStanding standing) {
-        String shape = standing.isRead() && !standing.freshness().isFresh() ? HALF : DISC;
-        return standing.verdict().isWrong() ? shape + RING : shape;
+    static String of(Probed point) {
+        String shape = point.state() == Probed.State.STALE ? HALF : DISC;
+        return point.wrong() ? shape + RING : shape;
     }
 }

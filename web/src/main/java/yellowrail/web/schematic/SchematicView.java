@@ -7,11 +7,11 @@ import java.util.Map;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.chart.Point;
 import yellowrail.core.finding.Code;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.schematic.Drawn;
+import yellowrail.core.schematic.Probed;
 import yellowrail.core.schematic.Schematic;
+import yellowrail.core.schematic.StagePoints;
 import yellowrail.core.walk.ChartCheck;
-import yellowrail.core.walk.NodeStanding;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.words.Words;
 
@@ -45,11 +45,12 @@ public record SchematicView(
     /**
      * A node that can be touched.
      *
+     * @param typed what stands before its number on the entry line
      * @param look fresh, stale or missing, and its verdict
      * @param path of its shape
      * @param says all of it in words
      */
-    public record Probe(String label, String look, String path, String x, String y, String says) {}
+    public record Probe(String typed, String look, String path, String x, String y, String says) {}
 
     /** The same amp for a wide screen and for a phone. */
     public record Both(SchematicView wide, SchematicView narrow) {}
@@ -57,6 +58,13 @@ public record SchematicView(
     /** @param written what is written on the tubes, by socket */
     public static Both of(AmpSheet sheet, Map<String, String> written, Words words) {
         return new Both(of(Schematic.of(sheet, written, WIDE), words), of(Schematic.of(sheet, written, NARROW), words));
+    }
+
+    /** The same with what was read at the points of its stage. */
+    public static Both of(AmpSheet sheet, Map<String, String> written, StagePoints points, Words words) {
+        return new Both(
+                of(Schematic.of(sheet, written, points, WIDE), words),
+                of(Schematic.of(sheet, written, points, NARROW), words));
     }
 
     /** An amp's chart for a wide screen and for a phone. */
@@ -100,19 +108,19 @@ public record SchematicView(
     }
 
     private static Probe probe(Drawn.Probe probe, Words words) {
-        NodeStanding standing = probe.standing();
-        String state = !standing.isRead() ? "missing" : standing.freshness().isFresh() ? "fresh" : "stale";
+        Probed point = probe.point();
+        String state = Code.of(point.state());
         return new Probe(
-                standing.node().label(),
-                standing.verdict().isWrong() ? state + " wrong" : state,
-                ProbePath.of(standing),
+                point.typed(),
+                point.wrong() ? state + " wrong" : state,
+                ProbePath.of(point),
                 Plot.px(probe.at().x()),
                 Plot.px(probe.at().y()),
                 words.message(
                         "page.walk.probe",
-                        standing.node().label(),
-                        standing.isRead() ? Figures.volts(standing.volts()) : "",
-                        words.name(standing.verdict()),
+                        words.say(point.called()).strip(),
+                        words.say(point.volts()),
+                        point.how().map(words::say).orElse(""),
                         words.message("page.walk." + state)));
     }
 

@@ -58,8 +58,8 @@ class WalkController {
 
     /** The chart as it was read, as part of another page; nothing where there is none. */
     @GetMapping("/amps/{ampId}/chart/drawing")
-    ModelAndView drawing(@PathVariable long ampId) {
-        return pages.drawing(ampId);
+    ModelAndView drawing(@PathVariable long ampId, @RequestParam(defaultValue = "false") boolean stage) {
+        return pages.drawing(ampId, stage);
     }
 
     /**

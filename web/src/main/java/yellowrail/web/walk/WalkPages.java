@@ -7,6 +7,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.StageSummary;
+import yellowrail.core.schematic.StagePoints;
 import yellowrail.core.station.Station;
 import yellowrail.core.timeline.Timeline;
 import yellowrail.core.walk.AmpAudit;
@@ -18,6 +19,7 @@ import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunService;
 import yellowrail.web.schematic.SchematicView;
+import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
 
@@ -28,12 +30,14 @@ class WalkPages {
     private final RunService runs;
     private final AmpService amps;
     private final StationService stations;
+    private final SeatService seats;
     private final Words words;
 
-    WalkPages(RunService runs, AmpService amps, StationService stations, Words words) {
+    WalkPages(RunService runs, AmpService amps, StationService stations, SeatService seats, Words words) {
         this.runs = runs;
         this.amps = amps;
         this.stations = stations;
+        this.seats = seats;
         this.words = words;
     }
 
@@ -69,24 +73,41 @@ class WalkPages {
                         WalkView.of(runId, timeline, check, AuditView.of(audit, sheet, words), route, node, words));
     }
 
-    /** What was read in the newest run, its nodes leading to the walk while that is open. */
-    ModelAndView drawing(long ampId) {
+    /**
+     * What was read in the newest run, its points leading to the walk while that is open.
+     *
+     * @param withStage whether the output stage is drawn above the chart
+     */
+    ModelAndView drawing(long ampId, boolean withStage) {
         Optional<Run> run = runs.newestOf(ampId);
         AmpSheet sheet = amps.newest(ampId).sheet();
-        if (sheet.chart().isEmpty()) {
+        Optional<Timeline> timeline = run.map(
+                        found -> runs.wholeTimelines(List.of(found)).get(found))
+                .filter(found -> found.present().sheet().equals(sheet));
+        if (sheet.chart().isEmpty() && !withStage) {
             return new ModelAndView("schematic/drawing :: nothing");
         }
-        ChartCheck check = run.map(found ->
-                        new ChartCheck(runs.wholeTimelines(List.of(found)).get(found), runs.nodesAsLeft(found)))
-                .filter(found -> found.chart().equals(sheet.chart()))
+        ChartCheck check = timeline.map(found -> new ChartCheck(found, runs.nodesAsLeft(run.get())))
                 .orElseGet(() -> ChartCheck.unread(sheet));
         return new ModelAndView("walk/page :: drawing")
-                .addObject("both", SchematicView.of(check, words))
+                .addObject(
+                        "stage",
+                        withStage
+                                ? timeline.map(found -> stage(ampId, run.get(), found))
+                                        .orElse(null)
+                                : null)
+                .addObject("both", check.chart().isEmpty() ? null : SchematicView.of(check, words))
                 .addObject(
                         "touch",
                         run.filter(Run::isOpen)
                                 .map(found -> Touch.of(found.id(), Route.NEAREST, ""))
                                 .orElse(null))
                 .addObject("ampId", ampId);
+    }
+
+    private SchematicView.Both stage(long ampId, Run run, Timeline timeline) {
+        StagePoints points =
+                StagePoints.of(timeline.present(), StageSummary.of(timeline).tubes());
+        return SchematicView.of(timeline.present().sheet(), seats.labels(ampId, run.id()), points, words);
     }
 }

@@ -33,7 +33,7 @@ record WalkView(
         String route,
         String total,
         List<Row> wrong,
-        List<String> notRead,
+        List<Row> notRead,
         List<String> compared,
         List<String> cautions,
         List<Row> rows,
@@ -61,6 +61,7 @@ record WalkView(
 
     /** A node in words. */
     record Row(
+            String typed,
             String label,
             String read,
             String freshness,
@@ -81,17 +82,12 @@ record WalkView(
                 route.name().toLowerCase(Locale.ROOT),
                 String.valueOf(stops.size()),
                 toldOnce(wrong.stream().map(each -> row(each, words)).toList()),
-                check.notRead().stream().map(each -> each.node().label()).toList(),
+                check.notRead().stream().map(each -> row(each, words)).toList(),
                 words.say(check.compared()),
                 words.say(Stop.cautions(now.sheet())),
                 check.standings().stream().map(each -> row(each, words)).toList(),
                 check.chart().isEmpty() ? null : SchematicView.of(check, words),
-                Touch.of(
-                        runId,
-                        route,
-                        at == null || stops.get(index).node().isEmpty()
-                                ? ""
-                                : stops.get(index).place()),
+                Touch.of(runId, route, at == null ? "" : at.typed()),
                 audit);
     }
 
@@ -130,6 +126,7 @@ record WalkView(
         Set<String> told = new HashSet<>();
         return rows.stream()
                 .map(row -> new Row(
+                        row.typed(),
                         row.label(),
                         row.read(),
                         row.freshness(),
@@ -142,6 +139,7 @@ record WalkView(
 
     private static Row row(NodeStanding standing, Words words) {
         return new Row(
+                standing.node().typed(),
                 standing.node().label(),
                 standing.isRead() ? volts(standing) : "",
                 standing.freshness().why().map(words::say).orElse(""),

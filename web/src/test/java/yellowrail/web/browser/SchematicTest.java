@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Page;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,8 +32,12 @@ import yellowrail.core.amp.node.Resistor;
 import yellowrail.core.amp.node.VoltageChart;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.walk.Route;
+import yellowrail.core.walk.Stop;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.RunEntries;
+import yellowrail.web.run.RunService;
 
 /** The drawing of amps of every kind: no two words lie on one another, none leaves it, at both sizes. */
 class SchematicTest extends BrowserTest {
@@ -111,6 +116,37 @@ class SchematicTest extends BrowserTest {
         }
     }
 
+    /** The same with every point of the stage read, at the station where they are. */
+    @Test
+    void noReadingsLieOnOneAnother() {
+        AmpService service = RunningApplication.bean(AmpService.class);
+        Page laptop = chromium.laptop(RunningApplication.url());
+        Page phone = chromium.phone(RunningApplication.url());
+        for (AmpSheet sheet : amps()) {
+            long run = RunningApplication.bean(RunService.class)
+                    .begin(service.create(sheet))
+                    .id();
+            OffsetDateTime now = OffsetDateTime.now();
+            for (Stop stop : Stop.of(sheet, Route.LISTED)) {
+                String volts = switch (stop.kind()) {
+                    case MAINS -> "118.7";
+                    case HEATER -> "6.38";
+                    case PLATE -> "452.4";
+                    case BIAS -> "-46.8";
+                    default -> sheet.current().shows() == Unit.VOLT ? "9.85" : "361.4";
+                };
+                RunningApplication.bean(RunEntries.class).enterAsFound(run, stop.typed() + " " + volts, now);
+            }
+            for (Page page : List.of(laptop, phone)) {
+                page.navigate("/runs/" + run + "?at=measure");
+                assertThat(page.locator("svg.schematic:visible .probe"))
+                        .hasCount(Stop.of(sheet, Route.LISTED).size());
+                assertThat(page.locator("svg.schematic:visible .probe.missing")).hasCount(0);
+                assertEquals("[]", page.evaluate(OVERLAPS, TOUCH).toString(), sheet.tubeType());
+            }
+        }
+    }
+
     /** Two hundred nodes, every kind of stage among them, of names as long as they may be. */
     @Test
     void noWordsOfALargeChartLieOnOneAnother() {
@@ -170,21 +206,22 @@ class SchematicTest extends BrowserTest {
     private static final String OVERLAPS = """
             touch => {
               const shown = each => each.getClientRects().length > 0;
-              const svg = [...document.querySelectorAll("svg.schematic")].find(shown);
-              const frame = svg.getBoundingClientRect();
-              const texts = [...svg.querySelectorAll("text")];
-              const boxes = texts.map(text => [text.textContent, text.getBoundingClientRect()]);
               const wrong = [];
-              boxes.forEach(([one, a], i) => {
-                if (a.left < frame.left - touch || a.right > frame.right + touch || a.top < frame.top - touch
-                    || a.bottom > frame.bottom + touch || a.right > innerWidth) {
-                  wrong.push(`${one} leaves the drawing`);
-                }
-                boxes.slice(0, i).forEach(([other, b]) => {
-                  if (a.left < b.right - touch && b.left < a.right - touch && a.top < b.bottom - touch
-                      && b.top < a.bottom - touch) {
-                    wrong.push(`${one} on ${other}`);
+              [...document.querySelectorAll("svg.schematic")].filter(shown).forEach(svg => {
+                const frame = svg.getBoundingClientRect();
+                const texts = [...svg.querySelectorAll("text")];
+                const boxes = texts.map(text => [text.textContent, text.getBoundingClientRect()]);
+                boxes.forEach(([one, a], i) => {
+                  if (a.left < frame.left - touch || a.right > frame.right + touch || a.top < frame.top - touch
+                      || a.bottom > frame.bottom + touch || a.right > innerWidth) {
+                    wrong.push(`${one} leaves the drawing`);
                   }
+                  boxes.slice(0, i).forEach(([other, b]) => {
+                    if (a.left < b.right - touch && b.left < a.right - touch && a.top < b.bottom - touch
+                        && b.top < a.bottom - touch) {
+                      wrong.push(`${one} on ${other}`);
+                    }
+                  });
                 });
               });
               return wrong;

@@ -160,7 +160,7 @@ class WalkDayTest extends BrowserTest {
         Page page = chromium.phone(RunningApplication.url());
         paste(page, amp, CHART);
         page.navigate("/runs/" + run(amp) + "/walk");
-        page.locator("svg.schematic:visible .probe[data-node='V2a cathode']").click();
+        page.locator("svg.schematic:visible .probe[data-node='at V2a cathode']").click();
         assertThat(page.locator(".stop b")).hasText("V2a cathode");
         page.locator("#volts").fill("1.93");
         page.locator("#volts").press("Enter");

@@ -1,0 +1,77 @@
+package yellowrail.core.schematic;
+
+import java.util.Optional;
+import yellowrail.core.timeline.Freshness;
+import yellowrail.core.walk.NodeStanding;
+
+/**
+ * A place where a probe is put, as it was read, or not.
+ *
+ * @param typed what stands before its number on the entry line
+ * @param called what it is called
+ * @param volts what was read; what it should read where it was not
+ * @param how a word to it, where it wants one
+ * @param state whether what was read still speaks of what is on the bench
+ * @param wrong whether something is wrong with it
+ */
+public record Probed(
+        String typed,
+        SchematicFinding called,
+        SchematicFinding volts,
+        Optional<SchematicFinding> how,
+        State state,
+        boolean wrong) {
+
+    /** Below it volts are told with one more decimal. */
+    private static final double SMALL = 10;
+
+    /** What a reading is worth. */
+    public enum State {
+        FRESH,
+        STALE,
+        MISSING;
+
+        static State of(boolean read, Freshness freshness) {
+            return !read ? MISSING : freshness.isFresh() ? FRESH : STALE;
+        }
+    }
+
+    /** A node of the chart. */
+    static Probed of(NodeStanding standing) {
+        return new Probed(
+                standing.node().typed(),
+                new SchematicFinding.Called(standing.node().label()),
+                volts(standing),
+                how(standing),
+                State.of(standing.isRead(), standing.freshness()),
+                standing.verdict().isWrong());
+    }
+
+    /** The reading with the word to it. */
+    SchematicFinding figure() {
+        return how.<SchematicFinding>map(word -> new SchematicFinding.VoltsAndHow(volts, word))
+                .orElse(volts);
+    }
+
+    private static SchematicFinding volts(NodeStanding standing) {
+        if (standing.isRead()) {
+            return Math.abs(standing.volts()) < SMALL
+                    ? new SchematicFinding.SmallNodeVolts(standing.volts())
+                    : new SchematicFinding.NodeVolts(standing.volts());
+        }
+        return standing.window()
+                .<SchematicFinding>map(window -> new SchematicFinding.Wanted(window.middle()))
+                .orElseGet(SchematicFinding.NoVolts::new);
+    }
+
+    private static Optional<SchematicFinding> how(NodeStanding standing) {
+        return switch (standing.verdict()) {
+            case OVER_RATING -> Optional.of(new SchematicFinding.Over());
+            case OUT_OF_FAMILY -> Optional.of(new SchematicFinding.Unlike());
+            case HIGH -> Optional.of(new SchematicFinding.High());
+            case LOW -> Optional.of(new SchematicFinding.Low());
+            case PULSING -> Optional.of(new SchematicFinding.Pulses());
+            default -> standing.freshness().isFresh() ? Optional.empty() : Optional.of(new SchematicFinding.Old());
+        };
+    }
+}
