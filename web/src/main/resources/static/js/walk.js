@@ -16,8 +16,8 @@ document.body.addEventListener("htmx:afterSwap", event => {
   if (event.detail.target.id === "live") {
     htmx.trigger(document.body, "live-changed");
   }
-  if (document.getElementById("walk")) {
-    const next = document.querySelector("#walk .choice") ?? volts();
+  if (document.querySelector(".walk")) {
+    const next = document.querySelector(".walk .choice") ?? volts();
     next?.focus({ preventScroll: true });
     if (next === volts()) {
       next?.select();

@@ -21,6 +21,7 @@ class SafetyGate {
     private static final Set<ReadingKind> LIVE = EnumSet.complementOf(EnumSet.of(
             ReadingKind.MAINS,
             ReadingKind.RESISTOR_COLD,
+            ReadingKind.DRAINED,
             ReadingKind.TURN,
             ReadingKind.TUBE,
             ReadingKind.SHEET,

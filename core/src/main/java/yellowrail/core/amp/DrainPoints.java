@@ -1,8 +1,8 @@
-package yellowrail.core.amp.node;
+package yellowrail.core.amp;
 
 import java.util.ArrayList;
 import java.util.List;
-import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.node.ChartNode;
 
 /** Where an amp's capacitors are read before hands go in: those of its chart; without one, those that every amp has. */
 public final class DrainPoints {
@@ -22,9 +22,18 @@ public final class DrainPoints {
             points.add(RESERVOIR);
             points.add(SCREENS);
         }
-        if (!sheet.bias().isCathode() && points.stream().noneMatch(BIAS::equalsIgnoreCase)) {
+        if (!sheet.bias().isCathode() && sheet.chart().nodes().stream().noneMatch(DrainPoints::isBias)) {
             points.add(BIAS);
         }
         return points;
+    }
+
+    /** Of all supplies that are charged, only the bias is negative. */
+    private static boolean isBias(ChartNode node) {
+        return node.bank().isPresent()
+                && (node.isCalled(BIAS)
+                        || node.expected()
+                                .filter(expected -> expected.low() < 0)
+                                .isPresent());
     }
 }

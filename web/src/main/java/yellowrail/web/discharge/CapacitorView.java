@@ -1,0 +1,88 @@
+package yellowrail.web.discharge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import yellowrail.core.capacitor.SeriesStack;
+import yellowrail.core.discharge.BankCheck;
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
+import yellowrail.web.words.Words;
+
+/**
+ * A capacitor or a stack as the page shows it.
+ *
+ * @param share of the whole that the worst placed of a stack takes, percent; 0 for a single one
+ * @param rated of the whole that one is rated for, percent
+ * @param says its sentences, what matters most first
+ */
+record CapacitorView(String label, String what, boolean over, double share, double rated, List<String> says) {
+
+    private static final double MINUTES_FROM = 120;
+
+    static CapacitorView of(String label, BankCheck check, Words words) {
+        double volts = Math.abs(check.volts());
+        List<String> says = new ArrayList<>();
+        says.add(words.message(
+                check.isOver() ? "page.capacitors.over" : "page.capacitors.within",
+                volts(volts),
+                volts(check.bank().ratedVolts())));
+        check.bare().ifPresent(bare -> sharing(check, bare, volts, says, words));
+        says.add(words.message(
+                "page.capacitors.stored",
+                Figures.fixed(check.joules(), 1),
+                time(check.secondsByBleeders(), words),
+                time(OptionalDouble.of(check.secondsByResistor()), words),
+                Figures.in(Unit.KILOHM, check.resistorOhms()),
+                Figures.fixed(check.resistorWatts(), 1)));
+        double worst = check.stack().map(stack -> stack.worst(volts) / volts).orElse(0.0);
+        return new CapacitorView(
+                label,
+                words.message(
+                        "page.capacitors.what",
+                        String.valueOf(check.bank().inSeries()),
+                        Figures.in(Unit.MICROFARAD, check.bank().farads()),
+                        Figures.in(Unit.VOLT, check.bank().volts())),
+                check.isOver()
+                        || check.stack()
+                                .filter(stack ->
+                                        stack.worst(volts) > check.bank().volts())
+                                .isPresent(),
+                100 * worst,
+                100 * check.bank().volts() / volts,
+                says);
+    }
+
+    private static void sharing(BankCheck check, SeriesStack bare, double volts, List<String> says, Words words) {
+        says.add(words.message(
+                "page.capacitors.bare",
+                volts(bare.worst(volts)),
+                volts(check.bank().volts())));
+        SeriesStack stack = check.stack().orElseThrow();
+        if (stack.bleeder().isPresent()) {
+            says.add(words.message(
+                    "page.capacitors.with-bleeders",
+                    Figures.in(Unit.KILOHM, stack.bleeder().getAsDouble()),
+                    volts(stack.worst(volts)),
+                    Figures.milliamps(stack.amps(volts)),
+                    Figures.watts(stack.watts(volts)),
+                    Figures.watts(stack.worstWatts(volts))));
+        }
+        bare.largestBleeder(volts)
+                .ifPresent(ohms -> says.add(words.message("page.capacitors.largest", Figures.in(Unit.KILOHM, ohms))));
+    }
+
+    private static String volts(double volts) {
+        return Figures.fixed(volts, 0) + " V";
+    }
+
+    private static String time(OptionalDouble seconds, Words words) {
+        if (seconds.isEmpty()) {
+            return words.message("page.capacitors.never");
+        }
+        double value = seconds.getAsDouble();
+        return value < MINUTES_FROM
+                ? Figures.fixed(value, value < 10 ? 1 : 0) + " s"
+                : Figures.fixed(Unit.MINUTE.fromSi(value), 1) + " min";
+    }
+}

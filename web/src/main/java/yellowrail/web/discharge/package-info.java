@@ -1,0 +1,2 @@
+/** The discharge walk: {@link yellowrail.web.discharge.DischargeController}. */
+package yellowrail.web.discharge;
