@@ -12,12 +12,13 @@ import yellowrail.web.words.Words;
 /**
  * A capacitor or a stack as the page shows it.
  *
- * @param share of the whole that the worst placed of a stack takes, percent; 0 for a single one
- * @param rated of the whole that one is rated for, percent
+ * @param share of the bar that the worst placed of a stack takes, px; 0 for a single one
+ * @param rated of the bar that one is rated for, px
  * @param says its sentences, what matters most first
  */
 record CapacitorView(String label, String what, boolean over, double share, double rated, List<String> says) {
 
+    private static final double WIDTH = 400;
     private static final double MINUTES_FROM = 120;
 
     static CapacitorView of(String label, BankCheck check, Words words) {
@@ -48,8 +49,8 @@ record CapacitorView(String label, String what, boolean over, double share, doub
                                 .filter(stack ->
                                         stack.worst(volts) > check.bank().volts())
                                 .isPresent(),
-                100 * worst,
-                100 * check.bank().volts() / volts,
+                WIDTH * worst,
+                WIDTH * check.bank().volts() / volts,
                 says);
     }
 

@@ -94,7 +94,10 @@ class ChartController {
         if (what.equals("as-left")) {
             return page(amp, form.with(written(asLeft(read.nodes(), runs.nodesAsLeft(id)))), faults, List.of());
         }
-        return amps.save(id, form.version(), amp.sheet().with(new VoltageChart(read.nodes())))
+        return amps.save(
+                                id,
+                                form.version(),
+                                amp.sheet().with(amp.sheet().chart().withNodes(read.nodes())))
                         .isPresent()
                 ? new ModelAndView("redirect:/amps/" + id + "/chart")
                 : conflict(amp, form, faults);

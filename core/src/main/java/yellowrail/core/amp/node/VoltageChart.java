@@ -10,19 +10,39 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** The nodes of an amp besides those of its output stage, in the order in which they were listed. */
-public record VoltageChart(List<ChartNode> nodes) {
+/**
+ * The nodes of an amp besides those of its output stage, and its heaters.
+ *
+ * @param nodes in the order in which they were listed
+ * @param windings that heat
+ */
+public record VoltageChart(List<ChartNode> nodes, List<HeaterWinding> windings) {
 
-    public static final VoltageChart EMPTY = new VoltageChart(List.of());
+    public static final VoltageChart EMPTY = new VoltageChart(List.of(), List.of());
     public static final int MOST_NODES = 200;
 
     /** @throws IllegalArgumentException if {@link #faults} finds any */
     public VoltageChart {
         nodes = List.copyOf(nodes);
+        windings = List.copyOf(windings);
         List<ChartFault> faults = faults(nodes);
         if (!faults.isEmpty()) {
             throw new IllegalArgumentException(faults.get(0).toString());
         }
+    }
+
+    public VoltageChart(List<ChartNode> nodes) {
+        this(nodes, List.of());
+    }
+
+    /** The same heaters under other nodes. */
+    public VoltageChart withNodes(List<ChartNode> others) {
+        return new VoltageChart(others, windings);
+    }
+
+    /** The same nodes with other heaters. */
+    public VoltageChart withWindings(List<HeaterWinding> others) {
+        return new VoltageChart(nodes, others);
     }
 
     /** What is wrong with nodes as the parts of one chart. */

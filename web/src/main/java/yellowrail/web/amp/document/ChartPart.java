@@ -9,12 +9,13 @@ import yellowrail.core.amp.node.ChartNode;
 import yellowrail.core.amp.node.Expected;
 import yellowrail.core.amp.node.Feed;
 import yellowrail.core.amp.node.Hangs;
+import yellowrail.core.amp.node.HeaterWinding;
 import yellowrail.core.amp.node.NodeKind;
 import yellowrail.core.amp.node.Resistor;
 import yellowrail.core.amp.node.VoltageChart;
 
 /** The voltage chart as it is stored. */
-record ChartPart(List<NodePart> nodes) {
+record ChartPart(List<NodePart> nodes, List<WindingPart> windings) {
 
     /** A node. */
     record NodePart(
@@ -42,8 +43,46 @@ record ChartPart(List<NodePart> nodes) {
     /** Its capacitors. */
     record BankPart(double farads, double volts, int inSeries, OptionalDouble bleederOhms) {}
 
+    /** A winding that heats. */
+    record WindingPart(
+            String label,
+            double volts,
+            OptionalDouble ratedAmps,
+            OptionalDouble bare,
+            OptionalDouble loaded,
+            List<LoadPart> loads) {}
+
+    /** What hangs on it. */
+    record LoadPart(String type, int count, OptionalDouble amps) {}
+
     static ChartPart of(VoltageChart chart) {
-        return new ChartPart(chart.nodes().stream().map(ChartPart::part).toList());
+        return new ChartPart(
+                chart.nodes().stream().map(ChartPart::part).toList(),
+                chart.windings().stream().map(ChartPart::part).toList());
+    }
+
+    private static WindingPart part(HeaterWinding winding) {
+        return new WindingPart(
+                winding.label(),
+                winding.volts(),
+                winding.ratedAmps(),
+                winding.bare(),
+                winding.loaded(),
+                winding.loads().stream()
+                        .map(load -> new LoadPart(load.type(), load.count(), load.amps()))
+                        .toList());
+    }
+
+    private static HeaterWinding winding(WindingPart part) {
+        return new HeaterWinding(
+                part.label(),
+                part.volts(),
+                part.ratedAmps(),
+                part.bare(),
+                part.loaded(),
+                part.loads().stream()
+                        .map(load -> new HeaterWinding.Load(load.type(), load.count(), load.amps()))
+                        .toList());
     }
 
     private static NodePart part(ChartNode node) {
@@ -74,7 +113,11 @@ record ChartPart(List<NodePart> nodes) {
     }
 
     VoltageChart chart() {
-        return new VoltageChart(nodes.stream().map(ChartPart::node).toList());
+        return new VoltageChart(
+                nodes.stream().map(ChartPart::node).toList(),
+                windings == null
+                        ? List.of()
+                        : windings.stream().map(ChartPart::winding).toList());
     }
 
     private static ChartNode node(NodePart part) {

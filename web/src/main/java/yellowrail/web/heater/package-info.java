@@ -1,0 +1,2 @@
+/** The heaters by winding: {@link yellowrail.web.heater.HeaterController}. */
+package yellowrail.web.heater;
