@@ -57,6 +57,13 @@ public final class Figures {
                         + " " + unit;
     }
 
+    /** A figure with as many decimals as its plus-minus is told with: {@code 134.9 \u00b1 2.4 mA}. */
+    public static String aligned(double si, double plusMinus, Unit unit) {
+        String spread = plusMinus(plusMinus, unit);
+        int point = spread.indexOf('.');
+        return fixed(unit.fromSi(si), point < 0 ? 0 : spread.length() - point - 1) + " \u00b1 " + spread + " " + unit;
+    }
+
     /** A figure with the digits that its plus-minus leaves it: to the first of those. */
     public static String beside(double plusMinus, double si, Unit unit) {
         return number(si, plusMinus, unit) + " " + unit;

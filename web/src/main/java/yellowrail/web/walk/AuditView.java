@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.audit.PartCurrent;
-import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.walk.AmpAudit;
@@ -55,7 +54,7 @@ record AuditView(List<String> says, List<Part> parts, List<Stage> stages) {
     }
 
     private static String milliamps(double amps, double plusMinus) {
-        return Figures.estimate(new Estimate(amps, plusMinus, List.of()), Unit.MILLIAMP);
+        return Figures.aligned(amps, plusMinus, Unit.MILLIAMP);
     }
 
     private static Stage stage(StageCurrent stage, Words words) {

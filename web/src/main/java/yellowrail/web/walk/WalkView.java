@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.EntryWriter;
@@ -150,7 +149,7 @@ record WalkView(
     }
 
     private static String volts(NodeStanding standing) {
-        String figure = Figures.estimate(new Estimate(standing.volts(), standing.plusMinus(), List.of()), Unit.VOLT);
+        String figure = Figures.aligned(standing.volts(), standing.plusMinus(), Unit.VOLT);
         return standing.node().ac() ? figure + " AC" : figure;
     }
 }

@@ -162,7 +162,7 @@ public record ChartText(List<ChartNode> nodes, List<Fault> faults) {
         List<Map<ChartColumn, String>> rows =
                 chart.nodes().stream().map(ChartText::cells).toList();
         List<ChartColumn> used = Stream.of(ChartColumn.values())
-                .filter(column -> column.ordinal() <= ChartColumn.VOLTS.ordinal()
+                .filter(column -> column == ChartColumn.NAME
                         || rows.stream()
                                 .anyMatch(row -> !row.getOrDefault(column, "").isEmpty()))
                 .toList();
