@@ -1,6 +1,12 @@
 // The walk round the chassis: b in an empty field goes back, the cursor stands where the next number belongs, and a node of the
 // drawing that is touched opens in place.
 
+// Which of the drawings to send: for a wide screen or for a phone.
+const phone = matchMedia("(max-width: 767.98px)");
+const tell = () => { document.cookie = `narrow=${phone.matches}; path=/; SameSite=Lax; max-age=31536000`; };
+tell();
+phone.addEventListener("change", tell);
+
 const volts = () => document.getElementById("volts");
 
 document.addEventListener("keydown", event => {

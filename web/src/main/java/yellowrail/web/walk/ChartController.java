@@ -210,7 +210,7 @@ class ChartController {
     }
 
     private SchematicView.Both drawing(Amp amp, VoltageChart chart) {
-        return SchematicView.of(ChartCheck.unread(amp.sheet().with(chart)), words);
+        return SchematicView.of(ChartCheck.unread(amp.sheet().with(chart)), Optional.empty(), words);
     }
 
     private static ModelAndView refused(ModelAndView page, HttpStatus status) {

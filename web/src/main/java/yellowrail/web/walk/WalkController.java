@@ -47,6 +47,12 @@ class WalkController {
         return pages.page(id, route(route), node, null, "", "", PAGE);
     }
 
+    /** Where the current goes. */
+    @GetMapping("/runs/{id}/walk/audit")
+    ModelAndView audit(@PathVariable long id) {
+        return pages.audit(id);
+    }
+
     /** The walk of an amp's newest run, or an invitation to begin one. */
     @GetMapping("/amps/{ampId}/walk")
     ModelAndView ofAmp(@PathVariable long ampId) {

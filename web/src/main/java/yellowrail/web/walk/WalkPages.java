@@ -19,6 +19,7 @@ import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunService;
 import yellowrail.web.schematic.SchematicView;
+import yellowrail.web.schematic.Touch;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
@@ -48,7 +49,6 @@ class WalkPages {
         Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
         AmpSheet sheet = timeline.present().sheet();
         ChartCheck check = new ChartCheck(timeline, runs.nodesAsLeft(run));
-        AmpAudit audit = new AmpAudit(check, sheet, StageSummary.of(timeline).tubes());
         return new ModelAndView(view)
                 .addObject(
                         "rail",
@@ -68,9 +68,20 @@ class WalkPages {
                                         .toList())
                                 : null)
                 .addObject("form", UUID.randomUUID().toString())
-                .addObject(
-                        "view",
-                        WalkView.of(runId, timeline, check, AuditView.of(audit, sheet, words), route, node, words));
+                .addObject("view", WalkView.of(runId, timeline, check, route, node, words));
+    }
+
+    /** Where the current goes, and every node in words: below the drawing, fetched after it. */
+    ModelAndView audit(long runId) {
+        Run run = runs.run(runId);
+        Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
+        AmpSheet sheet = timeline.present().sheet();
+        ChartCheck check = new ChartCheck(timeline, runs.nodesAsLeft(run));
+        AmpAudit audit = new AmpAudit(check, sheet, StageSummary.of(timeline).tubes());
+        return new ModelAndView("walk/page :: audit")
+                .addObject("audit", AuditView.of(audit, sheet, words))
+                .addObject("rows", WalkView.rows(check, words))
+                .addObject("touch", Touch.of(runId, Route.NEAREST, ""));
     }
 
     /**
@@ -89,25 +100,21 @@ class WalkPages {
         }
         ChartCheck check = timeline.map(found -> new ChartCheck(found, runs.nodesAsLeft(run.get())))
                 .orElseGet(() -> ChartCheck.unread(sheet));
+        Optional<Touch> touch = run.filter(Run::isOpen).map(found -> Touch.of(found.id(), Route.NEAREST, ""));
         return new ModelAndView("walk/page :: drawing")
                 .addObject(
                         "stage",
                         withStage
-                                ? timeline.map(found -> stage(ampId, run.get(), found))
+                                ? timeline.map(found -> stage(ampId, run.get(), found, touch))
                                         .orElse(null)
                                 : null)
-                .addObject("both", check.chart().isEmpty() ? null : SchematicView.of(check, words))
-                .addObject(
-                        "touch",
-                        run.filter(Run::isOpen)
-                                .map(found -> Touch.of(found.id(), Route.NEAREST, ""))
-                                .orElse(null))
+                .addObject("both", check.chart().isEmpty() ? null : SchematicView.of(check, touch, words))
                 .addObject("ampId", ampId);
     }
 
-    private SchematicView.Both stage(long ampId, Run run, Timeline timeline) {
+    private SchematicView.Both stage(long ampId, Run run, Timeline timeline, Optional<Touch> touch) {
         StagePoints points =
                 StagePoints.of(timeline.present(), StageSummary.of(timeline).tubes());
-        return SchematicView.of(timeline.present().sheet(), seats.labels(ampId, run.id()), points, words);
+        return SchematicView.of(timeline.present().sheet(), seats.labels(ampId, run.id()), points, touch, words);
     }
 }

@@ -16,6 +16,7 @@ import yellowrail.core.walk.NodeStanding;
 import yellowrail.core.walk.Route;
 import yellowrail.core.walk.Stop;
 import yellowrail.web.schematic.SchematicView;
+import yellowrail.web.schematic.Touch;
 import yellowrail.web.words.Words;
 
 /**
@@ -25,7 +26,7 @@ import yellowrail.web.words.Words;
  * @param wrong nodes that stand wrong, what wants attention first first
  * @param notRead nodes of the chart that were not read
  * @param compared how it was compared, where that wants saying
- * @param rows all nodes
+ * @param charted whether there is a chart at all
  */
 record WalkView(
         At at,
@@ -35,10 +36,9 @@ record WalkView(
         List<Row> notRead,
         List<String> compared,
         List<String> cautions,
-        List<Row> rows,
+        boolean charted,
         SchematicView.Both drawing,
-        Touch touch,
-        AuditView audit) {
+        Touch touch) {
 
     /**
      * A stop.
@@ -69,13 +69,13 @@ record WalkView(
             List<String> expects,
             List<String> says) {}
 
-    static WalkView of(
-            long runId, Timeline timeline, ChartCheck check, AuditView audit, Route route, String wanted, Words words) {
+    static WalkView of(long runId, Timeline timeline, ChartCheck check, Route route, String wanted, Words words) {
         Snapshot now = timeline.present();
         List<Stop> stops = Stop.of(now.sheet(), route);
         int index = index(stops, wanted);
         List<NodeStanding> wrong = check.wrong();
         At at = index < stops.size() ? at(stops, index, now, check, words) : null;
+        Touch touch = Touch.of(runId, route, at == null ? "" : at.typed());
         return new WalkView(
                 at,
                 route.name().toLowerCase(Locale.ROOT),
@@ -84,10 +84,9 @@ record WalkView(
                 check.notRead().stream().map(each -> row(each, words)).toList(),
                 words.say(check.compared()),
                 words.say(Stop.cautions(now.sheet())),
-                check.standings().stream().map(each -> row(each, words)).toList(),
-                check.chart().isEmpty() ? null : SchematicView.of(check, words),
-                Touch.of(runId, route, at == null ? "" : at.typed()),
-                audit);
+                !check.chart().isEmpty(),
+                check.chart().isEmpty() ? null : SchematicView.of(check, Optional.of(touch), words),
+                touch);
     }
 
     /** Behind the last where it is called the end; the first that is called so; else the first of all. */
@@ -134,6 +133,11 @@ record WalkView(
                         row.expects(),
                         row.says().stream().filter(told::add).toList()))
                 .toList();
+    }
+
+    /** Every node of a chart. */
+    static List<Row> rows(ChartCheck check, Words words) {
+        return check.standings().stream().map(each -> row(each, words)).toList();
     }
 
     private static Row row(NodeStanding standing, Words words) {

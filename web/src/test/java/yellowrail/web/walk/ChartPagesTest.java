@@ -87,14 +87,14 @@ class ChartPagesTest {
         for (String stage : new String[] {"V11", "V12", "V14"}) {
             read(run, "at " + stage + " plate", "264.5");
         }
-        String missing = visitor.page("/runs/" + run + "/walk").text();
+        String missing = visitor.page("/runs/" + run + "/walk/audit").text();
         assertThat(missing)
                 .contains(
                         "134.9 \u00b1 2.4 mA",
                         "3.2 mA \u00b1 2.6 mA flows in that is not accounted for",
                         "Not read: V13 plate");
         read(run, "at V13 plate", "264.5");
-        String all = visitor.page("/runs/" + run + "/walk").text();
+        String all = visitor.page("/runs/" + run + "/walk/audit").text();
         assertThat(all)
                 .contains("B: all accounted for, -0.7 mA \u00b1 2.6 mA left over")
                 .doesNotContain("Not read: V13");

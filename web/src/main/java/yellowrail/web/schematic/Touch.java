@@ -1,4 +1,4 @@
-package yellowrail.web.walk;
+package yellowrail.web.schematic;
 
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -13,7 +13,8 @@ import yellowrail.core.walk.Route;
  */
 public record Touch(String path, String at) {
 
-    static Touch of(long runId, Route route, String at) {
+    /** A walk of a run. */
+    public static Touch of(long runId, Route route, String at) {
         return new Touch(
                 "/runs/%d/walk?route=%s&node=".formatted(runId, route.name().toLowerCase(Locale.ROOT)), at);
     }

@@ -1,0 +1,172 @@
+package yellowrail.web.schematic;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.web.util.HtmlUtils;
+import yellowrail.core.chart.Point;
+import yellowrail.core.finding.Code;
+import yellowrail.core.schematic.Drawn;
+import yellowrail.core.schematic.Probed;
+import yellowrail.core.schematic.Sign;
+import yellowrail.web.chart.Plot;
+import yellowrail.web.words.Words;
+
+/**
+ * Writes the marks of a schematic: wires first, then the rail, what breaks it, signs, points to be touched, words.
+ * Signs that stand upright and look alike are one path. Every text is escaped here.
+ */
+final class SvgMarks {
+
+    private static final Pattern ABSOLUTE = Pattern.compile("([ML])(-?[\\d.]+) (-?[\\d.]+)|([HV])(-?[\\d.]+)");
+
+    private final Words words;
+    private final Optional<Touch> touch;
+    private final StringBuilder wires = new StringBuilder();
+    private final StringBuilder rails = new StringBuilder();
+    private final Map<Sign, StringBuilder> alike = new TreeMap<>();
+    private final StringBuilder symbols = new StringBuilder();
+    private final StringBuilder probes = new StringBuilder();
+    private final StringBuilder texts = new StringBuilder();
+
+    SvgMarks(Words words, Optional<Touch> touch) {
+        this.words = words;
+        this.touch = touch;
+    }
+
+    void add(Drawn drawn) {
+        if (drawn instanceof Drawn.Wire wire) {
+            path(wire.corners(), wire.rail() ? rails : wires);
+        } else if (drawn instanceof Drawn.Symbol symbol) {
+            symbol(symbol);
+        } else if (drawn instanceof Drawn.Probe probe) {
+            probe(probe);
+        } else if (drawn instanceof Drawn.Text text) {
+            text(text);
+        }
+    }
+
+    private static void path(List<Point> corners, StringBuilder to) {
+        char command = 'M';
+        for (Point corner : corners) {
+            to.append(command).append(Plot.px(corner.x())).append(' ').append(Plot.px(corner.y()));
+            command = 'L';
+        }
+    }
+
+    private void symbol(Drawn.Symbol symbol) {
+        Point at = symbol.at();
+        String path = SignPath.of(symbol.sign());
+        if (symbol.turn() == 0 && !isCounted(symbol.sign())) {
+            alike.computeIfAbsent(symbol.sign(), sign -> new StringBuilder()).append(moved(path, at));
+            return;
+        }
+        symbols.append("<path class=\"")
+                .append(look(symbol.sign()))
+                .append("\" d=\"")
+                .append(path)
+                .append("\" transform=\"translate(")
+                .append(Plot.px(at.x()))
+                .append(' ')
+                .append(Plot.px(at.y()));
+        symbols.append(symbol.turn() == 0 ? ")" : ") rotate(" + symbol.turn() + ")")
+                .append("\"/>");
+    }
+
+    /** Tubes and pots stand for themselves. */
+    private static boolean isCounted(Sign sign) {
+        return sign == Sign.POWER_TUBE || sign == Sign.TRIODE || sign == Sign.POT;
+    }
+
+    private static String look(Sign sign) {
+        return "sign " + Code.of(sign) + " " + SignPath.look(sign);
+    }
+
+    /** Only what is absolute in a path moves. */
+    private static String moved(String path, Point by) {
+        Matcher matcher = ABSOLUTE.matcher(path);
+        StringBuilder moved = new StringBuilder();
+        while (matcher.find()) {
+            String command = matcher.group(1);
+            String at = command != null
+                    ? command + shifted(matcher.group(2), by.x()) + " " + shifted(matcher.group(3), by.y())
+                    : matcher.group(4)
+                            + shifted(matcher.group(5), matcher.group(4).equals("H") ? by.x() : by.y());
+            matcher.appendReplacement(moved, at);
+        }
+        return matcher.appendTail(moved).toString();
+    }
+
+    private static String shifted(String number, double by) {
+        return Plot.px(Double.parseDouble(number) + by);
+    }
+
+    private void probe(Drawn.Probe probe) {
+        Probed point = probe.point();
+        String state = Code.of(point.state());
+        String here = touch.filter(each -> each.isAt(point.typed()))
+                .map(each -> " here")
+                .orElse("");
+        String says = HtmlUtils.htmlEscape(words.message(
+                "page.walk.probe",
+                words.say(point.called()).strip(),
+                words.say(point.volts()),
+                point.how().map(words::say).orElse(""),
+                words.message("page.walk." + state)));
+        probes.append("<a class=\"probe ")
+                .append(state)
+                .append(point.wrong() ? " wrong" : "")
+                .append(here)
+                .append('"');
+        touch.ifPresent(each -> probes.append(" href=\"")
+                .append(HtmlUtils.htmlEscape(each.to(point.typed())))
+                .append('"'));
+        probes.append(" data-node=\"")
+                .append(HtmlUtils.htmlEscape(point.typed()))
+                .append("\" aria-label=\"")
+                .append(says)
+                .append("\" transform=\"translate(")
+                .append(Plot.px(probe.at().x()))
+                .append(' ')
+                .append(Plot.px(probe.at().y()))
+                .append(")\"><title>")
+                .append(says)
+                .append("</title><circle class=\"touch\" r=\"18\"/><path class=\"dot\" d=\"")
+                .append(ProbePath.of(point))
+                .append("\"/></a>");
+    }
+
+    private void text(Drawn.Text text) {
+        texts.append("<text x=\"")
+                .append(Plot.px(text.at().x()))
+                .append("\" y=\"")
+                .append(Plot.px(text.at().y()))
+                .append("\" text-anchor=\"")
+                .append(text.anchor().name().toLowerCase(Locale.ROOT))
+                .append(text.strong() ? "\" class=\"name\">" : "\">")
+                .append(HtmlUtils.htmlEscape(words.say(text.says())))
+                .append("</text>");
+    }
+
+    @Override
+    public String toString() {
+        StringBuilder all = new StringBuilder();
+        all.append("<path class=\"wire\" d=\"").append(wires).append("\"/>");
+        all.append("<path class=\"wire rail-wire\" d=\"").append(rails).append("\"/>");
+        Optional.ofNullable(alike.remove(Sign.GAP)).ifPresent(paths -> alike(all, Sign.GAP, paths));
+        alike.forEach((sign, paths) -> alike(all, sign, paths));
+        return all.append(symbols).append(probes).append(texts).toString();
+    }
+
+    private static void alike(StringBuilder all, Sign sign, StringBuilder paths) {
+        all.append("<path class=\"")
+                .append(look(sign))
+                .append("\" d=\"")
+                .append(paths)
+                .append("\"/>");
+    }
+}
