@@ -30,3 +30,31 @@ document.body.addEventListener("htmx:afterSwap", event => {
     }
   }
 });
+
+// After a reading the page has the drawing already: only what the points say is new.
+document.body.addEventListener("htmx:afterSwap", () => {
+  const head = document.getElementById("walk-head");
+  if (!head?.dataset.probes) {
+    return;
+  }
+  const views = new Map(JSON.parse(head.dataset.probes).map(view => [view.typed, view]));
+  delete head.dataset.probes;
+  document.querySelectorAll(".schematic .probe").forEach(probe => {
+    const view = views.get(probe.dataset.node);
+    const look = view && `probe ${view.look}${view.typed === head.dataset.at ? " here" : ""}`;
+    if (view && (probe.getAttribute("class") !== look || probe.getAttribute("aria-label") !== view.says)) {
+      probe.setAttribute("class", look);
+      probe.setAttribute("aria-label", view.says);
+      probe.querySelector("title").textContent = view.says;
+      probe.querySelector(".dot").setAttribute("d", view.path);
+    }
+  });
+  document.querySelectorAll(".schematic text[data-of]").forEach(text => {
+    const view = views.get(text.dataset.of);
+    const said = view && { volts: view.volts, how: view.how, all: `${view.volts} ${view.how}`.trim() }[text.dataset.figure];
+    if (view && text.textContent !== said) {
+      text.textContent = said;
+    }
+  });
+  htmx.trigger(document.body, "walk-changed");
+});

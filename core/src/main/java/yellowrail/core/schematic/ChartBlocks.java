@@ -1,7 +1,8 @@
 package yellowrail.core.schematic;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -17,7 +18,7 @@ final class ChartBlocks {
 
     private final ChartCheck check;
     private final List<Block> blocks = new ArrayList<>();
-    private final Set<ChartNode> drawn = new LinkedHashSet<>();
+    private final Set<ChartNode> drawn = Collections.newSetFromMap(new IdentityHashMap<>());
     private Optional<ChartNode> rail = Optional.empty();
 
     private ChartBlocks(ChartCheck check) {

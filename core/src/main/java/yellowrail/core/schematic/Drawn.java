@@ -96,6 +96,28 @@ public sealed interface Drawn {
         }
     }
 
+    /** Which part of what was read at a point stands at a place. */
+    enum Figure {
+        VOLTS,
+        HOW,
+        /** Both in one line. */
+        ALL
+    }
+
+    /** What was read at a point, in words beside it. */
+    record Reading(Probed point, Figure figure, Point at) implements Drawn {
+
+        @Override
+        public Reading moved(double dx, double dy) {
+            return new Reading(point, figure, shifted(at, dx, dy));
+        }
+
+        @Override
+        public DoubleStream levels() {
+            return DoubleStream.of(at.y());
+        }
+    }
+
     private static Point shifted(Point point, double dx, double dy) {
         return new Point(point.x() + dx, point.y() + dy);
     }

@@ -73,6 +73,6 @@ final class NodeBlock {
 
     /** A name and below it what was read, or what it should read. */
     static void named(Sketch sketch, Probed point, SchematicFinding name, double x, double y) {
-        sketch.name(name, x, y).figure(point.figure(), x, y + 16);
+        sketch.name(name, x, y).reading(point, Drawn.Figure.ALL, x, y + 16);
     }
 }

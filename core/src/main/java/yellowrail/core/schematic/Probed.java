@@ -37,7 +37,7 @@ public record Probed(
     }
 
     /** A node of the chart. */
-    static Probed of(NodeStanding standing) {
+    public static Probed of(NodeStanding standing) {
         return new Probed(
                 standing.node().typed(),
                 new SchematicFinding.Called(standing.node().label()),
@@ -45,12 +45,6 @@ public record Probed(
                 how(standing),
                 State.of(standing.isRead(), standing.freshness()),
                 standing.verdict().isWrong());
-    }
-
-    /** The reading with the word to it. */
-    SchematicFinding figure() {
-        return how.<SchematicFinding>map(word -> new SchematicFinding.VoltsAndHow(volts, word))
-                .orElse(volts);
     }
 
     private static SchematicFinding volts(NodeStanding standing) {

@@ -80,8 +80,6 @@ public sealed interface SchematicFinding extends Finding {
     /** What a node should read, where it was not read. */
     record Wanted(@In(value = Unit.VOLT, given = true) double volts) implements SchematicFinding {}
 
-    record VoltsAndHow(SchematicFinding volts, SchematicFinding how) implements SchematicFinding {}
-
     record AtStage(String place, ReadingKind kind) implements SchematicFinding {}
 
     record Hot() implements SchematicFinding {}

@@ -54,6 +54,11 @@ final class Sketch {
         return this;
     }
 
+    Sketch reading(Probed point, Drawn.Figure figure, double x, double y) {
+        drawn.add(new Drawn.Reading(point, figure, new Point(x, y)));
+        return this;
+    }
+
     /** A capacitor from a place down to ground. */
     Sketch capacitor(double x, double from) {
         return wire(x, from, x, from + 22)

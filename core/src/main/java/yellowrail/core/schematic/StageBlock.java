@@ -78,8 +78,8 @@ final class StageBlock {
             sketch.wire(axis - RADIUS, TUBE, x, TUBE)
                     .probe(point, x, TUBE)
                     .name(kind(grid), x - 8, TUBE - 12)
-                    .figure(point.volts(), x - 8, TUBE + 20);
-            point.how().ifPresent(how -> sketch.figure(how, x - 8, TUBE + 36));
+                    .reading(point, Drawn.Figure.VOLTS, x - 8, TUBE + 20)
+                    .reading(point, Drawn.Figure.HOW, x - 8, TUBE + 36);
         });
     }
 

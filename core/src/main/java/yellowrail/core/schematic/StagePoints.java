@@ -79,8 +79,9 @@ public final class StagePoints {
     void draw(Sketch sketch, ReadingKind kind, String place, double x, double y, Beside beside) {
         Probed point = left.remove(EntryWriter.before(kind, place));
         if (point != null) {
-            sketch.probe(point, x, y).figure(point.volts(), beside.x(), beside.y());
-            point.how().ifPresent(how -> sketch.figure(how, beside.x(), beside.y() + beside.word()));
+            sketch.probe(point, x, y)
+                    .reading(point, Drawn.Figure.VOLTS, beside.x(), beside.y())
+                    .reading(point, Drawn.Figure.HOW, beside.x(), beside.y() + beside.word());
         }
     }
 

@@ -2,8 +2,10 @@ package yellowrail.core.walk;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import yellowrail.core.amp.node.ChartNode;
@@ -30,13 +32,14 @@ public enum Route {
         List<ChartNode> others = new ArrayList<>();
         chart.nodes().forEach(node -> (node.kind() == NodeKind.SUPPLY ? supplies : others).add(node));
         List<ChartNode> route = new ArrayList<>(alongTheRail(chart, supplies));
-        List<String> places = others.stream().map(Route::place).distinct().toList();
-        List<String> sorted = new ArrayList<>(places);
-        sorted.sort(Comparator.comparingInt(Route::number));
-        sorted.forEach(place -> others.stream()
-                .filter(node -> place(node).equals(place))
-                .sorted(Comparator.comparing(Route::half))
-                .forEach(route::add));
+        Map<String, List<ChartNode>> places = new LinkedHashMap<>();
+        others.forEach(node ->
+                places.computeIfAbsent(place(node), place -> new ArrayList<>()).add(node));
+        places.entrySet().stream()
+                .sorted(Comparator.comparingInt(place -> number(place.getKey())))
+                .forEach(place -> place.getValue().stream()
+                        .sorted(Comparator.comparing(Route::half))
+                        .forEach(route::add));
         return route;
     }
 

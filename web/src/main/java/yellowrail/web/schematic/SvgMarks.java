@@ -1,5 +1,6 @@
 package yellowrail.web.schematic;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -26,6 +27,7 @@ final class SvgMarks {
 
     private final Words words;
     private final Optional<Touch> touch;
+    private final Map<String, ProbeView> views = new HashMap<>();
     private final StringBuilder wires = new StringBuilder();
     private final StringBuilder rails = new StringBuilder();
     private final Map<Sign, StringBuilder> alike = new TreeMap<>();
@@ -45,6 +47,8 @@ final class SvgMarks {
             symbol(symbol);
         } else if (drawn instanceof Drawn.Probe probe) {
             probe(probe);
+        } else if (drawn instanceof Drawn.Reading reading) {
+            reading(reading);
         } else if (drawn instanceof Drawn.Text text) {
             text(text);
         }
@@ -106,46 +110,66 @@ final class SvgMarks {
     }
 
     private void probe(Drawn.Probe probe) {
-        Probed point = probe.point();
-        String state = Code.of(point.state());
-        String here = touch.filter(each -> each.isAt(point.typed()))
-                .map(each -> " here")
-                .orElse("");
-        String says = HtmlUtils.htmlEscape(words.message(
-                "page.walk.probe",
-                words.say(point.called()).strip(),
-                words.say(point.volts()),
-                point.how().map(words::say).orElse(""),
-                words.message("page.walk." + state)));
+        ProbeView view = view(probe.point());
         probes.append("<a class=\"probe ")
-                .append(state)
-                .append(point.wrong() ? " wrong" : "")
-                .append(here)
+                .append(view.look())
+                .append(touch.filter(each -> each.isAt(view.typed()))
+                        .map(each -> " here")
+                        .orElse(""))
                 .append('"');
-        touch.ifPresent(each -> probes.append(" href=\"")
-                .append(HtmlUtils.htmlEscape(each.to(point.typed())))
-                .append('"'));
-        probes.append(" data-node=\"")
-                .append(HtmlUtils.htmlEscape(point.typed()))
-                .append("\" aria-label=\"")
-                .append(says)
-                .append("\" transform=\"translate(")
+        touch.ifPresent(each -> attribute("href", each.to(view.typed()), probes));
+        attribute("data-node", view.typed(), probes);
+        attribute("aria-label", view.says(), probes);
+        probes.append(" transform=\"translate(")
                 .append(Plot.px(probe.at().x()))
                 .append(' ')
                 .append(Plot.px(probe.at().y()))
                 .append(")\"><title>")
-                .append(says)
+                .append(HtmlUtils.htmlEscape(view.says()))
                 .append("</title><circle class=\"touch\" r=\"18\"/><path class=\"dot\" d=\"")
-                .append(ProbePath.of(point))
+                .append(view.path())
                 .append("\"/></a>");
     }
 
-    private void text(Drawn.Text text) {
-        texts.append("<text x=\"")
-                .append(Plot.px(text.at().x()))
+    /** A point and its reading are two marks. */
+    private ProbeView view(Probed point) {
+        return views.computeIfAbsent(point.typed(), typed -> ProbeView.of(point, words));
+    }
+
+    private static void attribute(String name, String value, StringBuilder to) {
+        to.append(' ')
+                .append(name)
+                .append("=\"")
+                .append(HtmlUtils.htmlEscape(value))
+                .append('"');
+    }
+
+    private void reading(Drawn.Reading reading) {
+        ProbeView view = view(reading.point());
+        String text = switch (reading.figure()) {
+            case VOLTS -> view.volts();
+            case HOW -> view.how();
+            case ALL -> (view.volts() + " " + view.how()).strip();
+        };
+        texts.append("<text");
+        attribute("data-of", view.typed(), texts);
+        attribute("data-figure", Code.of(reading.figure()), texts);
+        at(reading.at());
+        texts.append('>').append(HtmlUtils.htmlEscape(text)).append("</text>");
+    }
+
+    private void at(Point point) {
+        texts.append(" x=\"")
+                .append(Plot.px(point.x()))
                 .append("\" y=\"")
-                .append(Plot.px(text.at().y()))
-                .append("\" text-anchor=\"")
+                .append(Plot.px(point.y()))
+                .append('"');
+    }
+
+    private void text(Drawn.Text text) {
+        texts.append("<text");
+        at(text.at());
+        texts.append(" text-anchor=\"")
                 .append(text.anchor().name().toLowerCase(Locale.ROOT))
                 .append(text.strong() ? "\" class=\"name\">" : "\">")
                 .append(HtmlUtils.htmlEscape(words.say(text.says())))

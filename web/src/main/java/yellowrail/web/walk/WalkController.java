@@ -99,7 +99,7 @@ class WalkController {
         if (outcome instanceof EntryOutcome.Accepted) {
             return on(id, way, stops, at + 1, outcome, by, htmx);
         }
-        ModelAndView again = pages.page(id, way, node, outcome, typed, by, htmx != null ? PAGE + " :: walk" : PAGE);
+        ModelAndView again = pages.page(id, way, node, outcome, typed, by, htmx != null ? PAGE + " :: head" : PAGE);
         if (htmx == null) {
             again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         }
@@ -110,7 +110,7 @@ class WalkController {
             long id, Route way, List<Stop> stops, int to, EntryOutcome outcome, String by, String htmx) {
         String next = to >= stops.size() ? END : stops.get(Math.max(0, to)).typed();
         return htmx != null
-                ? pages.page(id, way, next, outcome, "", by, PAGE + " :: walk")
+                ? pages.page(id, way, next, outcome, "", by, PAGE + " :: head")
                 : new ModelAndView("redirect:"
                         + UriComponentsBuilder.fromPath("/runs/" + id + "/walk")
                                 .queryParam("route", way.name().toLowerCase(Locale.ROOT))

@@ -7,6 +7,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.StageSummary;
+import yellowrail.core.schematic.Probed;
 import yellowrail.core.schematic.StagePoints;
 import yellowrail.core.station.Station;
 import yellowrail.core.timeline.Timeline;
@@ -14,10 +15,12 @@ import yellowrail.core.walk.AmpAudit;
 import yellowrail.core.walk.ChartCheck;
 import yellowrail.core.walk.Route;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.database.JsonColumn;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunService;
+import yellowrail.web.schematic.ProbeView;
 import yellowrail.web.schematic.SchematicView;
 import yellowrail.web.schematic.Touch;
 import yellowrail.web.seat.SeatService;
@@ -33,13 +36,21 @@ class WalkPages {
     private final StationService stations;
     private final SeatService seats;
     private final Words words;
+    private final JsonColumn json;
 
-    WalkPages(RunService runs, AmpService amps, StationService stations, SeatService seats, Words words) {
+    WalkPages(
+            RunService runs,
+            AmpService amps,
+            StationService stations,
+            SeatService seats,
+            Words words,
+            JsonColumn json) {
         this.runs = runs;
         this.amps = amps;
         this.stations = stations;
         this.seats = seats;
         this.words = words;
+        this.json = json;
     }
 
     /** @param outcome what became of what was typed; null where nothing was */
@@ -49,7 +60,9 @@ class WalkPages {
         Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
         AmpSheet sheet = timeline.present().sheet();
         ChartCheck check = new ChartCheck(timeline, runs.nodesAsLeft(run));
+        boolean head = view.endsWith("head");
         return new ModelAndView(view)
+                .addObject("probes", head ? json.write(probes(check)) : null)
                 .addObject(
                         "rail",
                         Rail.ofRun(runId, sheet.name(), Station.MEASURE, stations.progress(runId, sheet), words))
@@ -68,7 +81,13 @@ class WalkPages {
                                         .toList())
                                 : null)
                 .addObject("form", UUID.randomUUID().toString())
-                .addObject("view", WalkView.of(runId, timeline, check, route, node, words));
+                .addObject("view", WalkView.of(runId, timeline, check, route, node, !head, words));
+    }
+
+    private List<ProbeView> probes(ChartCheck check) {
+        return check.standings().stream()
+                .map(standing -> ProbeView.of(Probed.of(standing), words))
+                .toList();
     }
 
     /** Where the current goes, and every node in words: below the drawing, fetched after it. */

@@ -69,7 +69,8 @@ record WalkView(
             List<String> expects,
             List<String> says) {}
 
-    static WalkView of(long runId, Timeline timeline, ChartCheck check, Route route, String wanted, Words words) {
+    static WalkView of(
+            long runId, Timeline timeline, ChartCheck check, Route route, String wanted, boolean drawn, Words words) {
         Snapshot now = timeline.present();
         List<Stop> stops = Stop.of(now.sheet(), route);
         int index = index(stops, wanted);
@@ -85,7 +86,7 @@ record WalkView(
                 words.say(check.compared()),
                 words.say(Stop.cautions(now.sheet())),
                 !check.chart().isEmpty(),
-                check.chart().isEmpty() ? null : SchematicView.of(check, Optional.of(touch), words),
+                check.chart().isEmpty() || !drawn ? null : SchematicView.of(check, Optional.of(touch), words),
                 touch);
     }
 

@@ -209,7 +209,7 @@ class SchematicTest extends BrowserTest {
               const wrong = [];
               [...document.querySelectorAll("svg.schematic")].filter(shown).forEach(svg => {
                 const frame = svg.getBoundingClientRect();
-                const texts = [...svg.querySelectorAll("text")];
+                const texts = [...svg.querySelectorAll("text")].filter(text => text.textContent);
                 const boxes = texts.map(text => [text.textContent, text.getBoundingClientRect()]);
                 boxes.forEach(([one, a], i) => {
                   if (a.left < frame.left - touch || a.right > frame.right + touch || a.top < frame.top - touch
