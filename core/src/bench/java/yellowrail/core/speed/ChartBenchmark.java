@@ -2,6 +2,7 @@ package yellowrail.core.speed;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -40,7 +41,7 @@ public class ChartBenchmark {
     @Benchmark
     public List<WalkFinding> audit() {
         AmpAudit audit = new AmpAudit(check, sheet, StageSummary.of(timeline).tubes());
-        return new AuditTeller(audit, sheet).says();
+        return new AuditTeller(audit, sheet, Optional.empty()).says();
     }
 
     @Benchmark

@@ -44,7 +44,7 @@ final class ChartBlocks {
             return;
         }
         boolean goesOn = check.chart().feeder(node).equals(rail);
-        blocks.add(NodeBlock.supply(check.of(node), goesOn));
+        blocks.add(NodeBlock.supply(check.of(node), goesOn, blocks.isEmpty()));
         rail = Optional.of(node);
         List<ChartNode> fed = check.chart().fedFrom(node);
         fed.stream().filter(ChartBlocks::isOfATube).forEach(this::stage);

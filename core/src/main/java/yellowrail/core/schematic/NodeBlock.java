@@ -24,17 +24,18 @@ final class NodeBlock {
 
     private NodeBlock() {}
 
-    /** @param goesOn whether the node that feeds it is the one the rail comes from */
-    static Block supply(NodeStanding standing, boolean goesOn) {
+    /**
+     * @param goesOn whether the rail comes from the node that feeds it
+     * @param first whether the rail begins with it
+     */
+    static Block supply(NodeStanding standing, boolean goesOn, boolean first) {
         ChartNode node = standing.node();
         Sketch sketch = new Sketch(WIDTH);
-        node.feed().ifPresent(feed -> {
+        if (!first) {
             sketch.sign(Sign.GAP, FED - 12, 0).sign(Sign.GAP, FED + 12, 0);
-            if (feed.choke()) {
-                sketch.turned(Sign.CHOKE, FED, 0, 90);
-            } else {
-                sketch.turned(Sign.RESISTOR, FED, 0, 90);
-            }
+        }
+        node.feed().ifPresent(feed -> {
+            sketch.turned(feed.choke() ? Sign.CHOKE : Sign.RESISTOR, FED, 0, 90);
             feed.through()
                     .map(Resistor::ohms)
                     .ifPresent(

@@ -23,6 +23,9 @@ final class StageBlock {
     private static final double PLATE = 70;
     private static final double TUBE = 110;
     private static final double RADIUS = 20;
+    /** Above the name of the first one. */
+    private static final double JOINED = 134;
+
     private static final double CATHODE = 150;
     private static final double GROUND = 206;
     private static final double GRID = 12;
@@ -110,7 +113,7 @@ final class StageBlock {
     /** Tubes of one stage whose cathodes are one node stand on the resistor of the first. */
     private void cathode(Sketch sketch, int i, double axis) {
         if (i >= cathodes.size() && i > 0 && !cathodes.isEmpty()) {
-            sketch.wire(axis, TUBE + RADIUS, axis, CATHODE, axis - left - RIGHT, CATHODE);
+            sketch.wire(axis, TUBE + RADIUS, axis, JOINED, axis - left - RIGHT, JOINED);
             return;
         }
         sketch.wire(axis, TUBE + RADIUS, axis, GROUND - 40)

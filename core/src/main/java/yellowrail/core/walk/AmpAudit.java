@@ -39,7 +39,7 @@ public final class AmpAudit {
     private final Map<Part, ChartNode> partOf = new HashMap<>();
     private final List<PartCurrent> currents;
     private final List<Residue> residues;
-    private double stageAmps;
+    private final Map<String, Double> idle = new HashMap<>();
 
     public AmpAudit(ChartCheck check, AmpSheet sheet, List<TubeIdle> tubes) {
         this.check = check;
@@ -166,7 +166,7 @@ public final class AmpAudit {
             if (here && tube.figures().isPresent()) {
                 Estimate amps = amps(node, tube.figures().get());
                 draws.add(new Draw(node.label(), amps.value(), amps.plusMinus()));
-                stageAmps += amps.value();
+                idle.merge(ChartCheck.key(node.label()), amps.value(), Double::sum);
             } else if (here) {
                 missing(node, tube.socket().label());
             }
@@ -257,6 +257,11 @@ public final class AmpAudit {
 
     /** What the output stage draws of the nodes it hangs on, A. */
     public double stageAmps() {
-        return stageAmps;
+        return idle.values().stream().mapToDouble(amps -> amps).sum();
+    }
+
+    /** The same of one node. */
+    double idleAt(ChartNode node) {
+        return idle.getOrDefault(ChartCheck.key(node.label()), 0.0);
     }
 }

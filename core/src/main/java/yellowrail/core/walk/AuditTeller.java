@@ -3,6 +3,7 @@ package yellowrail.core.walk;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.node.ChartNode;
@@ -16,10 +17,13 @@ public final class AuditTeller {
 
     private final AmpAudit audit;
     private final Fittings fittings;
+    private final Optional<DrivenAudit> driven;
 
-    public AuditTeller(AmpAudit audit, AmpSheet sheet) {
+    /** @param driven the same at full drive; empty where that is not known */
+    public AuditTeller(AmpAudit audit, AmpSheet sheet, Optional<DrivenAudit> driven) {
         this.audit = audit;
         this.fittings = sheet.fittings();
+        this.driven = driven.filter(full -> full.total() != 0);
     }
 
     public List<WalkFinding> says() {
@@ -66,6 +70,11 @@ public final class AuditTeller {
         if (current.amps() < -current.plusMinus()) {
             says.add(new WalkFinding.FlowsBackwards(from, to));
         }
+        OptionalDouble rated = current.part().watts();
+        driven.filter(full -> rated.isPresent() && full.watts(current) > rated.getAsDouble())
+                .filter(full -> current.ofRating().orElse(0) <= 1)
+                .ifPresent(full -> says.add(
+                        new WalkFinding.PastItsRatingDriven(from, to, full.watts(current), rated.getAsDouble())));
         if (current.ofRating().orElse(0) > 1) {
             says.add(new WalkFinding.PastItsRating(
                     from, to, current.watts(), current.part().watts().getAsDouble()));
@@ -74,6 +83,10 @@ public final class AuditTeller {
         if (choke && current.amps() > fittings.chokeAmps().orElse(Double.POSITIVE_INFINITY)) {
             says.add(new WalkFinding.ChokePastRating(
                     current.amps(), fittings.chokeAmps().getAsDouble()));
+        } else if (choke) {
+            driven.filter(full -> full.amps(current) > fittings.chokeAmps().orElse(Double.POSITIVE_INFINITY))
+                    .ifPresent(full -> says.add(new WalkFinding.ChokePastRatingDriven(
+                            full.amps(current), fittings.chokeAmps().getAsDouble())));
         }
     }
 
@@ -88,6 +101,13 @@ public final class AuditTeller {
         } else {
             says.add(new WalkFinding.AllSourcesGive(amps));
         }
+        driven.ifPresent(full -> says.add(
+                fittings.transformerAmps().isPresent()
+                        ? new WalkFinding.DrivenGives(
+                                amps + full.total(),
+                                (amps + full.total())
+                                        / fittings.transformerAmps().getAsDouble())
+                        : new WalkFinding.DrivenGivesInAll(amps + full.total())));
         RectifierType.find(fittings.rectifierTube())
                 .filter(type -> !type.isSilicon())
                 .ifPresent(type -> says.add(

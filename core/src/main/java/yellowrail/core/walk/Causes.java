@@ -164,10 +164,12 @@ final class Causes {
 
     private WalkFinding cathode(NodeStanding standing) {
         String label = standing.node().label();
-        if (isLow(standing)) {
-            return isNothing(standing) ? new WalkFinding.CathodeDead(label) : new WalkFinding.CathodeLow(label);
-        }
         Optional<NodeStanding> plate = mate(standing.node(), NodeKind.PLATE);
+        if (isLow(standing)) {
+            return isNothing(standing)
+                    ? plate.flatMap(this::noCurrent).orElseGet(() -> new WalkFinding.CathodeDead(label))
+                    : new WalkFinding.CathodeLow(label);
+        }
         if (plate.filter(Causes::isHigh).isPresent()) {
             return new WalkFinding.CathodeResistorRisen(plate.get().node().label(), label);
         }

@@ -158,6 +158,24 @@ public sealed interface WalkFinding extends Finding {
             @In(Unit.WATT) double watts,
             @In(value = Unit.WATT, given = true) double rating) implements WalkFinding {}
 
+    record PastItsRatingDriven(
+            String from,
+            String to,
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating) implements WalkFinding {}
+
+    record ChokePastRatingDriven(
+            @In(value = Unit.MILLIAMP, decimals = 0) double amps,
+            @In(value = Unit.MILLIAMP, given = true) double rating)
+            implements WalkFinding {}
+
+    record DrivenGives(
+            @In(value = Unit.MILLIAMP, decimals = 0) double amps,
+            @In(value = Unit.PERCENT, decimals = 0) double share) implements WalkFinding {}
+
+    record DrivenGivesInAll(
+            @In(value = Unit.MILLIAMP, decimals = 0) double amps) implements WalkFinding {}
+
     record ChokePastRating(
             @In(value = Unit.MILLIAMP, decimals = 0) double amps,
             @In(value = Unit.MILLIAMP, given = true) double rating)

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpDefaults;
@@ -12,13 +14,22 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Fittings;
+import yellowrail.core.amp.Iron;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.audit.PartCurrent;
+import yellowrail.core.idle.LastRead;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.stage.AmpStage;
+import yellowrail.core.stage.FullDrive;
+import yellowrail.core.stage.Performance;
 import yellowrail.core.timeline.Timeline;
+import yellowrail.core.tube.model.TubeModels;
 
 class AmpAuditTest {
+
+    private static final OptionalDouble NO = OptionalDouble.empty();
 
     private static final String STAGE = """
             V%1$d plate,265,V%1$d,B,30k,,1
@@ -51,7 +62,7 @@ class AmpAuditTest {
     }
 
     private static List<WalkFinding> says(AmpAudit audit, AmpSheet sheet) {
-        return new AuditTeller(audit, sheet).says();
+        return new AuditTeller(audit, sheet, Optional.empty()).says();
     }
 
     /** 134.9 mA flow in; 2 x 60.0 + 4 x 3.9 = 135.6 mA flow on: -0.7 mA, within its plus-minus. */
@@ -133,6 +144,54 @@ class AmpAuditTest {
                 .filteredOn(current -> current.part().ohms() == 440e3)
                 .singleElement()
                 .satisfies(bleeders -> assertThat(bleeders.amps()).isCloseTo(400 / 440e3, within(1e-12)));
+    }
+
+    /** What the stage draws above its idle flows through the choke before it, and through nothing behind it. */
+    @Test
+    void atFullDriveThePartsBeforeTheStageCarryMore() {
+        Timeline timeline = Walked.timeline(AMP, OUTPUT + stage(11));
+        StageSummary summary = StageSummary.of(timeline);
+        ChartCheck check = new ChartCheck(timeline, Map.of());
+        AmpAudit audit = new AmpAudit(check, AMP, summary.tubes());
+        Performance performance = new FullDrive(AmpStage.of(
+                                AMP,
+                                LastRead.of(summary.stage(), Optional.of(timeline.present())),
+                                Amps.type("EL34"),
+                                TubeModels.published()
+                                        .of(Amps.type("EL34"))
+                                        .orElseThrow()
+                                        .model())
+                        .stage())
+                .compute();
+        DrivenAudit driven = new DrivenAudit(audit, check, AMP, performance);
+        double more = performance.plateAmps() + performance.screenAmps() - audit.stageAmps();
+        assertThat(driven.total()).isCloseTo(more, within(1e-9)).isGreaterThan(0.01);
+        assertThat(audit.currents())
+                .allSatisfy(current -> assertThat(driven.amps(current) - current.amps())
+                        .isCloseTo(current.part().to().equals("B") ? more : 0, within(1e-9)));
+        AmpSheet small = AMP.with(new Fittings(
+                NO,
+                NO,
+                "",
+                NO,
+                OptionalDouble.of(0.145),
+                OptionalDouble.of(0.14),
+                NO,
+                NO,
+                NO,
+                NO,
+                NO,
+                NO,
+                NO,
+                NO,
+                NO,
+                "",
+                Fittings.PinOne.UNKNOWN,
+                "",
+                Iron.UNKNOWN));
+        assertThat(new AuditTeller(audit, small, Optional.of(driven)).says())
+                .extracting(WalkFinding::code)
+                .contains("transformer-gives", "driven-gives", "choke-past-rating-driven");
     }
 
     @Test

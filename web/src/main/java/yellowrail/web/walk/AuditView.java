@@ -8,6 +8,7 @@ import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.walk.AmpAudit;
 import yellowrail.core.walk.AuditTeller;
+import yellowrail.core.walk.DrivenAudit;
 import yellowrail.core.walk.StageCurrent;
 import yellowrail.web.words.Words;
 
@@ -24,29 +25,38 @@ record AuditView(List<String> says, List<Part> parts, List<Stage> stages) {
     private static final double LEAST_WATTS = 0.005;
 
     /** A resistor with what it carries. */
-    record Part(String from, String to, String ohms, String milliamps, String watts, String ofRating) {}
+    record Part(String from, String to, String ohms, String milliamps, String watts, String driven, String ofRating) {}
 
     /** A stage. */
     record Stage(String name, String plates, String cathodes, String agree) {}
 
-    static AuditView of(AmpAudit audit, AmpSheet sheet, Words words) {
+    static AuditView of(AmpAudit audit, AmpSheet sheet, Optional<DrivenAudit> driven, Words words) {
         return new AuditView(
-                words.say(new AuditTeller(audit, sheet).says()),
-                audit.currents().stream().map(current -> part(current, words)).toList(),
+                words.say(new AuditTeller(audit, sheet, driven).says()),
+                audit.currents().stream()
+                        .map(current -> part(current, driven, words))
+                        .toList(),
                 audit.stages().stream().map(stage -> stage(stage, words)).toList());
     }
 
-    private static Part part(PartCurrent current, Words words) {
+    private static Part part(PartCurrent current, Optional<DrivenAudit> driven, Words words) {
         boolean ground = current.part().to().equals(yellowrail.core.audit.Part.GROUND);
         return new Part(
                 current.part().from(),
                 ground ? words.message("page.walk.ground") : current.part().to(),
                 ohms(current.part().ohms()),
                 milliamps(current.amps(), current.plusMinus()),
-                current.watts() < LEAST_WATTS ? "< " + Figures.watts(2 * LEAST_WATTS) : Figures.watts(current.watts()),
+                watts(current.watts()),
+                driven.filter(full -> full.amps(current) != current.amps())
+                        .map(full -> watts(full.watts(current)))
+                        .orElse(""),
                 current.ofRating().isPresent()
                         ? Figures.percent(current.ofRating().getAsDouble())
                         : "");
+    }
+
+    private static String watts(double watts) {
+        return watts < LEAST_WATTS ? "< " + Figures.watts(2 * LEAST_WATTS) : Figures.watts(watts);
     }
 
     private static String ohms(double ohms) {

@@ -6,13 +6,20 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.idle.LastRead;
+import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.schematic.Probed;
 import yellowrail.core.schematic.StagePoints;
+import yellowrail.core.stage.AmpStage;
+import yellowrail.core.stage.FullDrive;
+import yellowrail.core.stage.Performance;
 import yellowrail.core.station.Station;
 import yellowrail.core.timeline.Timeline;
+import yellowrail.core.tube.model.TubeModels;
 import yellowrail.core.walk.AmpAudit;
 import yellowrail.core.walk.ChartCheck;
+import yellowrail.core.walk.DrivenAudit;
 import yellowrail.core.walk.Route;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.JsonColumn;
@@ -96,11 +103,26 @@ class WalkPages {
         Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
         AmpSheet sheet = timeline.present().sheet();
         ChartCheck check = new ChartCheck(timeline, runs.nodesAsLeft(run));
-        AmpAudit audit = new AmpAudit(check, sheet, StageSummary.of(timeline).tubes());
+        StageSummary summary = StageSummary.of(timeline);
+        AmpAudit audit = new AmpAudit(check, sheet, summary.tubes());
+        Optional<DrivenAudit> driven =
+                driven(summary.stage(), timeline).map(performance -> new DrivenAudit(audit, check, sheet, performance));
         return new ModelAndView("walk/page :: audit")
-                .addObject("audit", AuditView.of(audit, sheet, words))
+                .addObject("audit", AuditView.of(audit, sheet, driven, words))
                 .addObject("rows", WalkView.rows(check, words))
                 .addObject("touch", Touch.of(runId, Route.NEAREST, ""));
+    }
+
+    /** The stage at full drive, by the load line of what was read; empty where its tubes have no model. */
+    private static Optional<Performance> driven(StageIdle stage, Timeline timeline) {
+        LastRead read = LastRead.of(stage, Optional.of(timeline.present()));
+        return stage.mainType()
+                .filter(type -> stage.isOfOneType() && read.plateAmps().isPresent())
+                .flatMap(type -> TubeModels.published()
+                        .of(type)
+                        .map(known -> new FullDrive(AmpStage.of(stage.sheet(), read, type, known.model())
+                                        .stage())
+                                .compute()));
     }
 
     /**
