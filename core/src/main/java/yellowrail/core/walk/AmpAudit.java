@@ -264,4 +264,34 @@ public final class AmpAudit {
     double idleAt(ChartNode node) {
         return idle.getOrDefault(ChartCheck.key(node.label()), 0.0);
     }
+
+    /**
+     * A branch that ends in a divider.
+     *
+     * @param label of the node between its resistors
+     * @param alone what they would make of it with nothing else there, V
+     * @param read V
+     * @param taken what is drawn from it, A; negative where something feeds it besides
+     */
+    public record Divider(String label, double alone, double read, double taken) {}
+
+    /** Nodes fed through one resistor and led to ground through another, that of a cathode apart. */
+    public List<Divider> dividers() {
+        List<Divider> dividers = new ArrayList<>();
+        for (NodeStanding each : check.standings()) {
+            Optional<NodeStanding> feeder = check.feeder(each.node()).filter(AmpAudit::isMetered);
+            Optional<Resistor> upper = each.node().feed().flatMap(Feed::through);
+            Optional<Resistor> lower = each.node().toGround();
+            if (isMetered(each) && feeder.isPresent() && upper.isPresent() && lower.isPresent()) {
+                double from = feeder.get().volts();
+                double alone = from
+                        * lower.get().ohms()
+                        / (upper.get().ohms() + lower.get().ohms());
+                double taken = (from - each.volts()) / upper.get().ohms()
+                        - each.volts() / lower.get().ohms();
+                dividers.add(new Divider(each.node().label(), alone, each.volts(), taken));
+            }
+        }
+        return dividers;
+    }
 }

@@ -36,6 +36,9 @@ public final class AuditTeller {
                         stage.stage(),
                         stage.plates().orElseThrow().value(),
                         stage.cathodes().orElseThrow().value())));
+        audit.dividers()
+                .forEach(divider -> says.add(new WalkFinding.DividerGives(
+                        divider.label(), divider.alone(), divider.read(), divider.taken())));
         audit.residues().stream()
                 .filter(residue -> !isOfAPlate(residue))
                 .map(this::residue)

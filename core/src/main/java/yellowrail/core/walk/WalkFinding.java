@@ -197,6 +197,14 @@ public sealed interface WalkFinding extends Finding {
     record AllSourcesGive(
             @In(value = Unit.MILLIAMP, decimals = 0) double amps) implements WalkFinding {}
 
+    /** A node between two resistors: what they alone would make of it, and what is taken from it. */
+    record DividerGives(
+            String label,
+            @In(Unit.VOLT) double alone,
+            @In(value = Unit.VOLT, given = true) double read,
+            @In(Unit.MILLIAMP) double taken)
+            implements WalkFinding {}
+
     record StagesDisagree(
             String stage,
             @In(Unit.MILLIAMP) double plates,

@@ -194,6 +194,18 @@ class AmpAuditTest {
                 .contains("transformer-gives", "driven-gives", "choke-past-rating-driven");
     }
 
+    /** 300 V over 100 k and 50 k: 100 V by themselves; at 90 V 0.3 mA is taken. */
+    @Test
+    void aDividerIsToldByItsResistorsAndWhatItGives() {
+        AmpSheet sheet = Walked.amp(Amps.pair(), "name,from,ohms,ground-ohms\nA,,,\nlift,A,100k,50k\n");
+        AmpAudit audit = audit(sheet, "at A 300; at lift 90");
+        assertThat(audit.dividers()).singleElement().satisfies(divider -> {
+            assertThat(divider.alone()).isCloseTo(100, within(1e-9));
+            assertThat(divider.taken()).isCloseTo(0.0021 - 0.0018, within(1e-9));
+        });
+        assertThat(says(audit, sheet)).extracting(WalkFinding::code).contains("divider-gives");
+    }
+
     @Test
     void aChartOfWhichNothingWasReadHasNothingToAccountFor() {
         AmpAudit audit = audit(AMP, "mains 120");
