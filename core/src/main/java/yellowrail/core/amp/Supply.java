@@ -16,6 +16,7 @@ import java.util.OptionalDouble;
  * @param regulation how far the unloaded winding stands above its rated volts, as a ratio
  * @param behindStandby whether the standby switch cuts the reservoir off from the rectifier; else the reservoir charges
  *     before the tubes may draw
+ * @param bridge whether silicon rectifies the whole winding; else each half of one with a centre tap
  */
 public record Supply(
         Rectifier rectifier,
@@ -27,7 +28,8 @@ public record Supply(
         OptionalDouble biasFeedOhms,
         OptionalDouble biasShuntOhms,
         OptionalDouble regulation,
-        boolean behindStandby) {
+        boolean behindStandby,
+        boolean bridge) {
 
     /** How far an unloaded winding stands above its rated volts where nobody measured it. */
     public static final double USUAL_REGULATION = 0.07;
@@ -64,6 +66,31 @@ public record Supply(
                 false);
     }
 
+    public Supply(
+            Rectifier rectifier,
+            boolean standby,
+            OptionalDouble secondaryVolts,
+            OptionalDouble capacitorVolts,
+            OptionalDouble otherAmps,
+            OptionalDouble resistorWatts,
+            OptionalDouble biasFeedOhms,
+            OptionalDouble biasShuntOhms,
+            OptionalDouble regulation,
+            boolean behindStandby) {
+        this(
+                rectifier,
+                standby,
+                secondaryVolts,
+                capacitorVolts,
+                otherAmps,
+                resistorWatts,
+                biasFeedOhms,
+                biasShuntOhms,
+                regulation,
+                behindStandby,
+                false);
+    }
+
     /**
      * What the plates stand at while nothing draws: the winding's peak at a mains ratio, V; empty where the winding's
      * volts are not known, and with a tube rectifier, which does not get there before its load does.
@@ -86,7 +113,8 @@ public record Supply(
                 biasFeedOhms,
                 biasShuntOhms,
                 regulation,
-                behindStandby);
+                behindStandby,
+                bridge);
     }
 
     /** The same with another rectifier. */
@@ -101,6 +129,7 @@ public record Supply(
                 biasFeedOhms,
                 biasShuntOhms,
                 regulation,
-                behindStandby);
+                behindStandby,
+                bridge);
     }
 }

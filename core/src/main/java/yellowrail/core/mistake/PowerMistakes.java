@@ -106,7 +106,7 @@ final class PowerMistakes {
                 .node(entry.target())
                 .filter(node -> entry.kind() == ReadingKind.NODE)
                 .flatMap(ChartNode::bank)
-                .filter(bank -> entry.value() > bank.ratedVolts())
+                .filter(bank -> Math.abs(entry.value()) > bank.ratedVolts())
                 .map(bank -> Situation.ask(
                         entry,
                         new MistakeFinding.PastTheCapacitors(entry.value(), bank.ratedVolts()),

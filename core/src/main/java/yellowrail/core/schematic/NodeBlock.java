@@ -15,7 +15,7 @@ final class NodeBlock {
     private static final double FED = 46;
     private static final double NODE = 96;
     private static final double WIDTH = 236;
-    private static final double ALONE = 136;
+    private static final double ALONE = 142;
     private static final double STEP = 46;
     /** Beside a node of the rail. */
     private static final int FITS = 15;
@@ -67,7 +67,7 @@ final class NodeBlock {
                     ? SchematicFinding.Called.within(FITS_ALONE, called.name())
                     : point.called();
             sketch.probe(point, 14, y);
-            named(sketch, point, name, 28, y);
+            named(sketch, point, name, 32, y);
         }
         return sketch.apart();
     }

@@ -22,14 +22,18 @@ final class SupplyBlock {
                 .sign(Sign.WINDING, WINDING - 30, MIDDLE)
                 .sign(Sign.CORE, WINDING - 15, MIDDLE)
                 .turned(Sign.WINDING, WINDING, MIDDLE, 180)
-                .wire(WINDING, MIDDLE, WINDING + 14, MIDDLE, WINDING + 14, MIDDLE + 8)
-                .sign(Sign.GROUND, WINDING + 14, MIDDLE + 8)
                 .wire(WINDING, MIDDLE - 30, WINDING, MIDDLE - 38, RECTIFIER - 12, MIDDLE - 38)
                 .wire(WINDING, MIDDLE + 30, WINDING, MIDDLE + 38, RECTIFIER - 12, MIDDLE + 38)
                 .wire(UP, MIDDLE, UP, 0);
         supply.secondaryVolts()
                 .ifPresent(volts -> sketch.text(
                         new SchematicFinding.Winding(volts), WINDING, MIDDLE + 56, Drawn.Anchor.MIDDLE, false));
+        if (isBridge(supply)) {
+            bridge(sketch);
+        } else {
+            sketch.wire(WINDING, MIDDLE, WINDING + 14, MIDDLE, WINDING + 14, MIDDLE + 8)
+                    .sign(Sign.GROUND, WINDING + 14, MIDDLE + 8);
+        }
         rectifier(sketch, sheet);
         standby(sketch, supply);
         sketch.sign(Sign.JOINT, RESERVOIR, 0)
@@ -44,6 +48,25 @@ final class SupplyBlock {
                 RESERVOIR - 22,
                 72);
         return sketch.block();
+    }
+
+    private static boolean isBridge(Supply supply) {
+        return supply.bridge() && supply.rectifier() != Rectifier.TUBE;
+    }
+
+    /** The two diodes that bring the current back from ground. */
+    private static void bridge(Sketch sketch) {
+        double one = RECTIFIER - 26;
+        double other = RECTIFIER - 10;
+        sketch.wire(one, MIDDLE - 38, one, MIDDLE - 32)
+                .sign(Sign.DIODE, one, MIDDLE - 22)
+                .wire(other, MIDDLE + 38, other, MIDDLE + 32)
+                .turned(Sign.DIODE, other, MIDDLE + 22, 180)
+                .wire(one, MIDDLE - 12, one, MIDDLE, RECTIFIER + 14, MIDDLE)
+                .wire(other, MIDDLE, other, MIDDLE + 12)
+                .sign(Sign.GROUND, RECTIFIER + 14, MIDDLE)
+                .sign(Sign.JOINT, one, MIDDLE - 38)
+                .sign(Sign.JOINT, other, MIDDLE + 38);
     }
 
     private static void rectifier(Sketch sketch, AmpSheet sheet) {

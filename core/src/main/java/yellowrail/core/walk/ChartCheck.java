@@ -95,7 +95,10 @@ public final class ChartCheck {
             return NodeVerdict.NOT_READ;
         }
         double volts = reading.get().value();
-        if (node.bank().map(Bank::ratedVolts).filter(rated -> volts > rated).isPresent()) {
+        if (node.bank()
+                .map(Bank::ratedVolts)
+                .filter(rated -> Math.abs(volts) > rated)
+                .isPresent()) {
             return NodeVerdict.OVER_RATING;
         }
         if (!reading.get().entry().words().isEmpty()) {

@@ -8,6 +8,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.node.ChartNode;
 import yellowrail.core.amp.node.Expected;
+import yellowrail.core.amp.node.NodeKind;
 import yellowrail.core.reading.EntryWriter;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
@@ -48,6 +49,16 @@ public record Stop(ReadingKind kind, String place, Optional<ChartNode> node) {
     /** What is typed there before the number; no two stops are alike in it. */
     public String typed() {
         return EntryWriter.before(kind, place);
+    }
+
+    /** Whether what is read there may be negative: a grid, a bias supply. */
+    public boolean isSigned() {
+        return kind == ReadingKind.BIAS
+                || node.filter(found -> found.kind() == NodeKind.GRID
+                                || found.expected()
+                                        .filter(expected -> expected.low() < 0)
+                                        .isPresent())
+                        .isPresent();
     }
 
     public WalkFinding says() {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -13,6 +14,8 @@ import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Rectifier;
+import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Topology;
 
 class SchematicTest {
@@ -131,4 +134,23 @@ class SchematicTest {
     void whatIsWrittenOnATubeStandsBesideIt() {
         assertThat(named(Schematic.of(Amps.pair(), Map.of("V1", "A12"), 1280))).contains("A12", "6L6GC");
     }
+
+    /** A bridge needs four diodes and no tap; two with a centre tap; a tube is one envelope. */
+    @Test
+    void aBridgeIsToldFromACentreTap() {
+        AmpSheet pair = Amps.pair();
+        Supply silicon = new Supply(Rectifier.SILICON, false, NO, NO, NO, NO, NO, NO);
+        assertThat(diodes(pair.with(silicon))).isEqualTo(3);
+        assertThat(diodes(pair.with(new Supply(Rectifier.SILICON, false, NO, NO, NO, NO, NO, NO, NO, false, true))))
+                .as("with the bias supply's own")
+                .isEqualTo(5);
+        assertThat(diodes(pair.with(new Supply(Rectifier.TUBE, false, NO, NO, NO, NO, NO, NO, NO, false, true))))
+                .isEqualTo(1);
+    }
+
+    private static long diodes(AmpSheet sheet) {
+        return signs(Schematic.of(sheet, Map.of(), 1280), Sign.DIODE).size();
+    }
+
+    private static final OptionalDouble NO = OptionalDouble.empty();
 }

@@ -111,9 +111,10 @@ record AmpForm(
             String biasFeedOhms,
             String biasShuntOhms,
             String regulation,
-            String behindStandby) {
+            String behindStandby,
+            String bridge) {
 
-        static final Supply BLANK = new Supply("UNKNOWN", "", "", "", "", "", "", "", "", "");
+        static final Supply BLANK = new Supply("UNKNOWN", "", "", "", "", "", "", "", "", "", "");
     }
 
     /** Where the meter can be asked; empty where readings are typed. */

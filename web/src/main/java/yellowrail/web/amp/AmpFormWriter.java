@@ -112,7 +112,8 @@ final class AmpFormWriter {
                 shown(supply.biasFeedOhms(), Unit.OHM),
                 shown(supply.biasShuntOhms(), Unit.OHM),
                 shown(supply.regulation(), Unit.PERCENT),
-                supply.behindStandby() ? "on" : "");
+                supply.behindStandby() ? "on" : "",
+                supply.bridge() ? "on" : "");
     }
 
     private static String shown(OptionalDouble si, Unit unit) {

@@ -14,8 +14,9 @@ import yellowrail.web.words.Words;
  * hundred nodes has some two thousand marks.
  *
  * @param marks all of it but its frame
+ * @param touchable whether its points lead somewhere
  */
-public record SchematicView(int width, int height, String marks) {
+public record SchematicView(int width, int height, String marks, boolean touchable) {
 
     /** On a laptop it is one row for a pair and two for an octet. */
     private static final double WIDE = 1280;
@@ -62,7 +63,10 @@ public record SchematicView(int width, int height, String marks) {
         SvgMarks marks = new SvgMarks(words, touch);
         schematic.drawn().forEach(marks::add);
         return new SchematicView(
-                (int) Math.ceil(schematic.width()), (int) Math.ceil(schematic.height()), marks.toString());
+                (int) Math.ceil(schematic.width()),
+                (int) Math.ceil(schematic.height()),
+                marks.toString(),
+                touch.isPresent());
     }
 
     /** The part of the drawing that is shown. */

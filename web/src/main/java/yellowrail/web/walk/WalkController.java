@@ -71,6 +71,8 @@ class WalkController {
     /**
      * A number is entered and the walk goes on; nothing skips, b goes back.
      *
+     * @param back whatever, where one goes back
+     * @param pulsing whatever, where what was typed swings
      * @param instead a line chosen in answer to a question about what was typed
      * @param confirmed true where it is to stand all the same
      * @param form the one-time number of the form it came with
@@ -81,20 +83,22 @@ class WalkController {
             @RequestParam(defaultValue = "") String node,
             @RequestParam(defaultValue = "") String route,
             @RequestParam(defaultValue = "") String volts,
+            @RequestParam(defaultValue = "") String back,
+            @RequestParam(defaultValue = "") String pulsing,
             @RequestParam(defaultValue = "") String by,
             @RequestParam(defaultValue = "") String instead,
             @RequestParam(defaultValue = "") String confirmed,
             @RequestParam(defaultValue = "") String form,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         Route way = route(route);
-        String typed = volts.strip();
+        String typed = back.isEmpty() ? volts.strip() : BACK;
         Run run = runs.run(id);
         List<Stop> stops = Stop.of(runs.amp(run).sheet(), way);
         int at = index(stops, node);
         if (instead.isBlank() && (typed.isEmpty() || typed.equalsIgnoreCase(BACK))) {
             return on(id, way, stops, typed.isEmpty() ? at + 1 : at - 1, null, by, htmx);
         }
-        String line = instead.isBlank() ? node + " " + typed : instead;
+        String line = instead.isBlank() ? node + " " + typed + (pulsing.isEmpty() ? "" : " pulsing") : instead;
         EntryOutcome outcome = entries.enter(id, line, by, !instead.isBlank() || confirmed.equals("true"), null, form);
         if (outcome instanceof EntryOutcome.Accepted) {
             return on(id, way, stops, at + 1, outcome, by, htmx);

@@ -44,6 +44,8 @@ record WalkView(
      * A stop.
      *
      * @param typed what stands before its number on the entry line
+     * @param signed whether its volts may be negative
+     * @param ofChart whether it is a node of the chart
      * @param next what stands before that of the next stop; blank behind the last
      * @param back the same of the one before
      */
@@ -55,6 +57,8 @@ record WalkView(
             String read,
             String verdict,
             List<String> says,
+            boolean signed,
+            boolean ofChart,
             String next,
             String back) {}
 
@@ -116,6 +120,8 @@ record WalkView(
                         .orElse(""),
                 standing.map(each -> words.name(each.verdict())).orElse(""),
                 standing.map(each -> words.say(each.says())).orElse(List.of()),
+                stop.isSigned(),
+                stop.node().isPresent(),
                 index + 1 < stops.size() ? stops.get(index + 1).typed() : WalkController.END,
                 index > 0 ? stops.get(index - 1).typed() : stop.typed());
     }

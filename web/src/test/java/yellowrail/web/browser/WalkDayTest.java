@@ -166,6 +166,12 @@ class WalkDayTest extends BrowserTest {
         page.locator("#volts").press("Enter");
         assertThat(page.locator("svg.schematic:visible")).containsText("1.93 V");
         assertThat(page.locator("svg.schematic:visible .probe.fresh")).hasCount(1);
+        page.locator("#walk-back").click();
+        assertThat(page.locator(".stop b")).hasText("V2a cathode");
+        page.locator("svg.schematic:visible .probe[data-node='at LFO plate']").click();
+        page.locator("#volts").fill("180");
+        page.locator("[name=pulsing]").click();
+        assertThat(page.locator("svg.schematic:visible")).containsText("180.0 V pulses");
     }
 
     @Test

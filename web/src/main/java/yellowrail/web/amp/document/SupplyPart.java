@@ -15,7 +15,8 @@ record SupplyPart(
         OptionalDouble biasFeedOhms,
         OptionalDouble biasShuntOhms,
         OptionalDouble regulation,
-        Boolean behindStandby) {
+        Boolean behindStandby,
+        Boolean bridge) {
 
     static SupplyPart of(Supply supply) {
         return new SupplyPart(
@@ -28,7 +29,8 @@ record SupplyPart(
                 supply.biasFeedOhms(),
                 supply.biasShuntOhms(),
                 supply.regulation(),
-                supply.behindStandby());
+                supply.behindStandby(),
+                supply.bridge());
     }
 
     Supply supply() {
@@ -42,6 +44,7 @@ record SupplyPart(
                 biasFeedOhms,
                 biasShuntOhms,
                 regulation,
-                Boolean.TRUE.equals(behindStandby));
+                Boolean.TRUE.equals(behindStandby),
+                Boolean.TRUE.equals(bridge));
     }
 }

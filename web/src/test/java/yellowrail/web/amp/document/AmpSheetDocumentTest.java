@@ -197,6 +197,20 @@ class AmpSheetDocumentTest {
                         .nodes())
                 .as("as a file and back")
                 .isEqualTo(chart.nodes());
+        AmpSheet bridged = full().with(new Supply(
+                Rectifier.SILICON,
+                true,
+                of(330),
+                of(500),
+                of(0.02),
+                of(2),
+                of(33000),
+                of(15000),
+                of(0.05),
+                true,
+                true));
+        assertThat(documents.read(documents.write(AmpSheetDocument.of(bridged))).sheet())
+                .isEqualTo(bridged);
         AmpSheet old = documents.read(OLDEST).sheet();
         assertThat(old.chart()).isEqualTo(VoltageChart.EMPTY);
         assertThat(documents.read(documents.write(AmpSheetDocument.of(old))).sheet())
