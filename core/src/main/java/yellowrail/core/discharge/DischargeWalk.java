@@ -10,6 +10,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.DrainPoints;
 import yellowrail.core.amp.node.ChartNode;
 import yellowrail.core.capacitor.Emptying;
+import yellowrail.core.capacitor.SeriesStack;
 import yellowrail.core.idle.WarmUp;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
@@ -22,7 +23,7 @@ import yellowrail.core.reading.ReadingKind;
 public final class DischargeWalk {
 
     /** Under this nobody is hurt, V. */
-    public static final double SAFE = 5;
+    public static final double SAFE = SeriesStack.SAFE;
     /** A capacitor that was drained recovers some volts by itself: after this it is read again. */
     public static final Duration HOLDS_FOR = Duration.ofMinutes(15);
 

@@ -93,7 +93,7 @@ public final class AmpAudit {
     }
 
     private void missing(ChartNode at, String what) {
-        missing.computeIfAbsent(ChartCheck.key(at.label()), label -> new ArrayList<>())
+        missing.computeIfAbsent(ChartNode.key(at.label()), label -> new ArrayList<>())
                 .add(what);
     }
 
@@ -128,15 +128,9 @@ public final class AmpAudit {
 
     /** What flows into a plate flows on into its cathode resistor, each plate of a stage its part. */
     private void tube(NodeStanding plate) {
-        List<ChartNode> stage = plate.node().stage().isBlank()
-                ? List.of()
-                : check.chart().ofStage(plate.node().stage());
-        List<ChartNode> cathodes =
-                stage.stream().filter(node -> node.kind() == NodeKind.CATHODE).toList();
-        long plates =
-                stage.stream().filter(node -> node.kind() == NodeKind.PLATE).count();
-        if (plates == 1) {
-            cathodeAmps(cathodes)
+        String stage = plate.node().stage();
+        if (!stage.isBlank() && check.chart().ofStage(stage, NodeKind.PLATE).size() == 1) {
+            cathodeAmps(check.chart().ofStage(stage, NodeKind.CATHODE))
                     .ifPresent(amps -> draws.add(new Draw(plate.node().label(), amps.value(), amps.plusMinus())));
         }
     }
@@ -166,7 +160,7 @@ public final class AmpAudit {
             if (here && tube.figures().isPresent()) {
                 Estimate amps = amps(node, tube.figures().get());
                 draws.add(new Draw(node.label(), amps.value(), amps.plusMinus()));
-                idle.merge(ChartCheck.key(node.label()), amps.value(), Double::sum);
+                idle.merge(ChartNode.key(node.label()), amps.value(), Double::sum);
             } else if (here) {
                 missing(node, tube.socket().label());
             }
@@ -201,20 +195,17 @@ public final class AmpAudit {
 
     /** What hangs on a node and was not read: stages, tubes. */
     public List<String> missingAt(String node) {
-        return missing.getOrDefault(ChartCheck.key(node), List.of());
+        return missing.getOrDefault(ChartNode.key(node), List.of());
     }
 
     /** The currents of the stages that have a name, in the order of the chart. */
     public List<StageCurrent> stages() {
         List<StageCurrent> stages = new ArrayList<>();
         for (String name : check.chart().stages()) {
-            List<ChartNode> nodes = check.chart().ofStage(name);
-            List<ChartNode> cathodes = nodes.stream()
-                    .filter(node -> node.kind() == NodeKind.CATHODE)
-                    .toList();
-            List<ChartNode> plates =
-                    nodes.stream().filter(node -> node.kind() == NodeKind.PLATE).toList();
-            StageCurrent stage = new StageCurrent(name, plateAmps(plates), cathodeAmps(cathodes));
+            StageCurrent stage = new StageCurrent(
+                    name,
+                    plateAmps(check.chart().ofStage(name, NodeKind.PLATE)),
+                    cathodeAmps(check.chart().ofStage(name, NodeKind.CATHODE)));
             if (stage.draws().isPresent()) {
                 stages.add(stage);
             }
@@ -262,7 +253,7 @@ public final class AmpAudit {
 
     /** The same of one node. */
     double idleAt(ChartNode node) {
-        return idle.getOrDefault(ChartCheck.key(node.label()), 0.0);
+        return idle.getOrDefault(ChartNode.key(node.label()), 0.0);
     }
 
     /**
@@ -275,7 +266,7 @@ public final class AmpAudit {
      */
     public record Divider(String label, double alone, double read, double taken) {}
 
-    /** Nodes fed through one resistor and led to ground through another, that of a cathode apart. */
+    /** Nodes fed through one resistor and led to ground through another. */
     public List<Divider> dividers() {
         List<Divider> dividers = new ArrayList<>();
         for (NodeStanding each : check.standings()) {

@@ -122,8 +122,7 @@ final class Causes {
     private Optional<NodeStanding> mate(ChartNode node, NodeKind kind) {
         return node.stage().isBlank()
                 ? Optional.empty()
-                : check.chart().ofStage(node.stage()).stream()
-                        .filter(other -> other.kind() == kind)
+                : check.chart().ofStage(node.stage(), kind).stream()
                         .map(check::of)
                         .filter(NodeStanding::isRead)
                         .findFirst();

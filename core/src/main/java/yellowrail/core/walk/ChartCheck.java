@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -57,11 +56,7 @@ public final class ChartCheck {
     }
 
     private void put(NodeStanding standing) {
-        standings.put(key(standing.node().label()), standing);
-    }
-
-    static String key(String label) {
-        return label.toLowerCase(Locale.ROOT);
+        standings.put(ChartNode.key(standing.node().label()), standing);
     }
 
     private static NodeStanding read(ChartNode node, Timeline timeline, AmpSheet sheet) {
@@ -115,11 +110,11 @@ public final class ChartCheck {
     }
 
     public NodeStanding of(ChartNode node) {
-        return standings.get(key(node.label()));
+        return standings.get(ChartNode.key(node.label()));
     }
 
     Optional<NodeStanding> of(String label) {
-        return Optional.ofNullable(standings.get(key(label)));
+        return Optional.ofNullable(standings.get(ChartNode.key(label)));
     }
 
     Optional<NodeStanding> feeder(ChartNode node) {

@@ -39,7 +39,7 @@ public final class DrivenAudit {
         total += amps;
         Optional<ChartNode> node = Optional.of(at);
         while (node.isPresent()) {
-            more.merge(ChartCheck.key(node.get().label()), amps, Double::sum);
+            more.merge(ChartNode.key(node.get().label()), amps, Double::sum);
             node = check.chart().feeder(node.get());
         }
     }
@@ -48,7 +48,7 @@ public final class DrivenAudit {
     public double amps(PartCurrent current) {
         ChartNode node = audit.nodeOf(current);
         boolean feeds = current.part().to().equals(node.label());
-        return current.amps() + (feeds ? more.getOrDefault(ChartCheck.key(node.label()), 0.0) : 0);
+        return current.amps() + (feeds ? more.getOrDefault(ChartNode.key(node.label()), 0.0) : 0);
     }
 
     /** What it burns then, W. */

@@ -69,7 +69,7 @@ final class Family {
     }
 
     private Optional<WalkFinding> unlikeLastRun(NodeStanding standing) {
-        Earlier before = earlier.get(ChartCheck.key(standing.node().label()));
+        Earlier before = earlier.get(ChartNode.key(standing.node().label()));
         if (before == null) {
             return Optional.empty();
         }

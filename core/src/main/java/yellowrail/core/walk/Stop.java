@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.node.ChartNode;
@@ -40,6 +42,13 @@ public record Stop(ReadingKind kind, String place, Optional<ChartNode> node) {
         }
         sheet.testPoints().forEach(point -> stops.add(stage(ReadingKind.SENSE_VOLTS, point)));
         return stops;
+    }
+
+    /** Where on a walk a stop is, by what is typed there; empty where it is none of them. */
+    public static OptionalInt indexOf(List<Stop> stops, String typed) {
+        return IntStream.range(0, stops.size())
+                .filter(i -> stops.get(i).typed().equalsIgnoreCase(typed))
+                .findFirst();
     }
 
     private static Stop stage(ReadingKind kind, String place) {

@@ -11,7 +11,6 @@ import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -19,6 +18,7 @@ import java.util.function.Function;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.amp.node.ChartNode;
 import yellowrail.core.idle.LastKnown;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
@@ -259,7 +259,7 @@ public class RunService {
     private Map<String, Earlier> nodesAsLeft(long ampId, long before) {
         return mapper.nodesAsLeft(ampId, before).stream()
                 .collect(toMap(
-                        node -> node.target().toLowerCase(Locale.ROOT),
+                        node -> ChartNode.key(node.target()),
                         node -> new Earlier(
                                 node.volts(),
                                 node.mains() == null ? OptionalDouble.empty() : OptionalDouble.of(node.mains())),

@@ -2,7 +2,7 @@ package yellowrail.web.schematic;
 
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
-import java.util.Locale;
+import yellowrail.core.finding.Code;
 import yellowrail.core.walk.Route;
 
 /**
@@ -15,8 +15,7 @@ public record Touch(String path, String at) {
 
     /** A walk of a run. */
     public static Touch of(long runId, Route route, String at) {
-        return new Touch(
-                "/runs/%d/walk?route=%s&node=".formatted(runId, route.name().toLowerCase(Locale.ROOT)), at);
+        return new Touch("/runs/%d/walk?route=%s&node=".formatted(runId, Code.of(route)), at);
     }
 
     public String to(String typed) {

@@ -2,7 +2,6 @@ package yellowrail.web.walk;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -161,7 +160,7 @@ class ChartController {
 
     private static List<ChartNode> asLeft(List<ChartNode> nodes, Map<String, Earlier> earlier) {
         return nodes.stream()
-                .map(node -> Optional.ofNullable(earlier.get(node.label().toLowerCase(Locale.ROOT)))
+                .map(node -> Optional.ofNullable(earlier.get(ChartNode.key(node.label())))
                         .map(left ->
                                 node.expecting(Expected.of(left.volts(), Expected.Source.EARLIER_RUN, left.mains())))
                         .orElse(node))

@@ -1,7 +1,6 @@
 package yellowrail.web.walk;
 
 import java.util.List;
-import java.util.Locale;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,6 +10,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
+import yellowrail.core.finding.Code;
 import yellowrail.core.walk.Route;
 import yellowrail.core.walk.Stop;
 import yellowrail.web.run.EntryOutcome;
@@ -94,7 +94,7 @@ class WalkController {
         String typed = back.isEmpty() ? volts.strip() : BACK;
         Run run = runs.run(id);
         List<Stop> stops = Stop.of(runs.amp(run).sheet(), way);
-        int at = index(stops, node);
+        int at = Stop.indexOf(stops, node).orElse(stops.size() - 1);
         if (instead.isBlank() && (typed.isEmpty() || typed.equalsIgnoreCase(BACK))) {
             return on(id, way, stops, typed.isEmpty() ? at + 1 : at - 1, null, by, htmx);
         }
@@ -117,18 +117,9 @@ class WalkController {
                 ? pages.page(id, way, next, outcome, "", by, PAGE + " :: head")
                 : new ModelAndView("redirect:"
                         + UriComponentsBuilder.fromPath("/runs/" + id + "/walk")
-                                .queryParam("route", way.name().toLowerCase(Locale.ROOT))
+                                .queryParam("route", Code.of(way))
                                 .queryParam("node", "{node}")
                                 .build(next));
-    }
-
-    private static int index(List<Stop> stops, String node) {
-        for (int i = 0; i < stops.size(); i++) {
-            if (stops.get(i).typed().equalsIgnoreCase(node)) {
-                return i;
-            }
-        }
-        return stops.size() - 1;
     }
 
     private static Route route(String name) {

@@ -64,9 +64,9 @@ class WalkPages {
     ModelAndView page(
             long runId, Route route, String node, EntryOutcome outcome, String typed, String by, String view) {
         Run run = runs.run(runId);
-        Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
+        Timeline timeline = timeline(run);
         AmpSheet sheet = timeline.present().sheet();
-        ChartCheck check = new ChartCheck(timeline, runs.nodesAsLeft(run));
+        ChartCheck check = check(run, timeline);
         boolean head = view.endsWith("head");
         return new ModelAndView(view)
                 .addObject("probes", head ? json.write(probes(check)) : null)
@@ -91,6 +91,14 @@ class WalkPages {
                 .addObject("view", WalkView.of(runId, timeline, check, route, node, !head, words));
     }
 
+    private Timeline timeline(Run run) {
+        return runs.wholeTimelines(List.of(run)).get(run);
+    }
+
+    private ChartCheck check(Run run, Timeline timeline) {
+        return new ChartCheck(timeline, runs.nodesAsLeft(run));
+    }
+
     private List<ProbeView> probes(ChartCheck check) {
         return check.standings().stream()
                 .map(standing -> ProbeView.of(Probed.of(standing), words))
@@ -100,9 +108,9 @@ class WalkPages {
     /** Where the current goes, and every node in words: below the drawing, fetched after it. */
     ModelAndView audit(long runId) {
         Run run = runs.run(runId);
-        Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
+        Timeline timeline = timeline(run);
         AmpSheet sheet = timeline.present().sheet();
-        ChartCheck check = new ChartCheck(timeline, runs.nodesAsLeft(run));
+        ChartCheck check = check(run, timeline);
         StageSummary summary = StageSummary.of(timeline);
         AmpAudit audit = new AmpAudit(check, sheet, summary.tubes());
         Optional<DrivenAudit> driven =
@@ -133,14 +141,12 @@ class WalkPages {
     ModelAndView drawing(long ampId, boolean withStage) {
         Optional<Run> run = runs.newestOf(ampId);
         AmpSheet sheet = amps.newest(ampId).sheet();
-        Optional<Timeline> timeline = run.map(
-                        found -> runs.wholeTimelines(List.of(found)).get(found))
-                .filter(found -> found.present().sheet().equals(sheet));
+        Optional<Timeline> timeline =
+                run.map(this::timeline).filter(found -> found.present().sheet().equals(sheet));
         if (sheet.chart().isEmpty() && !withStage) {
             return new ModelAndView("schematic/drawing :: nothing");
         }
-        ChartCheck check = timeline.map(found -> new ChartCheck(found, runs.nodesAsLeft(run.get())))
-                .orElseGet(() -> ChartCheck.unread(sheet));
+        ChartCheck check = timeline.map(found -> check(run.get(), found)).orElseGet(() -> ChartCheck.unread(sheet));
         Optional<Touch> touch = run.filter(Run::isOpen).map(found -> Touch.of(found.id(), Route.NEAREST, ""));
         return new ModelAndView("walk/page :: drawing")
                 .addObject(

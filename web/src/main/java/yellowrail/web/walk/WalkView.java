@@ -2,9 +2,9 @@ package yellowrail.web.walk;
 
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.EntryWriter;
@@ -31,7 +31,6 @@ import yellowrail.web.words.Words;
 record WalkView(
         At at,
         String route,
-        String total,
         List<Row> wrong,
         List<Row> notRead,
         List<String> compared,
@@ -46,8 +45,6 @@ record WalkView(
      * @param typed what stands before its number on the entry line
      * @param signed whether its volts may be negative
      * @param ofChart whether it is a node of the chart
-     * @param next what stands before that of the next stop; blank behind the last
-     * @param back the same of the one before
      */
     record At(
             String typed,
@@ -58,9 +55,7 @@ record WalkView(
             String verdict,
             List<String> says,
             boolean signed,
-            boolean ofChart,
-            String next,
-            String back) {}
+            boolean ofChart) {}
 
     /** A node in words. */
     record Row(
@@ -77,14 +72,15 @@ record WalkView(
             long runId, Timeline timeline, ChartCheck check, Route route, String wanted, boolean drawn, Words words) {
         Snapshot now = timeline.present();
         List<Stop> stops = Stop.of(now.sheet(), route);
-        int index = index(stops, wanted);
+        int index = wanted.equals(WalkController.END)
+                ? stops.size()
+                : Stop.indexOf(stops, wanted).orElse(0);
         List<NodeStanding> wrong = check.wrong();
         At at = index < stops.size() ? at(stops, index, now, check, words) : null;
         Touch touch = Touch.of(runId, route, at == null ? "" : at.typed());
         return new WalkView(
                 at,
-                route.name().toLowerCase(Locale.ROOT),
-                String.valueOf(stops.size()),
+                Code.of(route),
                 toldOnce(wrong.stream().map(each -> row(each, words)).toList()),
                 check.notRead().stream().map(each -> row(each, words)).toList(),
                 words.say(check.compared()),
@@ -92,19 +88,6 @@ record WalkView(
                 !check.chart().isEmpty(),
                 check.chart().isEmpty() || !drawn ? null : SchematicView.of(check, Optional.of(touch), words),
                 touch);
-    }
-
-    /** Behind the last where it is called the end; the first that is called so; else the first of all. */
-    private static int index(List<Stop> stops, String wanted) {
-        if (wanted.equals(WalkController.END)) {
-            return stops.size();
-        }
-        for (int i = 0; i < stops.size(); i++) {
-            if (stops.get(i).typed().equalsIgnoreCase(wanted)) {
-                return i;
-            }
-        }
-        return 0;
     }
 
     private static At at(List<Stop> stops, int index, Snapshot now, ChartCheck check, Words words) {
@@ -121,9 +104,7 @@ record WalkView(
                 standing.map(each -> words.name(each.verdict())).orElse(""),
                 standing.map(each -> words.say(each.says())).orElse(List.of()),
                 stop.isSigned(),
-                stop.node().isPresent(),
-                index + 1 < stops.size() ? stops.get(index + 1).typed() : WalkController.END,
-                index > 0 ? stops.get(index - 1).typed() : stop.typed());
+                stop.node().isPresent());
     }
 
     /** What explains several of them is said at the first. */

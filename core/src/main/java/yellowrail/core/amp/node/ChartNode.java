@@ -1,5 +1,6 @@
 package yellowrail.core.amp.node;
 
+import java.util.Locale;
 import java.util.Optional;
 import yellowrail.core.amp.Channel;
 
@@ -77,6 +78,11 @@ public record ChartNode(
                         .filter(volts -> volts <= SELF_BIASED)
                         .isPresent();
         return selfBiased ? SELF_BIAS_EXPONENT : 1;
+    }
+
+    /** A label as charts and logs look it up, whatever its case. */
+    public static String key(String label) {
+        return label.toLowerCase(Locale.ROOT);
     }
 
     public boolean isCalled(String name) {

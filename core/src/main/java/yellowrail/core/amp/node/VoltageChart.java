@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -53,16 +52,16 @@ public record VoltageChart(List<ChartNode> nodes, List<HeaterWinding> windings) 
         }
         Map<String, ChartNode> known = new HashMap<>();
         for (ChartNode node : nodes) {
-            if (known.put(key(node.label()), node) != null) {
+            if (known.put(ChartNode.key(node.label()), node) != null) {
                 faults.add(new ChartFault.LabelTwice(node.label()));
             }
         }
         for (ChartNode node : nodes) {
             node.feed()
                     .map(Feed::from)
-                    .filter(from -> !known.containsKey(key(from)))
+                    .filter(from -> !known.containsKey(ChartNode.key(from)))
                     .ifPresent(from -> faults.add(new ChartFault.NoSuchNode(node.label(), from)));
-            if (!node.twin().isBlank() && !known.containsKey(key(node.twin()))) {
+            if (!node.twin().isBlank() && !known.containsKey(ChartNode.key(node.twin()))) {
                 faults.add(new ChartFault.NoSuchNode(node.label(), node.twin()));
             }
             if (isInALoop(node, known)) {
@@ -75,17 +74,13 @@ public record VoltageChart(List<ChartNode> nodes, List<HeaterWinding> windings) 
     private static boolean isInALoop(ChartNode node, Map<String, ChartNode> known) {
         Set<String> passed = new HashSet<>();
         Optional<ChartNode> at = Optional.of(node);
-        while (at.isPresent() && passed.add(key(at.get().label()))) {
-            at = at.get().feed().map(feed -> known.get(key(feed.from())));
+        while (at.isPresent() && passed.add(ChartNode.key(at.get().label()))) {
+            at = at.get().feed().map(feed -> known.get(ChartNode.key(feed.from())));
             if (at.map(found -> found == node).orElse(false)) {
                 return true;
             }
         }
         return false;
-    }
-
-    private static String key(String label) {
-        return label.toLowerCase(Locale.ROOT);
     }
 
     public boolean isEmpty() {
@@ -99,9 +94,10 @@ public record VoltageChart(List<ChartNode> nodes, List<HeaterWinding> windings) 
 
     /** The node whose label a text begins with; the longest such. */
     public Optional<ChartNode> atTheBeginningOf(String text) {
-        String said = key(ChartNode.tidy(text));
+        String said = ChartNode.key(ChartNode.tidy(text));
         return nodes.stream()
-                .filter(node -> said.equals(key(node.label())) || said.startsWith(key(node.label()) + " "))
+                .filter(node ->
+                        said.equals(ChartNode.key(node.label())) || said.startsWith(ChartNode.key(node.label()) + " "))
                 .reduce((one, other) -> other.label().length() > one.label().length() ? other : one);
     }
 
@@ -128,13 +124,18 @@ public record VoltageChart(List<ChartNode> nodes, List<HeaterWinding> windings) 
                 .toList();
     }
 
+    /** Those of one kind among them. */
+    public List<ChartNode> ofStage(String stage, NodeKind kind) {
+        return ofStage(stage).stream().filter(node -> node.kind() == kind).toList();
+    }
+
     /** The stages that have a name, in the order of the chart. */
     public List<String> stages() {
         Map<String, String> stages = new LinkedHashMap<>();
         nodes.stream()
                 .map(ChartNode::stage)
                 .filter(stage -> !stage.isBlank())
-                .forEach(stage -> stages.putIfAbsent(key(stage), stage));
+                .forEach(stage -> stages.putIfAbsent(ChartNode.key(stage), stage));
         return List.copyOf(stages.values());
     }
 }
