@@ -1,6 +1,7 @@
 // Every action of a run has a key. They work outside fields; in the entry line only ? while it is empty.
 
 import { words } from "./words.js";
+import { showKeys } from "./points.js";
 
 const find = selector => document.querySelector(selector);
 const press = selector => { const it = find(selector); it?.click(); return Boolean(it); };
@@ -14,6 +15,7 @@ const actions = {
   k: () => { const skip = find(".skip-it"); if (skip) { skip.open = true; find("#why").focus(); } return Boolean(skip); },
   r: () => press("#reopen"),
   n: () => press("#walk-round"),
+  g: () => showKeys(),
   a: () => across(),
   v: () => speak(),
   m: () => press("#from-meter"),

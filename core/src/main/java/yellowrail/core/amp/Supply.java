@@ -101,6 +101,11 @@ public record Supply(
                 : OptionalDouble.of(Math.sqrt(2) * secondaryVolts.getAsDouble() * mainsRatio);
     }
 
+    /** Whether the reservoir stands at its full voltage while the standby switch is off. */
+    public boolean isLiveInStandby() {
+        return standby && !behindStandby;
+    }
+
     /** The same with another current that is not the power tubes'. */
     public Supply withOther(double amps) {
         return new Supply(

@@ -61,7 +61,7 @@ public record ColdStart(double volts, double rating, boolean over, PowerUpFindin
         if (tube.filter(RectifierType::direct).isPresent()) {
             return new PowerUpFinding.BeforeThePowerTubes(tube.get().name());
         }
-        if (supply.standby() && !supply.behindStandby()) {
+        if (supply.isLiveInStandby()) {
             return new PowerUpFinding.WhileOnStandby();
         }
         return tube.<PowerUpFinding>map(type -> new PowerUpFinding.WithThePowerTubes(type.name()))

@@ -4,13 +4,14 @@ import java.util.List;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Pot;
+import yellowrail.core.reading.ReadingKind;
 
 /** What holds the grids negative, with its pots; and the heaters. */
 final class BiasBlock {
 
     private static final double POT = 64;
     private static final double SUPPLY = 124;
-    private static final double LINE = 272;
+    private static final double LINE = Levels.BIAS + 46;
     private static final int FITS = 8;
 
     private BiasBlock() {}
@@ -60,9 +61,9 @@ final class BiasBlock {
         return sketch.apart();
     }
 
-    static Block heaters(AmpSheet sheet) {
+    static Block heaters(AmpSheet sheet, StagePoints points) {
         Sketch sketch = new Sketch(124)
-                .name(new SchematicFinding.Heaters(), 12, Levels.TUBE - 44)
+                .name(new SchematicFinding.Heaters(), 12, Levels.TUBE - 58)
                 .sign(Sign.WINDING, 24, Levels.TUBE)
                 .wire(24, Levels.TUBE - 30, 24, Levels.TUBE - 36, 84, Levels.TUBE - 36, 84, Levels.TUBE - 12)
                 .sign(Sign.FILAMENT, 84, Levels.TUBE)
@@ -70,6 +71,8 @@ final class BiasBlock {
         sheet.fittings()
                 .heaterAmps()
                 .ifPresent(amps -> sketch.figure(new SchematicFinding.HeaterAmps(amps), 12, Levels.TUBE + 54));
+        double top = Levels.TUBE - 36;
+        points.draw(sketch, ReadingKind.HEATER, "", 24, top, StagePoints.Beside.line(40, top - 6));
         return sketch.apart();
     }
 }

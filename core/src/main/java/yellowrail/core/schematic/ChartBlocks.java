@@ -43,8 +43,9 @@ final class ChartBlocks {
         if (!drawn.add(node)) {
             return;
         }
+        boolean live = node.feed().isEmpty() && check.sheet().supply().isLiveInStandby();
         boolean goesOn = check.chart().feeder(node).equals(rail);
-        blocks.add(NodeBlock.supply(check.of(node), goesOn, blocks.isEmpty()));
+        blocks.add(NodeBlock.supply(check.of(node), goesOn, blocks.isEmpty(), live));
         rail = Optional.of(node);
         List<ChartNode> fed = check.chart().fedFrom(node);
         fed.stream().filter(ChartBlocks::isOfATube).forEach(this::stage);

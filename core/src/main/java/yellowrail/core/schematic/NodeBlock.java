@@ -27,8 +27,9 @@ final class NodeBlock {
     /**
      * @param goesOn whether the rail comes from the node that feeds it
      * @param first whether the rail begins with it
+     * @param live whether it stands at its full voltage while the standby switch is off
      */
-    static Block supply(NodeStanding standing, boolean goesOn, boolean first) {
+    static Block supply(NodeStanding standing, boolean goesOn, boolean first, boolean live) {
         ChartNode node = standing.node();
         Sketch sketch = new Sketch(WIDTH);
         if (!first) {
@@ -46,10 +47,16 @@ final class NodeBlock {
         });
         node.bank()
                 .ifPresent(bank -> sketch.capacitor(NODE, 0)
-                        .figure(new SchematicFinding.RatedVolts(bank.ratedVolts()), NODE + 16, 60));
+                        .figure(new SchematicFinding.RatedVolts(bank.ratedVolts()), NODE + 16, 60)
+                        .figure(charged(live), NODE + 16, 76));
         sketch.probe(Probed.of(standing), NODE, 0);
         named(sketch, Probed.of(standing), SchematicFinding.Called.within(FITS, node.label()), NODE + 14, 24);
         return sketch.block();
+    }
+
+    /** What a capacitor does when the amp is not in use. */
+    static SchematicFinding charged(boolean live) {
+        return live ? new SchematicFinding.LiveInStandby() : new SchematicFinding.StaysCharged();
     }
 
     private static SchematicFinding from(String label) {

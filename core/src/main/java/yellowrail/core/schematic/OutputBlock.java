@@ -3,60 +3,168 @@ package yellowrail.core.schematic;
 import java.util.List;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
+import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.Side;
+import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.reading.ReadingKind;
 
 /** The output transformer of a channel with its taps and what hangs on them. */
 final class OutputBlock {
 
+    private static final double WIDTH = 144;
     private static final double PRIMARY = 116;
     private static final double SECONDARY = 94;
     private static final double FEED = 136;
     private static final double SPEAKER = 24;
-    private static final double MIDDLE = (Levels.PUSH + Levels.PULL) / 2;
+    private static final double MIDDLE = Levels.TAP;
+    /** Where a resistor of the channel's own supply leaves the rail, and how far below it stands. */
+    private static final double BRANCH = 30;
 
-    private OutputBlock() {}
+    private static final double BELOW_RAIL = 15;
+    /** Words above the loop of the speaker, and below all of the transformer. */
+    private static final double ABOVE = Levels.PUSH - 6;
 
-    /** @param joined whether the line of the grids goes on from a channel on its left */
-    static Block of(AmpSheet sheet, Channel channel, boolean joined) {
-        boolean pushPull = sheet.topology() == Topology.PUSH_PULL;
-        Sketch sketch = new Sketch(150)
-                .wire(0, Levels.SCREENS, 150, Levels.SCREENS)
-                .turned(Sign.HALF_WINDING, PRIMARY, MIDDLE - 11, 180)
-                .turned(Sign.HALF_WINDING, PRIMARY, MIDDLE + 11, 180)
-                .sign(Sign.CORE, (PRIMARY + SECONDARY) / 2, MIDDLE)
-                .sign(Sign.HALF_WINDING, SECONDARY, MIDDLE - 11)
-                .sign(Sign.HALF_WINDING, SECONDARY, MIDDLE + 11)
-                .wire(PRIMARY, Levels.PULL, 150, Levels.PULL)
-                .sign(Sign.JOINT, FEED, 0);
-        if (joined && new GridLines(sheet).isOne()) {
-            sketch.wire(0, Levels.BIAS, 150, Levels.BIAS);
+    private static final double BELOW = Levels.PULL + 36;
+    private static final double LINE = 18;
+    /** A name, and what stands after one. */
+    private static final double NAME = 6;
+
+    private static final double AFTER_NAME = 54;
+    private static final int NAME_FITS = 5;
+    private static final int SHORT_NAME_FITS = 4;
+
+    private final AmpSheet sheet;
+    private final Screens screens;
+    private final List<Socket> sockets;
+    private final StagePoints points;
+    private final Sketch sketch = new Sketch(WIDTH);
+
+    private OutputBlock(AmpSheet sheet, Screens screens, List<Socket> sockets, StagePoints points) {
+        this.sheet = sheet;
+        this.screens = screens;
+        this.sockets = sockets;
+        this.points = points;
+    }
+
+    /** @param sockets of one channel */
+    static Block of(AmpSheet sheet, Screens screens, List<Socket> sockets, StagePoints points) {
+        OutputBlock block = new OutputBlock(sheet, screens, sockets, points);
+        block.passing();
+        block.primary();
+        block.feed();
+        block.speaker();
+        block.halves();
+        block.name();
+        return block.sketch.block();
+    }
+
+    /** What goes past it: the screens' line, and the grids' from a channel on its left. */
+    private void passing() {
+        sketch.wire(0, Levels.SCREENS, WIDTH, Levels.SCREENS);
+        boolean first = sockets.get(0).equals(sheet.sockets().get(0));
+        if (!first && new GridLines(sheet).isOne()) {
+            sketch.wire(0, Levels.BIAS, WIDTH, Levels.BIAS);
         }
-        if (pushPull) {
-            sketch.wire(PRIMARY, Levels.PUSH, 150, Levels.PUSH).wire(PRIMARY, MIDDLE, FEED, MIDDLE, FEED, 0);
-        } else {
-            sketch.wire(PRIMARY, Levels.PUSH, FEED, Levels.PUSH, FEED, 0);
+    }
+
+    private boolean isPushPull() {
+        return sheet.topology() == Topology.PUSH_PULL;
+    }
+
+    private void primary() {
+        for (Side half : List.of(Side.PUSH, Side.PULL)) {
+            sketch.turned(Sign.HALF_WINDING, PRIMARY, Levels.screen(half), 180)
+                    .sign(Sign.HALF_WINDING, SECONDARY, Levels.screen(half));
+            boolean hasTubes = isPushPull() || half == Side.PULL;
+            if (hasTubes) {
+                sketch.wire(PRIMARY, Levels.plate(half), WIDTH, Levels.plate(half));
+                if (screens == Screens.TAP) {
+                    sketch.wire(PRIMARY, Levels.screen(half), WIDTH, Levels.screen(half));
+                }
+            }
         }
-        sketch.wire(SECONDARY, Levels.PUSH, SPEAKER, Levels.PUSH, SPEAKER, MIDDLE - 14)
-                .wire(SECONDARY, Levels.PULL, SPEAKER, Levels.PULL, SPEAKER, MIDDLE + 14)
-                .sign(Sign.SPEAKER, SPEAKER, MIDDLE);
-        taps(sketch, sheet.fittings().iron().taps());
+        sketch.sign(Sign.CORE, (PRIMARY + SECONDARY) / 2, MIDDLE);
         sheet.fittings()
                 .loadOhms()
                 .ifPresent(ohms -> sketch.text(
                         new SchematicFinding.Kilohms(ohms), PRIMARY - 8, Levels.PULL + 20, Drawn.Anchor.MIDDLE, false));
+    }
+
+    /**
+     * From the rail to the primary; in a stereo amp read across a supply resistor, through one of the channel's own.
+     */
+    private void feed() {
+        double end = isPushPull() ? MIDDLE : Levels.PUSH;
+        boolean own = sheet.current().method() == CurrentMethod.SUPPLY_DROP && sheet.channels() > 1;
+        if (!own) {
+            sketch.sign(Sign.JOINT, FEED, 0).wire(PRIMARY, end, FEED, end, FEED, 0);
+            return;
+        }
+        double middle = (BRANCH + FEED) / 2;
+        sketch.sign(Sign.JOINT, BRANCH, 0)
+                .wire(BRANCH, 0, BRANCH, BELOW_RAIL, middle - 16, BELOW_RAIL)
+                .turned(Sign.RESISTOR, middle, BELOW_RAIL, 90)
+                .wire(middle + 16, BELOW_RAIL, FEED, BELOW_RAIL, FEED, end, PRIMARY, end);
+        sheet.current()
+                .ohms()
+                .ifPresent(ohms -> sketch.figure(new SchematicFinding.Ohms(ohms), AFTER_NAME - 12, ABOVE));
+        String point = sockets.get(0).testPoint();
+        sketch.name(SchematicFinding.Called.within(SHORT_NAME_FITS, point), NAME, ABOVE);
+        sketch.sign(Sign.TEST_POINT, BRANCH + 18, BELOW_RAIL);
+        points.draw(
+                sketch,
+                ReadingKind.SENSE_VOLTS,
+                point,
+                BRANCH + 18,
+                BELOW_RAIL,
+                StagePoints.Beside.line(BRANCH, Levels.ABOVE_RAIL));
+    }
+
+    private void speaker() {
+        sketch.wire(SECONDARY, Levels.PUSH, SPEAKER, Levels.PUSH, SPEAKER, MIDDLE - 14)
+                .wire(SECONDARY, Levels.PULL, SPEAKER, Levels.PULL, SPEAKER, MIDDLE + 14)
+                .sign(Sign.SPEAKER, SPEAKER, MIDDLE);
+        List<Double> taps = sheet.fittings().iron().taps();
+        for (int i = 0; i < Math.min(taps.size(), 2); i++) {
+            sketch.text(new SchematicFinding.Ohms(taps.get(i)), 84, MIDDLE - 4 + 16 * i, Drawn.Anchor.END, false);
+        }
+    }
+
+    /** The halves of the primary as meters, each with what was read across it. */
+    private void halves() {
+        if (sheet.current().method() != CurrentMethod.HALF_PRIMARY) {
+            return;
+        }
+        for (Side side : Side.values()) {
+            List<String> read = sockets.stream()
+                    .filter(socket -> socket.side() == side)
+                    .map(Socket::testPoint)
+                    .distinct()
+                    .toList();
+            if (read.size() == 1) {
+                double level = Levels.plate(side);
+                double line = side == Side.PUSH ? BELOW : BELOW + LINE;
+                sketch.name(SchematicFinding.Called.within(NAME_FITS, read.get(0)), NAME, line);
+                sketch.sign(Sign.TEST_POINT, FEED + 6, level);
+                points.draw(
+                        sketch,
+                        ReadingKind.SENSE_VOLTS,
+                        read.get(0),
+                        FEED + 6,
+                        level,
+                        StagePoints.Beside.line(AFTER_NAME, line));
+            }
+        }
+    }
+
+    private void name() {
+        Channel channel = sockets.get(0).channel();
         if (channel != Channel.MONO) {
             sketch.name(
                     channel == Channel.LEFT ? new SchematicFinding.Left() : new SchematicFinding.Right(),
-                    6,
-                    Levels.PULL + 44);
-        }
-        return sketch.block();
-    }
-
-    /** One below the other, inside the loop of the speaker. */
-    private static void taps(Sketch sketch, List<Double> taps) {
-        for (int i = 0; i < Math.min(taps.size(), 2); i++) {
-            sketch.text(new SchematicFinding.Ohms(taps.get(i)), 84, MIDDLE - 4 + 16 * i, Drawn.Anchor.END, false);
+                    NAME,
+                    BELOW + 2 * LINE);
         }
     }
 }

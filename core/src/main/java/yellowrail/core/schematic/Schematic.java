@@ -8,6 +8,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.chart.Point;
+import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.walk.ChartCheck;
 
 /**
@@ -20,7 +21,11 @@ import yellowrail.core.walk.ChartCheck;
  */
 public record Schematic(double width, double height, List<Drawn> drawn) {
 
-    private static final double EDGE = 14;
+    private static final double EDGE = 24;
+
+    private static final double RIGHT_EDGE = 10;
+    /** Where the rail goes down the left edge. */
+    private static final double DOWN = 7;
     /** Above the rail stand the names of what is in it. */
     private static final double ABOVE = 34;
 
@@ -29,27 +34,26 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
     }
 
     /**
-     * @param written what is written on the tubes, by socket
+     * @param catalogue what its tubes are
+     * @param written what is written on them, by socket
+     * @param points what was read
      * @param most how wide it may be; a single block may be wider
      */
-    public static Schematic of(AmpSheet sheet, Map<String, String> written, double most) {
-        return of(sheet, written, StagePoints.NONE, most);
-    }
-
-    /** The same with what was read at its points. */
-    public static Schematic of(AmpSheet sheet, Map<String, String> written, StagePoints points, double most) {
-        return laidOut(rows(sheet, written, points.undrawn(), most - 2 * EDGE));
+    public static Schematic of(
+            AmpSheet sheet, TubeCatalogue catalogue, Map<String, String> written, StagePoints points, double most) {
+        return laidOut(rows(sheet, Screens.of(sheet, catalogue), written, points.undrawn(), most - EDGE - RIGHT_EDGE));
     }
 
     /** The rest of the amp as its voltage chart tells it. */
     public static Schematic of(ChartCheck check, double most) {
-        Rows rows = new Rows(most - 2 * EDGE);
+        Rows rows = new Rows(most - EDGE - RIGHT_EDGE);
         ChartBlocks.of(check).forEach(rows::add);
         return laidOut(rows.all());
     }
 
     private static Schematic laidOut(List<List<Block>> rows) {
-        double width = 2 * EDGE + rows.stream().mapToDouble(Rows::used).max().orElse(0);
+        double width =
+                EDGE + RIGHT_EDGE + rows.stream().mapToDouble(Rows::used).max().orElse(0);
         List<Drawn> rails = new ArrayList<>();
         List<Drawn> hung = new ArrayList<>();
         double y = 0;
@@ -61,7 +65,7 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
                     hangs ? -ABOVE : row.stream().mapToDouble(Block::top).min().orElse(0);
             double rail = y - top;
             if (hangs) {
-                rails.add(rail(EDGE / 2, rail, width - EDGE / 2, rail));
+                rails.add(rail(DOWN, rail, width - DOWN, rail));
                 last = rail;
             }
             double x = EDGE;
@@ -74,7 +78,7 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
             y = rail + row.stream().mapToDouble(Block::bottom).max().orElse(0);
         }
         if (last > first) {
-            rails.add(rail(EDGE / 2, first, EDGE / 2, last));
+            rails.add(rail(DOWN, first, DOWN, last));
         }
         rails.addAll(hung);
         return new Schematic(width, y, rails);
@@ -86,20 +90,27 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
 
     /** The tubes of a row know one another: their lines go on from one to the next. */
     private static List<List<Block>> rows(
-            AmpSheet sheet, Map<String, String> written, StagePoints points, double most) {
+            AmpSheet sheet, Screens screens, Map<String, String> written, StagePoints points, double most) {
         Rows rows = new Rows(most);
-        rows.add(SupplyBlock.of(sheet));
-        rows.add(SupplyBlock.screens(sheet));
-        byChannel(sheet).forEach((channel, sockets) -> {
-            rows.add(OutputBlock.of(
-                    sheet, channel, sockets.get(0) != sheet.sockets().get(0)));
+        rows.add(SupplyBlock.of(sheet, points));
+        if (SupplyBlock.hasDrop(sheet)) {
+            rows.add(SupplyBlock.drop(sheet, points));
+        }
+        rows.add(SupplyBlock.screens(sheet, screens));
+        byChannel(sheet).values().forEach(sockets -> {
+            rows.add(OutputBlock.of(sheet, screens, sockets, points));
             List<Socket> left = sockets;
             while (!left.isEmpty()) {
                 int fit = Math.max(1, Math.min(left.size(), rows.fit(TubeBlock.WIDTH)));
                 List<Socket> row = left.subList(0, fit);
                 for (int i = 0; i < fit; i++) {
                     rows.add(TubeBlock.of(
-                            sheet, row, i, written.getOrDefault(row.get(i).label(), ""), points));
+                            sheet,
+                            screens,
+                            row,
+                            i,
+                            written.getOrDefault(row.get(i).label(), ""),
+                            points));
                 }
                 left = left.subList(fit, left.size());
             }
@@ -108,7 +119,7 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
         if (!sheet.bias().isCathode()) {
             rows.add(BiasBlock.of(sheet));
         }
-        rows.add(BiasBlock.heaters(sheet));
+        rows.add(BiasBlock.heaters(sheet, points));
         List<Probed> left = points.left();
         for (int i = 0; i < left.size(); i += NodeBlock.IN_A_COLUMN) {
             rows.add(NodeBlock.alone(left.subList(i, Math.min(left.size(), i + NodeBlock.IN_A_COLUMN)), Levels.PULL));

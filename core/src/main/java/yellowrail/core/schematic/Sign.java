@@ -20,6 +20,8 @@ public enum Sign {
     CHOKE,
     /** 48 across: plate on top, screen right, grid left, cathode below. */
     POWER_TUBE,
+    /** The same without a screen. */
+    POWER_TRIODE,
     /** 40 across: plate on top, grid left, cathode below. */
     TRIODE,
     PUSH,
@@ -38,7 +40,7 @@ public enum Sign {
     FILAMENT,
     GROUND,
     JOINT,
-    /** Goes on where the same name stands again. */
+    /** Goes on where the same name stands again, or outside. */
     LOOSE_END,
     TEST_POINT
 }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import yellowrail.core.chart.Point;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.Verdict;
 import yellowrail.core.reading.EntryWriter;
@@ -72,16 +73,34 @@ public final class StagePoints {
         return new StagePoints(points);
     }
 
-    /** Where a reading stands beside its point: its first letter, and how far below it a word to it. */
-    record Beside(double x, double y, double word) {}
+    /**
+     * Where a reading stands beside its point.
+     *
+     * @param volts the first letter of what was read
+     * @param word the same of a word to it; empty where both stand in one line
+     */
+    record Beside(Point volts, Optional<Point> word) {
+
+        static Beside line(double x, double y) {
+            return new Beside(new Point(x, y), Optional.empty());
+        }
+
+        static Beside lines(double x, double volts, double word) {
+            return new Beside(new Point(x, volts), Optional.of(new Point(x, word)));
+        }
+    }
 
     /** Draws a point at its place, with its reading; nothing where there is none, or where it is drawn already. */
     void draw(Sketch sketch, ReadingKind kind, String place, double x, double y, Beside beside) {
         Probed point = left.remove(EntryWriter.before(kind, place));
         if (point != null) {
             sketch.probe(point, x, y)
-                    .reading(point, Drawn.Figure.VOLTS, beside.x(), beside.y())
-                    .reading(point, Drawn.Figure.HOW, beside.x(), beside.y() + beside.word());
+                    .reading(
+                            point,
+                            beside.word().isPresent() ? Drawn.Figure.VOLTS : Drawn.Figure.ALL,
+                            beside.volts().x(),
+                            beside.volts().y());
+            beside.word().ifPresent(at -> sketch.reading(point, Drawn.Figure.HOW, at.x(), at.y()));
         }
     }
 

@@ -1,8 +1,10 @@
 package yellowrail.core.schematic;
 
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
+import yellowrail.core.reading.ReadingKind;
 
 /** Mains, winding, rectifier and reservoir; then what feeds the screens. */
 final class SupplyBlock {
@@ -11,20 +13,36 @@ final class SupplyBlock {
     private static final double RECTIFIER = 96;
     private static final double UP = 132;
     private static final double RESERVOIR = 190;
-    private static final double MIDDLE = 150;
+    private static final double MIDDLE = 156;
+    /** Where the mains comes to the primary. */
+    private static final double LEAD = MIDDLE - 38;
+
+    private static final double WIDTH = 258;
+    private static final double DROP = 96;
+    /** Words of a block whose neighbour's name may lean over. */
+    private static final double BESIDE = 16;
+
+    private static final double SCREENS = 144;
+    private static final double PREAMP = 140;
 
     private SupplyBlock() {}
 
-    static Block of(AmpSheet sheet) {
+    static Block of(AmpSheet sheet, StagePoints points) {
         Supply supply = sheet.supply();
-        Sketch sketch = new Sketch(266)
-                .text(new SchematicFinding.Mains(sheet.mainsVolts()), 6, 92, Drawn.Anchor.START, true)
+        Sketch sketch = new Sketch(WIDTH)
+                .name(new SchematicFinding.Mains(sheet.mainsVolts()), 6, LEAD - 32)
                 .sign(Sign.WINDING, WINDING - 30, MIDDLE)
                 .sign(Sign.CORE, WINDING - 15, MIDDLE)
                 .turned(Sign.WINDING, WINDING, MIDDLE, 180)
                 .wire(WINDING, MIDDLE - 30, WINDING, MIDDLE - 38, RECTIFIER - 12, MIDDLE - 38)
                 .wire(WINDING, MIDDLE + 30, WINDING, MIDDLE + 38, RECTIFIER - 12, MIDDLE + 38)
+                .wire(WINDING - 30, MIDDLE - 30, WINDING - 30, LEAD)
+                .sign(Sign.LOOSE_END, WINDING - 30, LEAD)
+                .wire(WINDING - 30, MIDDLE + 30, WINDING - 30, MIDDLE + 38)
+                .sign(Sign.LOOSE_END, WINDING - 30, MIDDLE + 38)
                 .wire(UP, MIDDLE, UP, 0);
+        points.draw(
+                sketch, ReadingKind.MAINS, "", WINDING - 30, LEAD, StagePoints.Beside.line(WINDING - 14, LEAD - 14));
         supply.secondaryVolts()
                 .ifPresent(volts -> sketch.text(
                         new SchematicFinding.Winding(volts), WINDING, MIDDLE + 56, Drawn.Anchor.MIDDLE, false));
@@ -41,12 +59,7 @@ final class SupplyBlock {
                 .name(new SchematicFinding.Reservoir(), RESERVOIR + 14, 26);
         supply.capacitorVolts()
                 .ifPresent(volts -> sketch.figure(new SchematicFinding.RatedVolts(volts), RESERVOIR + 14, 42));
-        sketch.figure(
-                supply.standby() && !supply.behindStandby()
-                        ? new SchematicFinding.LiveInStandby()
-                        : new SchematicFinding.StaysCharged(),
-                RESERVOIR - 22,
-                72);
+        sketch.figure(NodeBlock.charged(supply.isLiveInStandby()), RESERVOIR - 22, 72);
         return sketch.block();
     }
 
@@ -99,27 +112,48 @@ final class SupplyBlock {
             double at = supply.behindStandby() ? 160 : 236;
             sketch.sign(Sign.GAP, at, 0)
                     .turned(Sign.SWITCH, at, 0, 90)
-                    .text(new SchematicFinding.Standby(), at, -14, Drawn.Anchor.MIDDLE, false);
+                    .text(new SchematicFinding.Standby(), at, Levels.ABOVE_RAIL, Drawn.Anchor.MIDDLE, false);
         }
     }
 
-    /** The choke or the resistor behind which the screens hang. */
-    static Block screens(AmpSheet sheet) {
+    /** The resistor or choke on the rail across which all that the amp takes is read. */
+    static Block drop(AmpSheet sheet, StagePoints points) {
+        double middle = DROP / 2;
+        Sketch sketch = new Sketch(DROP)
+                .turned(sheet.fittings().chokeAmps().isPresent() ? Sign.CHOKE : Sign.RESISTOR, middle, 0, 90)
+                .sign(Sign.TEST_POINT, middle - 24, 0);
+        String point = sheet.sockets().get(0).testPoint();
+        points.draw(sketch, ReadingKind.SENSE_VOLTS, point, middle - 24, 0, StagePoints.Beside.lines(BESIDE, 56, 72));
+        sheet.current().ohms().ifPresent(ohms -> sketch.figure(new SchematicFinding.Ohms(ohms), BESIDE, 40));
+        return sketch.name(SchematicFinding.Called.within(TubeBlock.NAME_FITS, point), BESIDE, 24)
+                .block();
+    }
+
+    /** Whether there is one. */
+    static boolean hasDrop(AmpSheet sheet) {
+        return sheet.current().method() == CurrentMethod.SUPPLY_DROP && sheet.channels() == 1;
+    }
+
+    /** The choke or the resistor behind which the screens hang; in a stage of triodes, what comes after it. */
+    static Block screens(AmpSheet sheet, Screens screens) {
         boolean choke = sheet.fittings().chokeAmps().isPresent();
-        Sketch sketch = new Sketch(150)
+        Sketch sketch = new Sketch(SCREENS)
                 .sign(Sign.JOINT, 14, 0)
                 .wire(14, 0, 14, Levels.SCREENS, choke ? 24 : 32, Levels.SCREENS)
                 .turned(choke ? Sign.CHOKE : Sign.RESISTOR, 48, Levels.SCREENS, 90)
-                .wire(choke ? 72 : 64, Levels.SCREENS, 150, Levels.SCREENS)
-                .sign(Sign.JOINT, 96, Levels.SCREENS)
-                .capacitor(96, Levels.SCREENS)
+                .wire(choke ? 72 : 64, Levels.SCREENS, SCREENS, Levels.SCREENS)
                 .text(
                         choke ? new SchematicFinding.Choke() : new SchematicFinding.Dropper(),
                         48,
                         Levels.SCREENS + 24,
                         Drawn.Anchor.MIDDLE,
-                        false)
-                .name(new SchematicFinding.Screens(), 106, Levels.SCREENS + 20);
+                        false);
+        if (screens == Screens.SUPPLY) {
+            sketch.sign(Sign.JOINT, 96, Levels.SCREENS)
+                    .capacitor(96, Levels.SCREENS)
+                    .name(new SchematicFinding.Screens(), 106, Levels.SCREENS + 20)
+                    .figure(new SchematicFinding.StaysCharged(), 74, Levels.SCREENS + 72);
+        }
         sheet.fittings()
                 .chokeAmps()
                 .ifPresent(amps -> sketch.text(
@@ -129,15 +163,16 @@ final class SupplyBlock {
 
     /** What else hangs on the same line. */
     static Block preamp(AmpSheet sheet) {
-        Sketch sketch = new Sketch(124)
+        Sketch sketch = new Sketch(PREAMP)
                 .wire(0, Levels.SCREENS, 20, Levels.SCREENS)
                 .turned(Sign.RESISTOR, 36, Levels.SCREENS, 90)
                 .wire(52, Levels.SCREENS, 84, Levels.SCREENS)
                 .sign(Sign.JOINT, 84, Levels.SCREENS)
                 .capacitor(84, Levels.SCREENS)
-                .name(new SchematicFinding.Preamp(), 20, Levels.SCREENS + 24);
+                .name(new SchematicFinding.Preamp(), 20, Levels.SCREENS + 24)
+                .figure(new SchematicFinding.StaysCharged(), 62, Levels.SCREENS + 72);
         if (new GridLines(sheet).isOne()) {
-            sketch.wire(0, Levels.BIAS, 124, Levels.BIAS);
+            sketch.wire(0, Levels.BIAS, PREAMP, Levels.BIAS);
         }
         sheet.supply()
                 .otherAmps()

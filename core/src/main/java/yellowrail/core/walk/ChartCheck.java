@@ -30,12 +30,14 @@ public final class ChartCheck {
 
     private static final double MOST_MAINS = 2;
 
+    private final AmpSheet sheet;
     private final VoltageChart chart;
     private final Map<String, NodeStanding> standings = new HashMap<>();
 
     /** @param earlier what the nodes read in the last run, by label in lower case */
     public ChartCheck(Timeline timeline, Map<String, Earlier> earlier) {
         AmpSheet sheet = timeline.present().sheet();
+        this.sheet = sheet;
         this.chart = sheet.chart();
         for (ChartNode node : chart.nodes()) {
             put(read(node, timeline, sheet));
@@ -103,6 +105,11 @@ public final class ChartCheck {
                         ? NodeVerdict.INSIDE
                         : volts < each.low() ? NodeVerdict.LOW : NodeVerdict.HIGH)
                 .orElse(NodeVerdict.NOT_JUDGED);
+    }
+
+    /** The amp as it stands now. */
+    public AmpSheet sheet() {
+        return sheet;
     }
 
     public VoltageChart chart() {

@@ -14,11 +14,20 @@ import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Rectifier;
+import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.timeline.Snapshot;
+import yellowrail.core.tube.TubeType;
+import yellowrail.core.walk.Route;
+import yellowrail.core.walk.Stop;
 
 class SchematicTest {
+
+    private static final TubeType EL34 = Amps.CATALOGUE.find("EL34").orElseThrow();
+    private static final OptionalDouble NO = OptionalDouble.empty();
 
     static List<AmpSheet> amps() {
         List<AmpSheet> amps = new ArrayList<>();
@@ -30,11 +39,26 @@ class SchematicTest {
                 }
             }
         }
+        for (CurrentMethod method : CurrentMethod.values()) {
+            for (BiasKind bias : BiasKind.values()) {
+                for (ScreenSense.Connection screens : ScreenSense.Connection.values()) {
+                    amps.add(octet(method, bias).with(new ScreenSense(ScreenSense.Way.TYPICAL, NO, screens, NO)));
+                }
+            }
+        }
         return amps;
     }
 
+    private static AmpSheet octet(CurrentMethod method, BiasKind bias) {
+        return new AmpDefaults(Topology.PUSH_PULL, bias, EL34, 8, method.acrossResistance()).sheet(method);
+    }
+
     private static AmpSheet amp(Topology topology, BiasKind bias, int tubes, boolean stereo) {
-        return new AmpDefaults(topology, bias, Amps.CATALOGUE.find("EL34").orElseThrow(), tubes, stereo).sheet();
+        return new AmpDefaults(topology, bias, EL34, tubes, stereo).sheet();
+    }
+
+    private static Schematic drawn(AmpSheet sheet, Map<String, String> written, double most) {
+        return Schematic.of(sheet, Amps.CATALOGUE, written, StagePoints.NONE, most);
     }
 
     private static List<Drawn.Symbol> signs(Schematic schematic, Sign sign) {
@@ -48,7 +72,7 @@ class SchematicTest {
     @MethodSource("amps")
     void everyTubeHangsFromTheRailWithWhatBelongsToIt(AmpSheet sheet) {
         for (double most : new double[] {1280, 372}) {
-            Schematic schematic = Schematic.of(sheet, Map.of(), most);
+            Schematic schematic = drawn(sheet, Map.of(), most);
             int tubes = sheet.sockets().size();
             assertThat(schematic.width()).isLessThanOrEqualTo(most);
             assertThat(signs(schematic, Sign.POWER_TUBE)).hasSize(tubes);
@@ -67,6 +91,22 @@ class SchematicTest {
         }
     }
 
+    /** No point of the stage is listed apart: each is drawn where the probe goes. */
+    @ParameterizedTest
+    @MethodSource("amps")
+    void everyPointIsDrawnAtItsPlace(AmpSheet sheet) {
+        Snapshot now = Amps.timeline(sheet, List.of()).present();
+        for (double most : new double[] {1280, 372}) {
+            Schematic schematic = Schematic.of(sheet, Amps.CATALOGUE, Map.of(), StagePoints.of(now, List.of()), most);
+            assertThat(schematic.drawn().stream().filter(each -> each instanceof Drawn.Probe))
+                    .hasSize(Stop.of(sheet, Route.LISTED).size());
+            assertThat(schematic.drawn().stream()
+                            .filter(each ->
+                                    each instanceof Drawn.Text text && text.says() instanceof SchematicFinding.AtStage))
+                    .isEmpty();
+        }
+    }
+
     private static List<String> named(Schematic schematic) {
         return schematic.drawn().stream()
                 .filter(each -> each instanceof Drawn.Text text && text.says() instanceof SchematicFinding.Called)
@@ -78,7 +118,7 @@ class SchematicTest {
     @ParameterizedTest
     @MethodSource("amps")
     void noWireEndsInTheAir(AmpSheet sheet) {
-        Schematic schematic = Schematic.of(sheet, Map.of(), 4000);
+        Schematic schematic = drawn(sheet, Map.of(), 4000);
         List<Drawn.Wire> wires = schematic.drawn().stream()
                 .filter(each -> each instanceof Drawn.Wire)
                 .map(each -> (Drawn.Wire) each)
@@ -122,7 +162,7 @@ class SchematicTest {
     @ParameterizedTest
     @ValueSource(doubles = {372, 700, 1280})
     void whereThereIsLessRoomItFoldsAlongTheRail(double most) {
-        Schematic octet = Schematic.of(amp(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, 8, false), Map.of(), most);
+        Schematic octet = drawn(amp(Topology.PUSH_PULL, BiasKind.FIXED_ADJUSTABLE, 8, false), Map.of(), most);
         long rails = octet.drawn().stream()
                 .filter(each -> each instanceof Drawn.Wire wire && wire.rail())
                 .count();
@@ -132,7 +172,7 @@ class SchematicTest {
 
     @Test
     void whatIsWrittenOnATubeStandsBesideIt() {
-        assertThat(named(Schematic.of(Amps.pair(), Map.of("V1", "A12"), 1280))).contains("A12", "6L6GC");
+        assertThat(named(drawn(Amps.pair(), Map.of("V1", "A12"), 1280))).contains("A12", "6L6GC");
     }
 
     /** A bridge needs four diodes and no tap; two with a centre tap; a tube is one envelope. */
@@ -149,8 +189,6 @@ class SchematicTest {
     }
 
     private static long diodes(AmpSheet sheet) {
-        return signs(Schematic.of(sheet, Map.of(), 1280), Sign.DIODE).size();
+        return signs(drawn(sheet, Map.of(), 1280), Sign.DIODE).size();
     }
-
-    private static final OptionalDouble NO = OptionalDouble.empty();
 }

@@ -30,7 +30,9 @@ import yellowrail.web.words.Words;
 class AmpController {
 
     /** The fields that an amp is drawn from. */
-    private static final String[] DRAWN = {"stage.", "sockets", "pots", "meter.mainsVolts", "supply.", "fittings."};
+    private static final String[] DRAWN = {
+        "stage.", "sockets", "pots", "screen.", "meter.mainsVolts", "supply.", "fittings."
+    };
 
     private final AmpService amps;
     private final TubeService tubes;
@@ -131,7 +133,7 @@ class AmpController {
             return new ModelAndView("schematic/drawing :: nothing");
         }
         return new ModelAndView("schematic/drawing :: both(both=${schematic})")
-                .addObject("schematic", SchematicView.of(read.sheet(), Map.of(), words));
+                .addObject("schematic", SchematicView.of(read.sheet(), tubes.catalogue(), Map.of(), words));
     }
 
     /** Row numbers far beyond any form of ours: the binder cannot make a list with such holes. */

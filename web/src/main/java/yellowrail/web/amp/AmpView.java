@@ -43,7 +43,7 @@ record AmpView(
                 sheet.pots().stream().map(pot -> pot(pot, words)).toList(),
                 sheet.identity().quirks(),
                 sheet.identity().notes(),
-                SchematicView.of(sheet, seated, words));
+                SchematicView.of(sheet, catalogue, seated, words));
     }
 
     private static String pot(Pot pot, Words words) {

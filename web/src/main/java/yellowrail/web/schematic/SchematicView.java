@@ -6,6 +6,7 @@ import java.util.function.DoubleFunction;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.schematic.Schematic;
 import yellowrail.core.schematic.StagePoints;
+import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.walk.ChartCheck;
 import yellowrail.web.words.Words;
 
@@ -19,7 +20,7 @@ import yellowrail.web.words.Words;
 public record SchematicView(int width, int height, String marks, boolean touchable) {
 
     /** On a laptop it is one row for a pair and two for an octet. */
-    private static final double WIDE = 1280;
+    private static final double WIDE = 1294;
     /** On a phone it folds. */
     private static final double NARROW = 372;
 
@@ -44,14 +45,19 @@ public record SchematicView(int width, int height, String marks, boolean touchab
     }
 
     /** @param written what is written on the tubes, by socket */
-    public static Both of(AmpSheet sheet, Map<String, String> written, Words words) {
-        return of(sheet, written, StagePoints.NONE, Optional.empty(), words);
+    public static Both of(AmpSheet sheet, TubeCatalogue catalogue, Map<String, String> written, Words words) {
+        return of(sheet, catalogue, written, StagePoints.NONE, Optional.empty(), words);
     }
 
     /** The same with what was read at the points of its stage, and where they lead when they are touched. */
     public static Both of(
-            AmpSheet sheet, Map<String, String> written, StagePoints points, Optional<Touch> touch, Words words) {
-        return Both.of(most -> Schematic.of(sheet, written, points, most), touch, words);
+            AmpSheet sheet,
+            TubeCatalogue catalogue,
+            Map<String, String> written,
+            StagePoints points,
+            Optional<Touch> touch,
+            Words words) {
+        return Both.of(most -> Schematic.of(sheet, catalogue, written, points, most), touch, words);
     }
 
     /** An amp's chart. */

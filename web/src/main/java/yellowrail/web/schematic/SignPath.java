@@ -25,6 +25,7 @@ final class SignPath {
             case POWER_TUBE ->
                 circle(24) + "M-11 -12H11M0 -24V-12M-11 -3h6m3 0h6m3 0h4V0H24M11 6h-6m-3 0h-6m-3 0h-9V0H-24"
                         + "M-11 14H11M0 14V24";
+            case POWER_TRIODE -> circle(24) + "M-11 -12H11M0 -24V-12M-24 0h10m3 0h6m3 0h6m3 0h4M-11 14H11M0 14V24";
             case TRIODE -> circle(20) + "M-9 -9H9M0 -20V-9M-20 0h8m3 0h6m3 0h6M-9 10H9M0 10V20";
             case PUSH -> SideSign.path(Side.PUSH, 0, 0, SIDE);
             case PULL -> SideSign.path(Side.PULL, 0, 0, SIDE);
@@ -44,7 +45,7 @@ final class SignPath {
     /** How it is filled. */
     static String look(Sign sign) {
         return switch (sign) {
-            case POWER_TUBE, RECTIFIER_TUBE, TRIODE, RESISTOR, POT, METER, TEST_POINT -> "covers";
+            case POWER_TUBE, POWER_TRIODE, RECTIFIER_TUBE, TRIODE, RESISTOR, POT, METER, TEST_POINT -> "covers";
             case JOINT, PUSH -> "solid";
             case PULL, SINGLE, GAP, LOOSE_END -> "hollow";
             default -> "open";

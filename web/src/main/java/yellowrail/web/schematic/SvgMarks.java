@@ -83,7 +83,10 @@ final class SvgMarks {
 
     /** Tubes and pots stand for themselves. */
     private static boolean isCounted(Sign sign) {
-        return sign == Sign.POWER_TUBE || sign == Sign.TRIODE || sign == Sign.POT;
+        return switch (sign) {
+            case POWER_TUBE, POWER_TRIODE, TRIODE, POT -> true;
+            default -> false;
+        };
     }
 
     private static String look(Sign sign) {

@@ -32,6 +32,7 @@ import yellowrail.web.schematic.SchematicView;
 import yellowrail.web.schematic.Touch;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
+import yellowrail.web.tubes.TubeService;
 import yellowrail.web.words.Words;
 
 /** Puts together the page of a walk. */
@@ -42,6 +43,7 @@ class WalkPages {
     private final AmpService amps;
     private final StationService stations;
     private final SeatService seats;
+    private final TubeService tubes;
     private final Words words;
     private final JsonColumn json;
 
@@ -50,12 +52,14 @@ class WalkPages {
             AmpService amps,
             StationService stations,
             SeatService seats,
+            TubeService tubes,
             Words words,
             JsonColumn json) {
         this.runs = runs;
         this.amps = amps;
         this.stations = stations;
         this.seats = seats;
+        this.tubes = tubes;
         this.words = words;
         this.json = json;
     }
@@ -162,6 +166,7 @@ class WalkPages {
     private SchematicView.Both stage(long ampId, Run run, Timeline timeline, Optional<Touch> touch) {
         StagePoints points =
                 StagePoints.of(timeline.present(), StageSummary.of(timeline).tubes());
-        return SchematicView.of(timeline.present().sheet(), seats.labels(ampId, run.id()), points, touch, words);
+        return SchematicView.of(
+                timeline.present().sheet(), tubes.catalogue(), seats.labels(ampId, run.id()), points, touch, words);
     }
 }

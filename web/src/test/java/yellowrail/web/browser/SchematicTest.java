@@ -20,6 +20,7 @@ import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
+import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.amp.node.Bank;
@@ -47,17 +48,14 @@ class SchematicTest extends BrowserTest {
     /** What the pixels of two boxes may share without anybody seeing it. */
     private static final double TOUCH = 1.5;
 
-    private static AmpSheet amp(String type, int tubes, BiasKind bias, boolean stereo) {
-        return new AmpDefaults(
+    private static AmpSheet amp(String type, int tubes, BiasKind bias, CurrentMethod method, boolean stereo) {
+        AmpSheet sheet = new AmpDefaults(
                         tubes == 1 ? Topology.SINGLE_ENDED : Topology.PUSH_PULL,
                         bias,
                         TubeCatalogue.published().find(type).orElseThrow(),
                         tubes,
                         stereo)
-                .sheet();
-    }
-
-    private static AmpSheet read(AmpSheet sheet, CurrentMethod method) {
+                .sheet(method);
         return sheet.with(
                 method.acrossResistance()
                         ? CurrentSense.across(method, 12.4, 0.01, Unit.MILLIVOLT)
@@ -78,27 +76,29 @@ class SchematicTest extends BrowserTest {
                 behind));
     }
 
+    private static AmpSheet ultralinear(AmpSheet sheet) {
+        return sheet.with(new ScreenSense(
+                ScreenSense.Way.TYPICAL, NO, ScreenSense.Connection.ULTRALINEAR, OptionalDouble.of(0.4)));
+    }
+
     static List<AmpSheet> amps() {
         List<AmpSheet> amps = new ArrayList<>();
-        amps.add(read(amp("KT88", 1, BiasKind.CATHODE_EACH, false), CurrentMethod.CATHODE_RESISTOR));
-        amps.add(read(amp("300B", 1, BiasKind.FIXED, false), CurrentMethod.PANEL_METER));
-        amps.add(supplied(amp("6L6GC", 2, BiasKind.FIXED_ADJUSTABLE, false), Rectifier.SILICON, false));
-        amps.add(supplied(
-                read(amp("EL34", 2, BiasKind.FIXED_ADJUSTABLE, false), CurrentMethod.SOCKET_ADAPTER),
-                Rectifier.TUBE,
-                true));
-        amps.add(read(amp("EL84", 4, BiasKind.CATHODE_SHARED, false), CurrentMethod.CATHODE_RESISTOR));
-        amps.add(read(amp("EL34", 4, BiasKind.FIXED_ADJUSTABLE, true), CurrentMethod.SENSE_EACH)
+        amps.add(amp("KT88", 1, BiasKind.CATHODE_EACH, CurrentMethod.CATHODE_RESISTOR, false));
+        amps.add(amp("300B", 1, BiasKind.FIXED, CurrentMethod.PANEL_METER, false));
+        AmpSheet pair = amp("6L6GC", 2, BiasKind.FIXED_ADJUSTABLE, CurrentMethod.SENSE_EACH, false);
+        amps.add(supplied(pair, Rectifier.SILICON, false));
+        AmpSheet adapters = amp("EL34", 2, BiasKind.CATHODE_SHARED, CurrentMethod.SOCKET_ADAPTER, false);
+        amps.add(supplied(adapters, Rectifier.TUBE, true));
+        amps.add(amp("EL84", 4, BiasKind.CATHODE_SHARED, CurrentMethod.CATHODE_RESISTOR, false));
+        amps.add(amp("EL34", 4, BiasKind.FIXED_ADJUSTABLE, CurrentMethod.SENSE_SHARED, true)
                 .withPots(List.of(
                         new Pot("LEFT", Pot.Action.GROUP, "left", Pot.Turn.UNKNOWN, false),
                         new Pot("RIGHT", Pot.Action.GROUP, "right", Pot.Turn.UNKNOWN, false))));
-        amps.add(read(amp("6V6GT", 4, BiasKind.FIXED, false), CurrentMethod.PLATE_ADAPTER));
-        amps.add(read(amp("KT88", 6, BiasKind.FIXED_ADJUSTABLE, false), CurrentMethod.HALF_PRIMARY));
-        amps.add(read(amp("6L6GC", 8, BiasKind.FIXED_ADJUSTABLE, false), CurrentMethod.SUPPLY_DROP));
-        amps.add(supplied(
-                read(amp("EL34", 8, BiasKind.FIXED_ADJUSTABLE, true), CurrentMethod.STAGE_TEST_POINT),
-                Rectifier.SILICON,
-                false));
+        amps.add(amp("6V6GT", 4, BiasKind.FIXED, CurrentMethod.PLATE_ADAPTER, false));
+        amps.add(ultralinear(amp("KT88", 6, BiasKind.FIXED_ADJUSTABLE, CurrentMethod.HALF_PRIMARY, false)));
+        amps.add(amp("6L6GC", 8, BiasKind.FIXED_ADJUSTABLE, CurrentMethod.SUPPLY_DROP, false));
+        AmpSheet octet = amp("EL34", 8, BiasKind.FIXED_ADJUSTABLE, CurrentMethod.STAGE_TEST_POINT, true);
+        amps.add(supplied(octet, Rectifier.SILICON, false));
         return amps;
     }
 
@@ -112,7 +112,8 @@ class SchematicTest extends BrowserTest {
             for (long id : ids) {
                 page.navigate("/amps/" + id);
                 assertEquals("[]", page.evaluate(OVERLAPS, TOUCH).toString(), "amp " + id);
-                assertTrue(page.locator("svg.schematic:visible .power-tube").count() > 0);
+                assertEquals("[]", page.evaluate(CROSSED).toString(), "amp " + id);
+                assertTrue(page.locator(TUBES).count() > 0);
             }
         }
     }
@@ -144,6 +145,7 @@ class SchematicTest extends BrowserTest {
                         .hasCount(Stop.of(sheet, Route.LISTED).size());
                 assertThat(page.locator("svg.schematic:visible .probe.missing")).hasCount(0);
                 assertEquals("[]", page.evaluate(OVERLAPS, TOUCH).toString(), sheet.tubeType());
+                assertEquals("[]", page.evaluate(CROSSED).toString(), sheet.tubeType());
             }
             RunningApplication.bean(RunService.class).close(run);
         }
@@ -214,6 +216,35 @@ class SchematicTest extends BrowserTest {
         assertThat(page.locator("svg.schematic:visible")).containsText("V9");
         assertThat(page.locator("#save")).isEnabled();
     }
+
+    private static final String TUBES = "svg.schematic:visible .power-tube, svg.schematic:visible .power-triode";
+
+    /**
+     * Words on a line or in a symbol: a grid of places in each text, a little smaller than its box, asked of each path.
+     */
+    private static final String CROSSED = """
+            () => {
+              const wrong = [];
+              const drawings = [...document.querySelectorAll("svg.schematic")];
+              const svg = drawings.find(each => each.getClientRects().length > 0);
+              const paths = [...svg.querySelectorAll("path")].map(path => [path, path.getScreenCTM().inverse()]);
+              [...svg.querySelectorAll("text")].filter(text => text.textContent).forEach(text => {
+                const box = text.getBoundingClientRect();
+                for (let x = box.left + 1; x < box.right - 1; x += 2) {
+                  for (let y = box.top + 4; y < box.bottom - 4; y += 2) {
+                    const hit = paths.find(([path, screen]) => {
+                      const at = new DOMPoint(x, y).matrixTransform(screen);
+                      return path.isPointInStroke(at) || path.classList.contains("dot") && path.isPointInFill(at);
+                    });
+                    if (hit) {
+                      wrong.push(`${text.textContent} on ${hit[0].getAttribute("class")}`);
+                      return;
+                    }
+                  }
+                }
+              });
+              return wrong;
+            }""";
 
     private static final String OVERLAPS = """
             touch => {

@@ -100,11 +100,12 @@ class WalkDayTest extends BrowserTest {
     void twentyNodesAreWalkedByTheKeyboardAloneAndThreeWrongOnesFound() {
         long amp = amp();
         Page page = chromium.laptop(RunningApplication.url());
+        Keys keys = new Keys(page);
         paste(page, amp, CHART);
         assertThat(page.locator("svg.schematic:visible .probe")).hasCount(20);
         page.navigate("/runs/" + run(amp) + "?at=measure");
         page.locator("#line").blur();
-        page.keyboard().press("n");
+        keys.press("n");
         page.waitForURL("**/walk**");
         int presses = 1;
         int read = 0;
@@ -113,7 +114,7 @@ class WalkDayTest extends BrowserTest {
             String stop = page.locator(".stop b").textContent();
             String volts = READ.getOrDefault(stop, "");
             page.keyboard().type(volts);
-            page.keyboard().press("Enter");
+            keys.press("Enter");
             presses++;
             read += volts.isEmpty() ? 0 : 1;
             assertThat(page.locator(".stop b")).not().hasText(stop);
@@ -133,23 +134,24 @@ class WalkDayTest extends BrowserTest {
     void bGoesBackEnterSkipsAndAQuestionIsAnsweredByEnter() {
         long amp = amp();
         Page page = chromium.laptop(RunningApplication.url());
+        Keys keys = new Keys(page);
         paste(page, amp, List.of("reservoir 455", "V1 plate 195", "V1 cathode 1.7"));
         page.navigate("/runs/" + run(amp) + "/walk");
         assertThat(page.locator(".stop b")).containsText("mains");
-        page.keyboard().press("Enter");
+        keys.press("Enter");
         assertThat(page.locator(".stop b")).hasText("reservoir");
-        page.keyboard().press("Enter");
+        keys.press("Enter");
         assertThat(page.locator(".stop b")).hasText("V1 plate");
-        page.keyboard().press("b");
+        keys.press("b");
         assertThat(page.locator(".stop b")).hasText("reservoir");
         page.keyboard().type("4000");
-        page.keyboard().press("Enter");
+        keys.press("Enter");
         assertThat(page.locator(".question")).containsText("4000");
         assertThat(page.locator("#volts")).hasValue("4000");
-        page.keyboard().press("Enter");
+        keys.press("Enter");
         assertThat(page.locator(".stop b")).hasText("V1 plate");
         page.keyboard().type("abc");
-        page.keyboard().press("Enter");
+        keys.press("Enter");
         assertThat(page.locator("#answer.fault")).containsText("V1 plate");
         assertThat(page.locator("#volts")).hasValue("abc");
     }
@@ -172,6 +174,40 @@ class WalkDayTest extends BrowserTest {
         page.locator("#volts").fill("180");
         page.locator("[name=pulsing]").click();
         assertThat(page.locator("svg.schematic:visible")).containsText("180.0 V pulses");
+    }
+
+    /** From the measure station to a tube's plate, and from there to a node of the chart. */
+    @Test
+    void everyPointHasItsKey() {
+        long amp = amp();
+        Page page = chromium.laptop(RunningApplication.url());
+        Keys keys = new Keys(page);
+        paste(page, amp, CHART);
+        page.navigate("/runs/" + run(amp) + "?at=measure");
+        page.locator("#line").blur();
+        goTo(page, "V2 plate");
+        page.waitForURL("**/walk**");
+        assertThat(page.locator(".stop b")).hasText("V2 plate voltage");
+        assertThat(page.locator("#volts")).isFocused();
+        goTo(page, "at V2a cathode");
+        assertThat(page.locator(".stop b")).hasText("V2a cathode");
+        keys.press("g");
+        assertThat(page.locator(".point-key")).hasCount(20);
+        keys.press("Escape");
+        assertThat(page.locator(".point-key")).hasCount(0);
+        page.keyboard().type("1.93");
+        keys.press("Enter");
+        assertThat(page.locator("svg.schematic:visible")).containsText("1.93 V");
+    }
+
+    private static void goTo(Page page, String typed) {
+        Keys keys = new Keys(page);
+        assertThat(page.locator("svg.schematic:visible [data-node='" + typed + "']"))
+                .hasCount(1);
+        keys.press("g");
+        page.keyboard()
+                .type(page.locator("svg.schematic:visible [data-node='" + typed + "'] .point-key")
+                        .textContent());
     }
 
     @Test
