@@ -54,4 +54,8 @@ addEventListener("keydown", event => {
   }
 }, true);
 
-document.body.addEventListener("htmx:beforeSwap", hideKeys);
+document.body.addEventListener("htmx:beforeSwap", event => {
+  if (event.detail.target.querySelector(".point-key")) {
+    hideKeys();
+  }
+});

@@ -22,7 +22,8 @@ document.body.addEventListener("htmx:afterSwap", event => {
   if (event.detail.target.id === "live") {
     htmx.trigger(document.body, "live-changed");
   }
-  if (document.querySelector(".walk")) {
+  // Only the answer to a reading: the audit comes while the next one is being typed.
+  if (event.detail.target.id === "walk-head") {
     const next = document.querySelector(".walk .choice") ?? volts();
     next?.focus({ preventScroll: true });
     if (next === volts()) {

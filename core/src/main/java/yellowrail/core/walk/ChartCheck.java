@@ -63,7 +63,9 @@ public final class ChartCheck {
 
     private static NodeStanding read(ChartNode node, Timeline timeline, AmpSheet sheet) {
         Optional<Reading> reading = timeline.present().moment().at(ReadingKind.NODE, node.label());
-        OptionalDouble mains = reading.flatMap(timeline::mainsAt)
+        OptionalDouble mains = (reading.isPresent()
+                        ? reading.flatMap(timeline::mainsAt)
+                        : timeline.present().moment().last(ReadingKind.MAINS))
                 .map(found -> OptionalDouble.of(found.value()))
                 .orElse(OptionalDouble.empty());
         Optional<Expected.Window> window =

@@ -16,7 +16,7 @@ import yellowrail.core.timeline.Freshness;
  * @param reading the newest of it; empty where it was not read
  * @param plusMinus half of the meter's 95 % interval, V
  * @param freshness whether that still speaks of what is on the bench
- * @param mains it was read at, V; empty where that was not read
+ * @param mains it was read at, or would be read at now, V; empty where that was not read
  * @param window what it should read at that mains; empty where nobody knows
  * @param verdict how it stands
  * @param says what usually makes it so, each with a test that would tell

@@ -61,6 +61,14 @@ class ChartCheckTest {
         assertThat(check.compared()).isEmpty();
     }
 
+    /** Before the probe goes in: by the mains as it was last read. */
+    @Test
+    void whatIsNotReadYetIsExpectedAtThePresentMains() {
+        assertThat(at(check(amp, "mains 132"), "B1").window().orElseThrow().middle())
+                .isCloseTo(440, within(1e-9));
+        assertThat(at(check(amp), "B1").window().orElseThrow().middle()).isEqualTo(400);
+    }
+
     /** 330 V is good at 100 V of mains and low at 120: a reading keeps the mains that it was taken at. */
     @Test
     void eachReadingCountsAtItsOwnMains() {

@@ -176,6 +176,23 @@ class WalkDayTest extends BrowserTest {
         assertThat(page.locator("svg.schematic:visible")).containsText("180.0 V pulses");
     }
 
+    /** The audit arrives a moment after each reading, while the next number is half typed. */
+    @Test
+    void whatIsBeingTypedStaysWhenTheAuditArrives() {
+        long amp = amp();
+        Page page = chromium.laptop(RunningApplication.url());
+        Keys keys = new Keys(page);
+        paste(page, amp, CHART);
+        page.navigate("/runs/" + run(amp) + "/walk");
+        keys.type("120.4").press("Enter");
+        assertThat(page.locator(".stop b")).hasText("reservoir");
+        page.waitForResponse("**/walk/audit", () -> page.keyboard().type("45"));
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                .hasCount(0);
+        page.keyboard().type("6.1");
+        assertThat(page.locator("#volts")).hasValue("456.1");
+    }
+
     /** From the measure station to a tube's plate, and from there to a node of the chart. */
     @Test
     void everyPointHasItsKey() {
