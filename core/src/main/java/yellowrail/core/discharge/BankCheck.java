@@ -11,11 +11,11 @@ import yellowrail.core.capacitor.SeriesStack;
  * cost, what is stored and how long that lasts.
  *
  * @param bank as it is built
- * @param volts over the whole, V
+ * @param cold over the whole
  * @param leak how much its capacitors leak
  * @param resistorOhms the builder's own bleeding resistor
  */
-public record BankCheck(Bank bank, double volts, Leak leak, double resistorOhms) {
+public record BankCheck(Bank bank, ColdVolts cold, Leak leak, double resistorOhms) {
 
     /**
      * Leakage of capacitors of one kind at their rating.
@@ -39,9 +39,14 @@ public record BankCheck(Bank bank, double volts, Leak leak, double resistorOhms)
     /** A bleeding resistor that is neither hot nor slow. */
     public static final double USUAL_RESISTOR = 10e3;
 
+    /** Over the whole, V. */
+    public double volts() {
+        return cold.volts();
+    }
+
     /** Whether the whole, sharing alike, stands above what it is rated for. */
     public boolean isOver() {
-        return Math.abs(volts) > bank.ratedVolts();
+        return Math.abs(volts()) > bank.ratedVolts();
     }
 
     /** How they share with their bleeders, or without where they have none; empty for a single one. */
@@ -63,7 +68,7 @@ public record BankCheck(Bank bank, double volts, Leak leak, double resistorOhms)
 
     /** What is stored, J. */
     public double joules() {
-        return bank.wholeFarads() * volts * volts / 2;
+        return bank.wholeFarads() * volts() * volts() / 2;
     }
 
     /** Until its own bleeders have it under 5 V, s; empty without them. */
@@ -79,11 +84,11 @@ public record BankCheck(Bank bank, double volts, Leak leak, double resistorOhms)
     }
 
     private double seconds(double ohms) {
-        return Discharge.seconds(bank.wholeFarads(), ohms, Math.abs(volts), DischargeWalk.SAFE);
+        return Discharge.seconds(bank.wholeFarads(), ohms, Math.abs(volts()), DischargeWalk.SAFE);
     }
 
     /** What that resistor burns in the first moment, W. */
     public double resistorWatts() {
-        return volts * volts / resistorOhms;
+        return volts() * volts() / resistorOhms;
     }
 }

@@ -11,6 +11,9 @@ import yellowrail.core.amp.node.Expected;
 import yellowrail.core.amp.node.NodeKind;
 import yellowrail.core.amp.node.VoltageChart;
 import yellowrail.core.capacitor.Emptying;
+import yellowrail.core.reading.Moment;
+import yellowrail.core.reading.Reading;
+import yellowrail.core.reading.ReadingKind;
 
 /** The capacitors of an amp's chart as they stand when the plug comes out, and what empties them. */
 public final class Charge {
@@ -23,16 +26,22 @@ public final class Charge {
      * @return empty where no capacitor is on the chart
      */
     public static Optional<Emptying> of(AmpSheet sheet) {
+        return of(sheet, Moment.EMPTY);
+    }
+
+    /**
+     * The same from no less than what was read.
+     *
+     * @param moment the readings of a run
+     */
+    static Optional<Emptying> of(AmpSheet sheet, Moment moment) {
         VoltageChart chart = sheet.chart();
         List<Emptying.Vessel> vessels = new ArrayList<>();
         List<Emptying.Link> links = new ArrayList<>();
         for (ChartNode node : chart.nodes()) {
             node.bank()
                     .ifPresent(bank -> vessels.add(new Emptying.Vessel(
-                            node.label(),
-                            bank.wholeFarads(),
-                            ColdVolts.at(node, sheet).orElse(bank.ratedVolts()),
-                            toGround(node))));
+                            node.label(), bank.wholeFarads(), beginning(node, bank, sheet, moment), toGround(node))));
         }
         for (ChartNode node : chart.nodes()) {
             if (node.bank().isPresent()) {
@@ -45,6 +54,25 @@ public final class Charge {
             }
         }
         return vessels.isEmpty() ? Optional.empty() : Optional.of(new Emptying(vessels, links));
+    }
+
+    private static double beginning(ChartNode node, Bank bank, AmpSheet sheet, Moment moment) {
+        return highest(node, sheet, moment)
+                .map(cold -> cold.safeSide(bank.ratedVolts()))
+                .orElse(bank.ratedVolts());
+    }
+
+    /** What a node may stand at, and no less than it was read to. */
+    static Optional<ColdVolts> highest(ChartNode node, AmpSheet sheet, Moment moment) {
+        Optional<ColdVolts> cold = ColdVolts.at(node, sheet);
+        Optional<Double> read = moment.at(ReadingKind.NODE, node.label()).map(Reading::value);
+        if (read.isPresent()
+                && cold.filter(each -> Math.abs(each.volts()) >= Math.abs(read.get()))
+                        .isEmpty()) {
+            return Optional.of(
+                    new ColdVolts(read.get(), cold.filter(ColdVolts::isMost).isPresent()));
+        }
+        return cold;
     }
 
     /** Its bleeders and whatever else leads from a supply to ground, in parallel. */

@@ -9,7 +9,7 @@ import yellowrail.core.reading.Reading;
  *
  * @param label its node
  * @param reading what it was last read to hold since the amp was switched off
- * @param from what it may stand at when the plug comes out, V
+ * @param from what it may stand at when the plug comes out; empty where nobody knows
  * @param seconds its bleeders and what joins them need to bring it under 5 V; empty where nothing does, or nobody knows
  * @param bleederOhms of its own; empty for none
  * @param state how it stands
@@ -17,7 +17,7 @@ import yellowrail.core.reading.Reading;
 public record DischargePoint(
         String label,
         Optional<Reading> reading,
-        OptionalDouble from,
+        Optional<ColdVolts> from,
         OptionalDouble seconds,
         OptionalDouble bleederOhms,
         State state) {

@@ -40,7 +40,7 @@ public final class DischargeWalk {
         this.sheet = sheet;
         this.moment = moment;
         this.now = now;
-        this.emptying = Charge.of(sheet);
+        this.emptying = Charge.of(sheet, moment);
         this.points = DrainPoints.of(sheet).stream().map(this::point).toList();
     }
 
@@ -54,7 +54,7 @@ public final class DischargeWalk {
         return new DischargePoint(
                 label,
                 reading,
-                node.map(found -> ColdVolts.at(found, sheet)).orElse(OptionalDouble.empty()),
+                node.flatMap(found -> Charge.highest(found, sheet, moment)),
                 known ? emptying.orElseThrow().seconds(node.get().label(), SAFE) : OptionalDouble.empty(),
                 node.map(Charge::toGround).orElse(OptionalDouble.empty()),
                 state);

@@ -42,13 +42,19 @@ public record ColdStart(double volts, double rating, boolean over, PowerUpFindin
                     volts, Double.NaN, false, new PowerUpFinding.PeakUnknownRating(winding, regulation, volts), when));
         }
         double rating = supply.capacitorVolts().getAsDouble();
-        boolean reached = !(when instanceof PowerUpFinding.WithThePowerTubes);
         PowerUpFinding says = volts > rating
                 ? new PowerUpFinding.PeakTooHigh(winding, regulation, volts, rating)
                 : volts > MARGIN * rating
                         ? new PowerUpFinding.PeakNear(winding, regulation, volts, rating)
                         : new PowerUpFinding.PeakWithin(winding, regulation, volts, rating, 1 - volts / rating);
-        return Optional.of(new ColdStart(volts, rating, volts > rating && reached, says, when));
+        return Optional.of(new ColdStart(volts, rating, volts > rating && isReached(sheet), says, when));
+    }
+
+    /**
+     * Whether there is a time at which the peak is reached: not with a rectifier that comes up with the power tubes.
+     */
+    public static boolean isReached(AmpSheet sheet) {
+        return !(when(sheet) instanceof PowerUpFinding.WithThePowerTubes);
     }
 
     private static PowerUpFinding when(AmpSheet sheet) {

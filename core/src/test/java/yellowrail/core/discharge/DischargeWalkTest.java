@@ -11,6 +11,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.node.ChartDefaults;
+import yellowrail.core.amp.node.ChartNode;
 import yellowrail.core.amp.node.ChartText;
 import yellowrail.core.amp.node.Expected;
 import yellowrail.core.amp.node.VoltageChart;
@@ -119,13 +120,65 @@ class DischargeWalkTest {
         AmpSheet silicon = AMP.with(new Supply(
                 Rectifier.SILICON, true, OptionalDouble.of(352), NO, NO, NO, NO, NO, OptionalDouble.of(0.05), false));
         double peak = Math.sqrt(2) * 352 * 1.05;
-        AMP.chart().nodes().forEach(node -> {
-            double volts = ColdVolts.at(node, silicon).orElseThrow();
-            assertThat(volts).isCloseTo(node.isCalled("bias supply") ? -60 : peak, within(1e-9));
-        });
+        AMP.chart()
+                .nodes()
+                .forEach(node -> assertThat(cold(node, silicon))
+                        .isEqualTo(new ColdVolts(node.isCalled("bias supply") ? -60 : peak, true)));
         AmpSheet tube = silicon.with(silicon.supply().with(Rectifier.TUBE));
-        assertThat(ColdVolts.at(AMP.chart().nodes().get(1), tube)).hasValue(400);
+        ChartNode second = AMP.chart().nodes().get(1);
+        assertThat(cold(second, tube).volts())
+                .as("nobody knows which rectifier: it may come up before the power tubes")
+                .isEqualTo(peak);
+        assertThat(cold(second, tube.with(tube.fittings().withRectifier("5U4GB")))
+                        .volts())
+                .isEqualTo(peak);
         assertThat(says(walk(silicon, "off"))).contains("standby-joins");
+    }
+
+    /** It comes up with the power tubes, unless the reservoir is charged in standby, when nothing draws. */
+    @Test
+    void anIndirectlyHeatedRectifierBringsNothingAboveWhatItRunsAt() {
+        Supply supply = new Supply(
+                Rectifier.TUBE, true, OptionalDouble.of(352), NO, NO, NO, NO, NO, OptionalDouble.of(0.05), true);
+        AmpSheet behind = AMP.with(supply).with(AMP.fittings().withRectifier("GZ34"));
+        ChartNode second = AMP.chart().nodes().get(1);
+        assertThat(cold(second, behind)).isEqualTo(new ColdVolts(400, true));
+        AmpSheet ahead = behind.with(new Supply(
+                Rectifier.TUBE, true, OptionalDouble.of(352), NO, NO, NO, NO, NO, OptionalDouble.of(0.05), false));
+        assertThat(cold(second, ahead).volts()).isCloseTo(Math.sqrt(2) * 352 * 1.05, within(1e-9));
+    }
+
+    /** Neither winding nor rectifier on the sheet: what it runs at is the least, and what was read counts if higher. */
+    @Test
+    void whereTheWindingIsNotKnownItMayBeMore() {
+        ChartNode second = AMP.chart().nodes().get(1);
+        assertThat(cold(second, AMP)).isEqualTo(new ColdVolts(400, false));
+        DischargePoint point =
+                walk(AMP, "mains 120", "at B2 431", "off").points().get(1);
+        assertThat(point.from()).hasValue(new ColdVolts(431, false));
+        assertThat(walk(AMP, "off").emptying().orElseThrow().vessels().get(1).volts())
+                .as("reckoned from what the capacitor is rated for")
+                .isEqualTo(450);
+    }
+
+    /** Neither a cathode's bypass capacitor nor a line of 12 V sees the winding. */
+    @Test
+    void aLowSupplyDoesNotStandAtThePeak() {
+        AmpSheet low =
+                charted("""
+                name,volts,uf,capacitor-volts,ground-ohms
+                reservoir,450,100,500,
+                logic supply,12.6,1000,25,
+                V1 cathode,1.5,25,25,1k5
+                """).with(new Supply(Rectifier.SILICON, false, OptionalDouble.of(352), NO, NO, NO, NO, NO));
+        List<ChartNode> nodes = low.chart().nodes();
+        assertThat(cold(nodes.get(0), low).volts()).isGreaterThan(490);
+        assertThat(cold(nodes.get(1), low)).isEqualTo(new ColdVolts(12.6, false));
+        assertThat(cold(nodes.get(2), low)).isEqualTo(new ColdVolts(1.5, true));
+    }
+
+    private static ColdVolts cold(ChartNode node, AmpSheet sheet) {
+        return ColdVolts.at(node, sheet).orElseThrow();
     }
 
     @Test

@@ -21,18 +21,20 @@ record CapacitorView(String label, String what, boolean over, double share, doub
     private static final double WIDTH = 400;
     private static final double MINUTES_FROM = 120;
 
-    static CapacitorView of(String label, BankCheck check, Words words) {
+    /**
+     * @param known whether anybody knows what it stands at
+     * @param seconds until it is under 5 V by itself; empty where nothing drains it
+     */
+    static CapacitorView of(String label, BankCheck check, boolean known, OptionalDouble seconds, Words words) {
         double volts = Math.abs(check.volts());
         List<String> says = new ArrayList<>();
         says.add(words.message(
-                check.isOver() ? "page.capacitors.over" : "page.capacitors.within",
-                volts(volts),
-                volts(check.bank().ratedVolts())));
+                stands(check, known), volts(volts), volts(check.bank().ratedVolts())));
         check.bare().ifPresent(bare -> sharing(check, bare, volts, says, words));
         says.add(words.message(
                 "page.capacitors.stored",
                 Figures.fixed(check.joules(), 1),
-                time(check.secondsByBleeders(), words),
+                time(seconds, words),
                 time(OptionalDouble.of(check.secondsByResistor()), words),
                 Figures.in(Unit.KILOHM, check.resistorOhms()),
                 Figures.fixed(check.resistorWatts(), 1)));
@@ -52,6 +54,15 @@ record CapacitorView(String label, String what, boolean over, double share, doub
                 WIDTH * worst,
                 WIDTH * check.bank().volts() / volts,
                 says);
+    }
+
+    private static String stands(BankCheck check, boolean known) {
+        if (!known) {
+            return "page.capacitors.not-known";
+        } else if (check.isOver()) {
+            return "page.capacitors.over";
+        }
+        return check.cold().isMost() ? "page.capacitors.within" : "page.capacitors.or-more";
     }
 
     private static void sharing(BankCheck check, SeriesStack bare, double volts, List<String> says, Words words) {

@@ -13,8 +13,11 @@ import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.node.Bank;
 import yellowrail.core.amp.node.ChartNode;
+import yellowrail.core.capacitor.Emptying;
 import yellowrail.core.discharge.BankCheck;
+import yellowrail.core.discharge.Charge;
 import yellowrail.core.discharge.ColdVolts;
+import yellowrail.core.discharge.DischargeWalk;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.station.Station;
 import yellowrail.web.amp.AmpService;
@@ -54,18 +57,25 @@ class CapacitorsController {
         }
         BankCheck.Leak leak = new BankCheck.Leak(tightest, leakiest);
         List<CapacitorView> views = new ArrayList<>();
+        Optional<Emptying> emptying = Charge.of(sheet);
         for (ChartNode node : sheet.chart().nodes()) {
             node.bank().ifPresent(bank -> {
-                OptionalDouble cold = ColdVolts.at(node, sheet);
-                if (cold.isPresent()) {
-                    views.add(CapacitorView.of(
-                            node.label(), new BankCheck(bank, cold.getAsDouble(), leak, resistor), words));
-                }
+                Optional<ColdVolts> cold = ColdVolts.at(node, sheet);
+                BankCheck check =
+                        new BankCheck(bank, cold.orElse(new ColdVolts(bank.ratedVolts(), false)), leak, resistor);
+                OptionalDouble seconds = emptying.orElseThrow().seconds(node.label(), DischargeWalk.SAFE);
+                views.add(CapacitorView.of(node.label(), check, cold.isPresent(), seconds, words));
             });
         }
         whatIf(typed, read, faults, leak, resistor)
-                .ifPresent(check ->
-                        views.add(0, CapacitorView.of(words.message("page.capacitors.what-if"), check, words)));
+                .ifPresent(check -> views.add(
+                        0,
+                        CapacitorView.of(
+                                words.message("page.capacitors.what-if"),
+                                check,
+                                true,
+                                check.secondsByBleeders(),
+                                words)));
         return new ModelAndView("discharge/capacitors")
                 .addObject("rail", Rail.ofAmp(id, sheet.name(), Station.PLAN, words))
                 .addObject("id", id)
@@ -90,6 +100,6 @@ class CapacitorsController {
         }
         Bank bank = new Bank(
                 farads.getAsDouble(), rated.getAsDouble(), count.isEmpty() ? 1 : Integer.parseInt(count), bleeder);
-        return Optional.of(new BankCheck(bank, volts.getAsDouble(), leak, resistor));
+        return Optional.of(new BankCheck(bank, new ColdVolts(volts.getAsDouble(), true), leak, resistor));
     }
 }

@@ -47,7 +47,11 @@ record DischargeView(
     private static Row row(DischargePoint point, Words words) {
         return new Row(
                 point.label(),
-                point.from().isPresent() ? Figures.volts(point.from().getAsDouble()) : "",
+                point.from()
+                        .map(from -> words.message(
+                                from.isMost() ? "page.discharge.at-most" : "page.discharge.or-more",
+                                Figures.volts(from.volts())))
+                        .orElse(""),
                 words.say(DischargeWalk.waits(point)),
                 point.reading()
                         .map(reading -> Figures.in(Unit.VOLT, reading.value()))

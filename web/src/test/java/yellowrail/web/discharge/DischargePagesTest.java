@@ -94,8 +94,30 @@ class DischargePagesTest {
                 .contains(
                         "may take 465 V of its 350 V",
                         "that costs 1.41 mA, and 0.44 W in each",
-                        "Under 5 V by its bleeders: 106 s",
+                        "Under 5 V by itself: 106 s",
                         "through 10 k: 2.4 s");
+    }
+
+    /** A bleeder that is its own line of the chart drains too; what nobody knows of the winding is said. */
+    @Test
+    void whatIsNotKnownIsSaid() {
+        long amp = amp();
+        chart(amp, """
+                name;volts;from;ohms;ground-ohms;uf;capacitor-volts
+                reservoir;320;;;;47;450
+                B2;302;reservoir;choke 220;220k;47;450
+                B3;;;;;22;450
+                """);
+        assertThat(visitor.page("/amps/" + amp + "/capacitors").select(".bank").eachText())
+                .satisfiesExactly(
+                        reservoir -> assertThat(reservoir)
+                                .contains("runs at 320 V", "before anything draws is not known")
+                                .containsPattern("by itself: 9\\d s"),
+                        second -> assertThat(second).contains("runs at 302 V"),
+                        third -> assertThat(third).contains("What it stands at is not known", "by itself: not at all"));
+        long run = RunningApplication.bean(RunService.class).begin(amp).id();
+        assertThat(visitor.page("/runs/" + run + "/discharge").text()).contains("320.0 V or more");
+        RunningApplication.bean(RunService.class).close(run);
     }
 
     @Test
