@@ -18,7 +18,12 @@ public record MeterAccuracy(double ofReading, double digits, double lastOfVolts,
 
     /** @param lastDigit of the reading as typed, V; the meter's own where that is finer, or where it is 0 */
     public double ofVolts(double volts, double lastDigit) {
-        return half(volts, lastDigit, lastOfVolts);
+        return ofReading * Math.abs(volts) + countsOfVolts(lastDigit);
+    }
+
+    /** The counts alone, V: what is left of it between two readings of one meter, whose gain is the same. */
+    public double countsOfVolts(double lastDigit) {
+        return counts(lastDigit, lastOfVolts);
     }
 
     public double ofVolts(double volts) {
@@ -27,10 +32,10 @@ public record MeterAccuracy(double ofReading, double digits, double lastOfVolts,
 
     /** The same at the test point. */
     public double ofSense(double reading, double lastDigit) {
-        return half(reading, lastDigit, lastOfSense);
+        return ofReading * Math.abs(reading) + counts(lastDigit, lastOfSense);
     }
 
-    private double half(double reading, double typed, double own) {
-        return ofReading * Math.abs(reading) + digits * (typed > 0 ? Math.min(typed, own) : own);
+    private double counts(double typed, double own) {
+        return digits * (typed > 0 ? Math.min(typed, own) : own);
     }
 }

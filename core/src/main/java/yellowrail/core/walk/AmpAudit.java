@@ -2,10 +2,13 @@ package yellowrail.core.walk;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.Predicate;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.node.ChartNode;
@@ -37,6 +40,7 @@ public final class AmpAudit {
     private final List<Draw> draws = new ArrayList<>();
     private final Map<String, List<String>> missing = new HashMap<>();
     private final Map<Part, ChartNode> partOf = new HashMap<>();
+    private final List<String> coarse = new ArrayList<>();
     private final List<PartCurrent> currents;
     private final List<Residue> residues;
     private final Map<String, Double> idle = new HashMap<>();
@@ -45,14 +49,14 @@ public final class AmpAudit {
         this.check = check;
         this.sheet = sheet;
         this.tubes = tubes;
-        double digits = sheet.meter().digits();
         for (NodeStanding each : check.standings()) {
             if (isMetered(each)) {
                 double last = each.reading().orElseThrow().entry().lastDigit();
                 nodes.add(new NodeVolts(
-                        each.node().label(),
-                        each.volts(),
-                        digits * (last > 0 ? last : sheet.meter().lastOfVolts())));
+                        each.node().label(), each.volts(), sheet.meter().countsOfVolts(last)));
+                if (last > sheet.meter().lastOfVolts()) {
+                    coarse.add(each.node().label());
+                }
             }
         }
         check.standings().forEach(this::parts);
@@ -198,6 +202,14 @@ public final class AmpAudit {
         return missing.getOrDefault(ChartNode.key(node), List.of());
     }
 
+    /** The node and its neighbours, as far as they were typed without the last digits that the meter has. */
+    public List<String> coarseAt(String node) {
+        Set<String> near = new HashSet<>(Set.of(node));
+        parts.stream().filter(part -> part.to().equals(node)).map(Part::from).forEach(near::add);
+        parts.stream().filter(part -> part.from().equals(node)).map(Part::to).forEach(near::add);
+        return coarse.stream().filter(near::contains).toList();
+    }
+
     /** The currents of the stages that have a name, in the order of the chart. */
     public List<StageCurrent> stages() {
         List<StageCurrent> stages = new ArrayList<>();
@@ -216,9 +228,7 @@ public final class AmpAudit {
     private Optional<StageCurrent.Amps> plateAmps(List<ChartNode> plates) {
         StageCurrent.Amps sum = StageCurrent.Amps.NONE;
         for (ChartNode plate : plates) {
-            Optional<PartCurrent> feed = currents.stream()
-                    .filter(current -> current.part().to().equals(plate.label()))
-                    .findFirst();
+            Optional<PartCurrent> feed = current(part -> part.to().equals(plate.label()));
             if (feed.isEmpty()) {
                 return Optional.empty();
             }
@@ -263,26 +273,33 @@ public final class AmpAudit {
      * @param alone what they would make of it with nothing else there, V
      * @param read V
      * @param taken what is drawn from it, A; negative where something feeds it besides
+     * @param plusMinus of what is drawn, A
      */
-    public record Divider(String label, double alone, double read, double taken) {}
+    public record Divider(String label, double alone, double read, double taken, double plusMinus) {}
 
     /** Nodes fed through one resistor and led to ground through another. */
     public List<Divider> dividers() {
         List<Divider> dividers = new ArrayList<>();
         for (NodeStanding each : check.standings()) {
-            Optional<NodeStanding> feeder = check.feeder(each.node()).filter(AmpAudit::isMetered);
-            Optional<Resistor> upper = each.node().feed().flatMap(Feed::through);
-            Optional<Resistor> lower = each.node().toGround();
-            if (isMetered(each) && feeder.isPresent() && upper.isPresent() && lower.isPresent()) {
-                double from = feeder.get().volts();
-                double alone = from
-                        * lower.get().ohms()
-                        / (upper.get().ohms() + lower.get().ohms());
-                double taken = (from - each.volts()) / upper.get().ohms()
-                        - each.volts() / lower.get().ohms();
-                dividers.add(new Divider(each.node().label(), alone, each.volts(), taken));
+            String label = each.node().label();
+            Optional<NodeStanding> feeder = check.feeder(each.node());
+            Optional<PartCurrent> upper = current(part -> part.to().equals(label));
+            Optional<PartCurrent> lower =
+                    current(part -> part.from().equals(label) && part.to().equals(Part.GROUND));
+            if (feeder.isPresent() && upper.isPresent() && lower.isPresent()) {
+                double below = lower.get().part().ohms();
+                dividers.add(new Divider(
+                        label,
+                        feeder.get().volts() * below / (upper.get().part().ohms() + below),
+                        each.volts(),
+                        upper.get().amps() - lower.get().amps(),
+                        Math.hypot(upper.get().plusMinus(), lower.get().plusMinus())));
             }
         }
         return dividers;
+    }
+
+    private Optional<PartCurrent> current(Predicate<Part> which) {
+        return currents.stream().filter(each -> which.test(each.part())).findFirst();
     }
 }

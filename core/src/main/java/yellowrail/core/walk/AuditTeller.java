@@ -38,7 +38,7 @@ public final class AuditTeller {
                         stage.cathodes().orElseThrow().value())));
         audit.dividers()
                 .forEach(divider -> says.add(new WalkFinding.DividerGives(
-                        divider.label(), divider.alone(), divider.read(), divider.taken())));
+                        divider.label(), divider.alone(), divider.read(), divider.taken(), divider.plusMinus())));
         audit.residues().stream()
                 .filter(residue -> !isOfAPlate(residue))
                 .map(this::residue)
@@ -56,14 +56,16 @@ public final class AuditTeller {
 
     private WalkFinding residue(Residue residue) {
         List<String> missing = audit.missingAt(residue.node());
-        Optional<WalkFinding> notRead =
-                missing.isEmpty() ? Optional.empty() : Optional.of(new WalkFinding.NotReadThere(missing));
+        List<String> coarse = audit.coarseAt(residue.node());
+        Optional<WalkFinding> because = !missing.isEmpty()
+                ? Optional.of(new WalkFinding.NotReadThere(missing))
+                : coarse.isEmpty() ? Optional.empty() : Optional.of(new WalkFinding.TypedCoarsely(coarse));
         if (residue.explained() && missing.isEmpty()) {
             return new WalkFinding.Accounted(residue.node(), residue.amps(), residue.plusMinus());
         }
         return residue.amps() >= 0
-                ? new WalkFinding.NotAccounted(residue.node(), residue.amps(), residue.plusMinus(), notRead)
-                : new WalkFinding.TooMuchDrawn(residue.node(), residue.amps(), residue.plusMinus(), notRead);
+                ? new WalkFinding.NotAccounted(residue.node(), residue.amps(), residue.plusMinus(), because)
+                : new WalkFinding.TooMuchDrawn(residue.node(), residue.amps(), residue.plusMinus(), because);
     }
 
     private void rating(PartCurrent current, List<WalkFinding> says) {

@@ -134,18 +134,20 @@ public sealed interface WalkFinding extends Finding {
             @In(value = Unit.MILLIAMP, plusMinus = true) double plusMinus)
             implements WalkFinding {}
 
+    record TypedCoarsely(List<String> labels) implements WalkFinding {}
+
     record NotAccounted(
             String label,
             @In(Unit.MILLIAMP) double residue,
             @In(value = Unit.MILLIAMP, plusMinus = true) double plusMinus,
-            Optional<WalkFinding> notRead)
+            Optional<WalkFinding> because)
             implements WalkFinding {}
 
     record TooMuchDrawn(
             String label,
             @In(Unit.MILLIAMP) double residue,
             @In(value = Unit.MILLIAMP, plusMinus = true) double plusMinus,
-            Optional<WalkFinding> notRead)
+            Optional<WalkFinding> because)
             implements WalkFinding {}
 
     record NotReadThere(List<String> what) implements WalkFinding {}
@@ -202,7 +204,8 @@ public sealed interface WalkFinding extends Finding {
             String label,
             @In(Unit.VOLT) double alone,
             @In(value = Unit.VOLT, given = true) double read,
-            @In(Unit.MILLIAMP) double taken)
+            @In(Unit.MILLIAMP) double taken,
+            @In(value = Unit.MILLIAMP, plusMinus = true) double plusMinus)
             implements WalkFinding {}
 
     record StagesDisagree(

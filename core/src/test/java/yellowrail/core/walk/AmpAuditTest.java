@@ -100,10 +100,27 @@ class AmpAuditTest {
         assertThat(says(audit, AMP)).last().isInstanceOfSatisfying(WalkFinding.NotAccounted.class, residue -> {
             assertThat(residue.residue()).isCloseTo(0.0032, within(1e-4));
             assertThat(residue.residue()).isGreaterThan(residue.plusMinus());
-            assertThat(residue.notRead()).hasValue(new WalkFinding.NotReadThere(List.of("V13 plate")));
+            assertThat(residue.because()).hasValue(new WalkFinding.NotReadThere(List.of("V13 plate")));
         });
         AmpAudit noTubes = audit(AMP, "at A 402; at B 381.5" + stage(11));
         assertThat(noTubes.missingAt("B")).contains("V1", "V2");
+    }
+
+    /** 400 typed where the meter shows 400.0: half a volt is 3 mA in a choke of 152 ohm. */
+    @Test
+    void whatWasTypedWithoutItsLastDigitIsToldWhereItMatters() {
+        String all = stage(11) + stage(12) + stage(13) + stage(14);
+        List<WalkFinding> says = says(audit(AMP, OUTPUT.replace("402.0", "400") + all), AMP);
+        assertThat(says)
+                .last()
+                .isInstanceOfSatisfying(
+                        WalkFinding.TooMuchDrawn.class,
+                        residue -> assertThat(residue.because()).hasValue(new WalkFinding.TypedCoarsely(List.of("A"))));
+        assertThat(says(audit(AMP, OUTPUT.replace("402.0", "400.0") + all), AMP))
+                .last()
+                .isInstanceOfSatisfying(
+                        WalkFinding.TooMuchDrawn.class,
+                        residue -> assertThat(residue.because()).isEmpty());
     }
 
     /** 3.9 mA by its plate and 5.9 by its cathode: its resistors are not what they say. */
