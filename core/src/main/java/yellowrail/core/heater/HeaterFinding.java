@@ -14,6 +14,8 @@ public sealed interface HeaterFinding extends Finding {
 
     record OutOfRange(String typed, double low, double high, Unit unit) implements HeaterFinding {}
 
+    record TextTooLong(int length, int most) implements HeaterFinding {}
+
     record TooManyWindings(int most) implements HeaterFinding {}
 
     record TooManyLoads(int most) implements HeaterFinding {}

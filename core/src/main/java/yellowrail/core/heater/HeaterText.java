@@ -12,6 +12,7 @@ import yellowrail.core.amp.node.HeaterWinding;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.typed.BadQuantityException;
+import yellowrail.core.typed.LineFault;
 import yellowrail.core.typed.Quantity;
 
 /**
@@ -20,7 +21,7 @@ import yellowrail.core.typed.Quantity;
  * @param windings of the good lines
  * @param faults what is wrong with the others
  */
-public record HeaterText(List<HeaterWinding> windings, List<Fault> faults) {
+public record HeaterText(List<HeaterWinding> windings, List<LineFault> faults) {
 
     public static final int LONGEST = 4000;
 
@@ -33,9 +34,6 @@ public record HeaterText(List<HeaterWinding> windings, List<Fault> faults) {
             "(?i)(?:(?<count>\\d{1,2})\\s*(?:x|\u00d7|\\s)\\s*)?(?<type>\\S.*?)(?:\\s+(?<amps>%1$s)\\s*(?<unit>m?A))?"
                     .formatted(NUMBER));
 
-    /** What is wrong with a line, from 1 on. */
-    public record Fault(int line, HeaterFinding says) {}
-
     public HeaterText {
         windings = List.copyOf(windings);
         faults = List.copyOf(faults);
@@ -43,9 +41,12 @@ public record HeaterText(List<HeaterWinding> windings, List<Fault> faults) {
 
     public static HeaterText parse(String text) {
         List<HeaterWinding> windings = new ArrayList<>();
-        List<Fault> faults = new ArrayList<>();
-        List<String> lines =
-                text.substring(0, Math.min(text.length(), LONGEST)).lines().toList();
+        List<LineFault> faults = new ArrayList<>();
+        if (text.length() > LONGEST) {
+            faults.add(new LineFault(0, new HeaterFinding.TextTooLong(text.length(), LONGEST)));
+            return new HeaterText(windings, faults);
+        }
+        List<String> lines = text.lines().toList();
         for (int i = 0; i < lines.size(); i++) {
             if (lines.get(i).isBlank()) {
                 continue;
@@ -53,11 +54,11 @@ public record HeaterText(List<HeaterWinding> windings, List<Fault> faults) {
             try {
                 windings.add(winding(lines.get(i).strip()));
             } catch (BadHeaterException e) {
-                faults.add(new Fault(i + 1, e.says));
+                faults.add(new LineFault(i + 1, e.says));
             }
         }
         if (windings.size() > HeaterWinding.MOST_WINDINGS) {
-            faults.add(new Fault(0, new HeaterFinding.TooManyWindings(HeaterWinding.MOST_WINDINGS)));
+            faults.add(new LineFault(0, new HeaterFinding.TooManyWindings(HeaterWinding.MOST_WINDINGS)));
         }
         return new HeaterText(windings, faults);
     }

@@ -95,6 +95,10 @@ class HeaterBudgetTest {
                         .amps())
                 .hasValue(0.15);
         assertThat(HeaterText.parse("a 5V\n".repeat(9)).faults()).hasSize(1);
+        assertThat(HeaterText.parse("\n".repeat(HeaterText.LONGEST) + "late 5V").faults())
+                .as("nothing is cut off in silence")
+                .extracting(fault -> fault.says().code())
+                .containsExactly("text-too-long");
     }
 
     @Test

@@ -56,7 +56,7 @@ class HeaterController {
         HeaterText read = HeaterText.parse(text);
         if (!read.faults().isEmpty()) {
             ModelAndView again = page(
-                    amp, text, version, read.faults().stream().map(this::told).toList());
+                    amp, text, version, read.faults().stream().map(words::say).toList());
             again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return again;
         }
@@ -68,12 +68,6 @@ class HeaterController {
         ModelAndView again = page(amp, text, amp.version(), List.of(words.message("page.walk.saved-meanwhile")));
         again.setStatus(HttpStatus.CONFLICT);
         return again;
-    }
-
-    private String told(HeaterText.Fault fault) {
-        return fault.line() > 0
-                ? words.message("page.walk.line", fault.line(), words.say(fault.says()))
-                : words.say(fault.says());
     }
 
     private ModelAndView page(Amp amp, String text, int version, List<String> wrong) {

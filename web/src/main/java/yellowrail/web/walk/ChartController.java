@@ -62,7 +62,8 @@ class ChartController {
         String mains = Figures.plain(amp.sheet().mainsVolts());
         ChartForm form = new ChartForm(
                 ChartText.write(amp.sheet().chart()), Code.of(Expected.Source.SCHEMATIC), mains, amp.version(), "", "");
-        return page(amp, amp.sheet().chart().isEmpty() ? form.with("") : form, new Faults(words), List.of());
+        boolean empty = amp.sheet().chart().isEmpty();
+        return page(amp, empty ? form.with("") : form, of(amp.sheet().chart().nodes()), new Faults(words));
     }
 
     /** The chart as a file. */
@@ -82,16 +83,16 @@ class ChartController {
         Faults faults = new Faults(words);
         ChartText read = read(form, faults);
         if (faults.any() || !read.faults().isEmpty()) {
-            return refused(page(amp, form, faults, read.faults()), HttpStatus.UNPROCESSABLE_CONTENT);
+            return refused(page(amp, form, read, faults), HttpStatus.UNPROCESSABLE_CONTENT);
         }
         Optional<Preset> preset = Stream.of(Preset.values())
                 .filter(each -> Code.of(each).equals(what))
                 .findFirst();
         if (preset.isPresent()) {
-            return added(amp, form, read.nodes(), preset.get(), faults);
+            return added(amp, form, read, preset.get(), faults);
         }
         if (what.equals("as-left")) {
-            return page(amp, form.with(written(asLeft(read.nodes(), runs.nodesAsLeft(id)))), faults, List.of());
+            return rewritten(amp, form, asLeft(read.nodes(), runs.nodesAsLeft(id)), faults);
         }
         return amps.save(
                                 id,
@@ -99,7 +100,7 @@ class ChartController {
                                 amp.sheet().with(amp.sheet().chart().withNodes(read.nodes())))
                         .isPresent()
                 ? new ModelAndView("redirect:/amps/" + id + "/chart")
-                : conflict(amp, form, faults);
+                : conflict(amp, form, read, faults);
     }
 
     /** The drawing of a chart as it is typed so far; as it was while something of it is at fault. */
@@ -133,9 +134,9 @@ class ChartController {
         return ChartText.parse(form.text(), new ChartDefaults(source, mains));
     }
 
-    private ModelAndView added(Amp amp, ChartForm form, List<ChartNode> nodes, Preset preset, Faults faults) {
+    private ModelAndView added(Amp amp, ChartForm form, ChartText read, Preset preset, Faults faults) {
         String supply = form.supply().isEmpty()
-                ? nodes.stream()
+                ? read.nodes().stream()
                         .filter(node -> node.kind() == NodeKind.SUPPLY)
                         .map(ChartNode::label)
                         .reduce((one, later) -> later)
@@ -148,14 +149,14 @@ class ChartController {
             faults.say("supply", "page.walk.stage-supply");
         }
         if (faults.any()) {
-            return refused(page(amp, form, faults, List.of()), HttpStatus.UNPROCESSABLE_CONTENT);
+            return refused(page(amp, form, read, faults), HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        List<ChartNode> all = new ArrayList<>(nodes);
+        List<ChartNode> all = new ArrayList<>(read.nodes());
         all.addAll(preset.nodes(form.stage(), supply));
         VoltageChart.faults(all).stream().findFirst().ifPresent(fault -> faults.add("stage", fault));
         return faults.any()
-                ? refused(page(amp, form, faults, List.of()), HttpStatus.UNPROCESSABLE_CONTENT)
-                : page(amp, form.with(written(all)), faults, List.of());
+                ? refused(page(amp, form, read, faults), HttpStatus.UNPROCESSABLE_CONTENT)
+                : rewritten(amp, form, all, faults);
     }
 
     private static List<ChartNode> asLeft(List<ChartNode> nodes, Map<String, Earlier> earlier) {
@@ -167,18 +168,22 @@ class ChartController {
                 .toList();
     }
 
-    private static String written(List<ChartNode> nodes) {
-        return ChartText.write(new VoltageChart(nodes));
+    /** What is to be saved next, not saved yet. */
+    private ModelAndView rewritten(Amp amp, ChartForm form, List<ChartNode> nodes, Faults faults) {
+        return page(amp, form.with(ChartText.write(new VoltageChart(nodes))), of(nodes), faults);
+    }
+
+    private static ChartText of(List<ChartNode> nodes) {
+        return new ChartText(nodes, List.of());
     }
 
     /** Somebody else saved in the meantime: what was typed stays, and is saved over it at the next try. */
-    private ModelAndView conflict(Amp stored, ChartForm form, Faults faults) {
+    private ModelAndView conflict(Amp stored, ChartForm form, ChartText read, Faults faults) {
         faults.say("text", "page.walk.saved-meanwhile");
-        return refused(page(stored, form.at(stored.version()), faults, List.of()), HttpStatus.CONFLICT);
+        return refused(page(stored, form.at(stored.version()), read, faults), HttpStatus.CONFLICT);
     }
 
-    private ModelAndView page(Amp amp, ChartForm form, Faults faults, List<ChartText.Fault> wrong) {
-        ChartText read = read(form, new Faults(words));
+    private ModelAndView page(Amp amp, ChartForm form, ChartText read, Faults faults) {
         VoltageChart chart = read.faults().isEmpty()
                 ? new VoltageChart(read.nodes())
                 : amp.sheet().chart();
@@ -187,7 +192,7 @@ class ChartController {
                 .addObject("id", amp.id())
                 .addObject("form", form)
                 .addObject("faults", faults)
-                .addObject("wrong", wrong.stream().map(this::told).toList())
+                .addObject("wrong", read.faults().stream().map(words::say).toList())
                 .addObject(
                         "sources",
                         Stream.of(Expected.Source.values())
@@ -200,12 +205,6 @@ class ChartController {
                                 .toList())
                 .addObject("count", chart.nodes().size())
                 .addObject("drawing", chart.isEmpty() ? null : drawing(amp, chart));
-    }
-
-    private String told(ChartText.Fault fault) {
-        return fault.line() > 0
-                ? words.message("page.walk.line", fault.line(), words.say(fault.says()))
-                : words.say(fault.says());
     }
 
     private SchematicView.Both drawing(Amp amp, VoltageChart chart) {

@@ -15,6 +15,7 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Base;
 import yellowrail.core.tube.Element;
 import yellowrail.core.tube.PinOut;
+import yellowrail.core.typed.LineFault;
 
 /**
  * Words findings: the message of a finding is found by its package and its code, its arguments are the record's
@@ -38,6 +39,11 @@ public class Words {
 
     public List<String> say(List<? extends Finding> findings) {
         return findings.stream().map(this::say).toList();
+    }
+
+    /** What is wrong with a text, and in which line of it. */
+    public String say(LineFault fault) {
+        return fault.line() > 0 ? message("page.line", fault.line(), say(fault.says())) : say(fault.says());
     }
 
     /** Findings that follow one another, as one text. */

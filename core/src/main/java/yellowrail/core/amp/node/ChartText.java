@@ -19,6 +19,7 @@ import yellowrail.core.amp.Channel;
 import yellowrail.core.csv.CsvText;
 import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.typed.LineFault;
 
 /**
  * A chart as text: lines like {@code V1a plate 148}, or a table with the names of {@link ChartColumn} above it, parted
@@ -27,10 +28,9 @@ import yellowrail.core.quantity.Figures;
  * @param nodes those of the good lines, in their order
  * @param faults what is wrong with the others
  */
-public record ChartText(List<ChartNode> nodes, List<Fault> faults) {
+public record ChartText(List<ChartNode> nodes, List<LineFault> faults) {
 
     public static final int LONGEST = 60_000;
-    private static final int MOST_LINES = 1000;
     private static final int FAULTS_TOLD = 30;
 
     private static final String NUMBER = "[+\\-\u2212]?[.,]?\\d+(?:[.,]\\d+)*\\s*(?:m?v)?(?:ac|dc)?";
@@ -38,13 +38,6 @@ public record ChartText(List<ChartNode> nodes, List<Fault> faults) {
             ("(?i)(?<name>.*?[^\\s:=;,])[\\s:=;,]+(?<volts>%1$s(?:\\s*(?:-|\u2013|to|\\.\\.+)\\s*%1$s)?)"
                             + "(?:\\s*(?<ac>ac|dc|~))?(?:\\s*;)?\\s*")
                     .formatted(NUMBER));
-
-    /**
-     * What is wrong.
-     *
-     * @param line from 1 on; 0 for the whole of it
-     */
-    public record Fault(int line, ChartFault says) {}
 
     public ChartText {
         nodes = List.copyOf(nodes);
@@ -54,10 +47,11 @@ public record ChartText(List<ChartNode> nodes, List<Fault> faults) {
     public static ChartText parse(String typed, ChartDefaults defaults) {
         String text = typed.startsWith("\ufeff") ? typed.substring(1) : typed;
         if (text.length() > LONGEST) {
-            return new ChartText(List.of(), List.of(new Fault(0, new ChartFault.TextTooLong(text.length(), LONGEST))));
+            return new ChartText(
+                    List.of(), List.of(new LineFault(0, new ChartFault.TextTooLong(text.length(), LONGEST))));
         }
         List<ChartNode> nodes = new ArrayList<>();
-        List<Fault> faults = new ArrayList<>();
+        List<LineFault> faults = new ArrayList<>();
         List<String> lines = text.lines().toList();
         int header = 0;
         while (header < lines.size() && lines.get(header).isBlank()) {
@@ -66,7 +60,7 @@ public record ChartText(List<ChartNode> nodes, List<Fault> faults) {
         if (header < lines.size() && isHeader(lines.get(header))) {
             table(lines, header, defaults, nodes, faults);
         } else {
-            for (int i = 0; i < Math.min(lines.size(), MOST_LINES); i++) {
+            for (int i = 0; i < lines.size(); i++) {
                 if (!lines.get(i).isBlank()) {
                     line(lines.get(i).strip(), i + 1, defaults, nodes, faults);
                 }
@@ -74,7 +68,7 @@ public record ChartText(List<ChartNode> nodes, List<Fault> faults) {
         }
         nodes.replaceAll(node -> isSupply(node, nodes) ? node.as(NodeKind.SUPPLY) : node);
         if (faults.isEmpty()) {
-            VoltageChart.faults(nodes).forEach(fault -> faults.add(new Fault(0, fault)));
+            VoltageChart.faults(nodes).forEach(fault -> faults.add(new LineFault(0, fault)));
         }
         return new ChartText(nodes, faults.subList(0, Math.min(faults.size(), FAULTS_TOLD)));
     }
@@ -96,10 +90,10 @@ public record ChartText(List<ChartNode> nodes, List<Fault> faults) {
     }
 
     private static void line(
-            String line, int number, ChartDefaults defaults, List<ChartNode> nodes, List<Fault> faults) {
+            String line, int number, ChartDefaults defaults, List<ChartNode> nodes, List<LineFault> faults) {
         Matcher matcher = LINE.matcher(line);
         if (!matcher.matches()) {
-            faults.add(new Fault(number, new ChartFault.NoNodeOnLine(quote(line))));
+            faults.add(new LineFault(number, new ChartFault.NoNodeOnLine(quote(line))));
             return;
         }
         Map<ChartColumn, String> cells = new EnumMap<>(ChartColumn.class);
@@ -110,13 +104,13 @@ public record ChartText(List<ChartNode> nodes, List<Fault> faults) {
         take(ChartRow.read(cells::get, defaults), number, nodes, faults);
     }
 
-    private static void take(ChartRow.Read row, int line, List<ChartNode> nodes, List<Fault> faults) {
+    private static void take(ChartRow.Read row, int line, List<ChartNode> nodes, List<LineFault> faults) {
         row.node().ifPresent(nodes::add);
-        row.faults().values().forEach(fault -> faults.add(new Fault(line, fault)));
+        row.faults().values().forEach(fault -> faults.add(new LineFault(line, fault)));
     }
 
     private static void table(
-            List<String> lines, int from, ChartDefaults defaults, List<ChartNode> nodes, List<Fault> faults) {
+            List<String> lines, int from, ChartDefaults defaults, List<ChartNode> nodes, List<LineFault> faults) {
         char between = Stream.of('\t', ';', ',')
                 .filter(sign -> lines.get(from).indexOf(sign) >= 0)
                 .findFirst()
@@ -125,10 +119,11 @@ public record ChartText(List<ChartNode> nodes, List<Fault> faults) {
         for (String name : lines.get(from).split(String.valueOf(between), -1)) {
             Optional<ChartColumn> column = ChartColumn.of(name.replace("\"", ""));
             column.filter(columns::contains)
-                    .ifPresent(twice -> faults.add(new Fault(from + 1, new ChartFault.ColumnTwice(twice.header()))));
+                    .ifPresent(
+                            twice -> faults.add(new LineFault(from + 1, new ChartFault.ColumnTwice(twice.header()))));
             column.ifPresentOrElse(
                     columns::add,
-                    () -> faults.add(new Fault(
+                    () -> faults.add(new LineFault(
                             from + 1, new ChartFault.NoSuchColumn(quote(name.strip()), ChartColumn.headers()))));
         }
         if (!faults.isEmpty()) {
@@ -139,13 +134,13 @@ public record ChartText(List<ChartNode> nodes, List<Fault> faults) {
             for (CSVRecord record : parser) {
                 int line = from + 1 + (int) parser.getCurrentLineNumber();
                 if (record.size() > columns.size()) {
-                    faults.add(new Fault(line, new ChartFault.MoreCells(record.size(), columns.size())));
+                    faults.add(new LineFault(line, new ChartFault.MoreCells(record.size(), columns.size())));
                 } else if (record.stream().anyMatch(cell -> !cell.isBlank())) {
                     take(ChartRow.read(cells(record, columns)::get, defaults), line, nodes, faults);
                 }
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            faults.add(new Fault(0, new ChartFault.NotCsv()));
+            faults.add(new LineFault(0, new ChartFault.NotCsv()));
         }
     }
 

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import yellowrail.core.typed.LineFault;
 
 class ChartTextTest {
 
@@ -139,7 +140,7 @@ class ChartTextTest {
     void everyLineIsLookedAtAndTheGoodOnesAreKept() {
         ChartText read = ChartText.parse("V1 plate 148\nnonsense\n\nV1 cathode 1.5\nV2 plate abc", DRAWN);
         assertThat(read.nodes()).extracting(ChartNode::label).containsExactly("V1 plate", "V1 cathode");
-        assertThat(read.faults()).extracting(ChartText.Fault::line).containsExactly(2, 5);
+        assertThat(read.faults()).extracting(LineFault::line).containsExactly(2, 5);
     }
 
     @Test
@@ -182,5 +183,11 @@ class ChartTextTest {
         assertThat(stage)
                 .allMatch(node -> NodeKind.of(node.label()) == node.kind()
                         && node.expected().isEmpty());
+    }
+
+    @Test
+    void aNodeBelowManyBlankLinesIsRead() {
+        assertThat(ChartText.parse("\n".repeat(5000) + "V1 plate 148", DRAWN).nodes())
+                .hasSize(1);
     }
 }
