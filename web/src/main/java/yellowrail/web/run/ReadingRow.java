@@ -6,7 +6,7 @@ import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
 
 /** A row of the log; {@code struck} when a later row strikes it. */
-record ReadingRow(
+public record ReadingRow(
         long runId,
         long id,
         String kind,
