@@ -1,7 +1,9 @@
 package yellowrail.core.schematic;
 
 import java.util.List;
+import java.util.Optional;
 import yellowrail.core.amp.node.ChartNode;
+import yellowrail.core.amp.node.Hangs;
 import yellowrail.core.amp.node.Resistor;
 import yellowrail.core.walk.NodeStanding;
 
@@ -12,9 +14,13 @@ final class NodeBlock {
     /** As high as they may begin. */
     static final double TOP = 34;
 
+    /** Where the rail ends that does not feed it. */
+    private static final double BREAK = 6;
+
     private static final double FED = 46;
-    private static final double NODE = 96;
-    private static final double WIDTH = 236;
+    private static final double BLEEDER = 84;
+    private static final double NODE = 104;
+    private static final double WIDTH = 244;
     private static final double ALONE = 142;
     private static final double STEP = 46;
     /** Beside a node of the rail. */
@@ -39,19 +45,40 @@ final class NodeBlock {
             sketch.turned(feed.choke() ? Sign.CHOKE : Sign.RESISTOR, FED, 0, 90);
             feed.through()
                     .map(Resistor::ohms)
-                    .ifPresent(
-                            ohms -> sketch.text(SchematicFinding.ofOhms(ohms), FED, -16, Drawn.Anchor.MIDDLE, false));
+                    .ifPresent(ohms ->
+                            sketch.text(SchematicFinding.ofOhms(ohms), FED - 4, 24, Drawn.Anchor.MIDDLE, false));
             if (!goesOn) {
-                sketch.text(from(feed.from()), FED, 26, Drawn.Anchor.MIDDLE, false);
+                sketch.sign(Sign.GAP, BREAK, 0)
+                        .sign(Sign.LOOSE_END, BREAK + 12, 0)
+                        .figure(from(feed.from()), 4, Levels.ABOVE_RAIL);
             }
         });
+        node.toGround().ifPresent(bleeder -> bleeder(sketch, bleeder));
         node.bank()
                 .ifPresent(bank -> sketch.capacitor(NODE, 0)
                         .figure(new SchematicFinding.RatedVolts(bank.ratedVolts()), NODE + 16, 60)
                         .figure(charged(live), NODE + 16, 76));
+        feeds(node.hangs()).ifPresent(says -> sketch.figure(says, NODE + 16, 92));
         sketch.probe(Probed.of(standing), NODE, 0);
         named(sketch, Probed.of(standing), SchematicFinding.Called.within(FITS, node.label()), NODE + 14, 24);
         return sketch.block();
+    }
+
+    private static void bleeder(Sketch sketch, Resistor resistor) {
+        sketch.wire(BLEEDER, 0, BLEEDER, 16)
+                .sign(Sign.RESISTOR, BLEEDER, 32)
+                .wire(BLEEDER, 48, BLEEDER, 56)
+                .sign(Sign.GROUND, BLEEDER, 56)
+                .text(SchematicFinding.ofOhms(resistor.ohms()), BLEEDER, 80, Drawn.Anchor.MIDDLE, false);
+    }
+
+    private static Optional<SchematicFinding> feeds(Hangs hangs) {
+        return switch (hangs) {
+            case NOTHING -> Optional.empty();
+            case PLATES -> Optional.of(new SchematicFinding.FeedsPlates());
+            case SCREENS -> Optional.of(new SchematicFinding.FeedsScreens());
+            case STAGE -> Optional.of(new SchematicFinding.FeedsStage());
+        };
     }
 
     /** What a capacitor does when the amp is not in use. */

@@ -1,5 +1,7 @@
 package yellowrail.core.schematic;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.Optional;
 import yellowrail.core.timeline.Freshness;
 import yellowrail.core.walk.NodeStanding;
@@ -54,8 +56,13 @@ public record Probed(
                     : new SchematicFinding.NodeVolts(standing.volts());
         }
         return standing.window()
-                .<SchematicFinding>map(window -> new SchematicFinding.Wanted(window.middle()))
+                .<SchematicFinding>map(window -> new SchematicFinding.Wanted(threeDigits(window.middle())))
                 .orElseGet(SchematicFinding.NoVolts::new);
+    }
+
+    /** What was scaled to a mains is no surer than that. */
+    private static double threeDigits(double volts) {
+        return new BigDecimal(volts).round(new MathContext(3)).doubleValue();
     }
 
     private static Optional<SchematicFinding> how(NodeStanding standing) {

@@ -44,6 +44,13 @@ public sealed interface SchematicFinding extends Finding {
     /** It stands at its full voltage while the standby switch is off. */
     record LiveInStandby() implements SchematicFinding {}
 
+    /** What of the output stage hangs on a node. */
+    record FeedsPlates() implements SchematicFinding {}
+
+    record FeedsScreens() implements SchematicFinding {}
+
+    record FeedsStage() implements SchematicFinding {}
+
     /** It holds its charge when the plug is out. */
     record StaysCharged() implements SchematicFinding {}
 

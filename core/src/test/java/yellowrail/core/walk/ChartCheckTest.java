@@ -16,6 +16,8 @@ import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.node.Expected;
+import yellowrail.core.schematic.Probed;
+import yellowrail.core.schematic.SchematicFinding;
 import yellowrail.core.timeline.Freshness;
 import yellowrail.core.timeline.Timeline;
 
@@ -67,6 +69,9 @@ class ChartCheckTest {
         assertThat(at(check(amp, "mains 132"), "B1").window().orElseThrow().middle())
                 .isCloseTo(440, within(1e-9));
         assertThat(at(check(amp), "B1").window().orElseThrow().middle()).isEqualTo(400);
+        assertThat(Probed.of(at(check(amp, "mains 121.3"), "B2")).volts())
+                .as("300 V at 120 V of mains, with no more digits than it deserves")
+                .isEqualTo(new SchematicFinding.Wanted(303));
     }
 
     /** 330 V is good at 100 V of mains and low at 120: a reading keeps the mains that it was taken at. */

@@ -1,5 +1,6 @@
 package yellowrail.web.walk;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -105,11 +106,14 @@ class ChartController {
 
     /** The drawing of a chart as it is typed so far; as it was while something of it is at fault. */
     @PostMapping("/amps/{id}/chart/drawn")
-    ModelAndView drawn(@PathVariable long id, @ModelAttribute ChartForm form) {
+    ModelAndView drawn(@PathVariable long id, @ModelAttribute ChartForm form, HttpServletResponse response) {
         ChartText read = read(form, new Faults(words));
-        ModelAndView view = new ModelAndView("schematic/drawing :: both(both=${schematic})");
+        if (!read.faults().isEmpty()) {
+            response.setHeader("HX-Reswap", "none");
+        }
         return read.faults().isEmpty() && !read.nodes().isEmpty()
-                ? view.addObject("schematic", drawing(amps.newest(id), new VoltageChart(read.nodes())))
+                ? new ModelAndView("schematic/drawing :: both(both=${schematic})")
+                        .addObject("schematic", drawing(amps.newest(id), new VoltageChart(read.nodes())))
                 : new ModelAndView("schematic/drawing :: nothing");
     }
 

@@ -164,8 +164,30 @@ class SchematicTest extends BrowserTest {
     /** Two hundred nodes, every kind of stage among them, of names as long as they may be. */
     @Test
     void noWordsOfALargeChartLieOnOneAnother() {
+        List<ChartNode> nodes = charted(12);
+        while (nodes.size() < VoltageChart.MOST_NODES) {
+            nodes.add(ChartNode.of("somewhere in the amp " + nodes.size(), NodeKind.OTHER, false, Optional.empty()));
+        }
+        VoltageChart chart = new VoltageChart(nodes.subList(0, VoltageChart.MOST_NODES));
+        for (Page page : charts(chart)) {
+            assertEquals("[]", page.evaluate(OVERLAPS, TOUCH).toString());
+            assertThat(page.locator("svg.schematic:visible .probe")).hasCount(VoltageChart.MOST_NODES);
+        }
+        for (Page page : charts(new VoltageChart(charted(3)))) {
+            assertEquals("[]", page.evaluate(CROSSED).toString());
+        }
+    }
+
+    private List<Page> charts(VoltageChart chart) {
+        long id = RunningApplication.bean(AmpService.class).create(amps().get(2).with(chart));
+        List<Page> pages = List.of(chromium.laptop(RunningApplication.url()), chromium.phone(RunningApplication.url()));
+        pages.forEach(page -> page.navigate("/amps/" + id + "/chart"));
+        return pages;
+    }
+
+    private static List<ChartNode> charted(int rails) {
         List<ChartNode> nodes = new ArrayList<>();
-        for (int rail = 0; rail < 12; rail++) {
+        for (int rail = 0; rail < rails; rail++) {
             String name = "a supply of a long name ".substring(0, 21) + rail;
             nodes.add(new ChartNode(
                     name,
@@ -178,24 +200,15 @@ class SchematicTest extends BrowserTest {
                             ? Optional.empty()
                             : Optional.of(
                                     new Feed(nodes.get(0).label(), Optional.of(Resistor.of(123456)), rail % 2 == 0)),
-                    Optional.empty(),
+                    Optional.of(Resistor.of(223456)),
                     Optional.of(new Bank(1e-4, 450, 2, NO)),
-                    Hangs.NOTHING,
+                    Hangs.STAGE,
                     Channel.MONO));
             for (Preset preset : Preset.values()) {
                 nodes.addAll(preset.nodes("VALVE-" + rail + preset.name().charAt(0) + preset.ordinal(), name));
             }
         }
-        while (nodes.size() < VoltageChart.MOST_NODES) {
-            nodes.add(ChartNode.of("somewhere in the amp " + nodes.size(), NodeKind.OTHER, false, Optional.empty()));
-        }
-        VoltageChart chart = new VoltageChart(nodes.subList(0, VoltageChart.MOST_NODES));
-        long id = RunningApplication.bean(AmpService.class).create(amps().get(2).with(chart));
-        for (Page page : List.of(chromium.laptop(RunningApplication.url()), chromium.phone(RunningApplication.url()))) {
-            page.navigate("/amps/" + id + "/chart");
-            assertEquals("[]", page.evaluate(OVERLAPS, TOUCH).toString());
-            assertThat(page.locator("svg.schematic:visible .probe")).hasCount(VoltageChart.MOST_NODES);
-        }
+        return nodes;
     }
 
     @Test

@@ -3,6 +3,7 @@ package yellowrail.web.walk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -111,6 +112,19 @@ class ChartPagesTest {
         assertThat(conflict.statusCode()).isEqualTo(409);
         assertThat(conflict.body()).contains("A 410", "saved elsewhere");
         assertThat(visitor.get("/amps/" + amp + "/chart.csv").body()).contains("A,402");
+    }
+
+    /** A line half typed leaves the drawing as it was. */
+    @Test
+    void theDrawingStaysWhileALineIsAtFault() {
+        String drawn = "/amps/" + amp() + "/chart/drawn";
+        Map<String, String> form = new HashMap<>(visitor.form("/amps/new", "/amps"));
+        form.put("text", "A 402\nB from nowhere");
+        assertThat(visitor.post(drawn, form).headers().firstValue("HX-Reswap")).hasValue("none");
+        form.put("text", "A 402\nB 390");
+        HttpResponse<String> two = visitor.post(drawn, form);
+        assertThat(two.headers().firstValue("HX-Reswap")).isEmpty();
+        assertThat(two.body()).contains("<svg", "at B");
     }
 
     /** The form of the sheet knows nothing of the chart, and leaves it as it is. */
