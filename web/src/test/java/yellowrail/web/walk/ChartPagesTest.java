@@ -99,6 +99,9 @@ class ChartPagesTest {
         assertThat(all)
                 .contains("B: all accounted for, -0.7 mA \u00b1 2.6 mA left over")
                 .doesNotContain("Not read: V13");
+        assertThat(visitor.get("/runs/" + run + "/run.json").body())
+                .as("the chart it was read by goes with it")
+                .contains("\"label\" : \"V13 plate\"", "\"choke\" : true");
     }
 
     @Test
