@@ -1,12 +1,14 @@
 package yellowrail.core.schematic;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.ReadingKind;
 
 /** The output transformer of a channel with its taps and what hangs on them. */
@@ -33,6 +35,8 @@ final class OutputBlock {
     private static final double AFTER_NAME = 54;
     private static final int NAME_FITS = 5;
     private static final int SHORT_NAME_FITS = 4;
+    /** Between the speaker and the secondary. */
+    private static final int TAPS_FIT = 7;
 
     private final AmpSheet sheet;
     private final Screens screens;
@@ -125,10 +129,21 @@ final class OutputBlock {
         sketch.wire(SECONDARY, Levels.PUSH, SPEAKER, Levels.PUSH, SPEAKER, MIDDLE - 14)
                 .wire(SECONDARY, Levels.PULL, SPEAKER, Levels.PULL, SPEAKER, MIDDLE + 14)
                 .sign(Sign.SPEAKER, SPEAKER, MIDDLE);
+        taps().forEach(says ->
+                sketch.text(says, SECONDARY - 10, MIDDLE - 4 + 16 * taps().indexOf(says), Drawn.Anchor.END, false));
+    }
+
+    /** Two lines are what there is room for. */
+    private List<SchematicFinding> taps() {
         List<Double> taps = sheet.fittings().iron().taps();
-        for (int i = 0; i < Math.min(taps.size(), 2); i++) {
-            sketch.text(new SchematicFinding.Ohms(taps.get(i)), 84, MIDDLE - 4 + 16 * i, Drawn.Anchor.END, false);
-        }
+        return taps.size() <= 2
+                ? taps.stream()
+                        .<SchematicFinding>map(SchematicFinding.Ohms::new)
+                        .toList()
+                : List.of(
+                        SchematicFinding.Called.within(
+                                TAPS_FIT, taps.stream().map(Figures::plain).collect(Collectors.joining("/"))),
+                        new SchematicFinding.Ohm());
     }
 
     /** The halves of the primary as meters, each with what was read across it. */

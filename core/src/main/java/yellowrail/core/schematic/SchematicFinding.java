@@ -31,6 +31,9 @@ public sealed interface SchematicFinding extends Finding {
 
     record Ohms(@In(Unit.OHM) double ohms) implements SchematicFinding {}
 
+    /** The unit alone, below figures of several. */
+    record Ohm() implements SchematicFinding {}
+
     record Kilohms(@In(Unit.KILOHM) double ohms) implements SchematicFinding {}
 
     record Silicon() implements SchematicFinding {}

@@ -15,6 +15,7 @@ import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.Iron;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Supply;
@@ -173,6 +174,40 @@ class SchematicTest {
     @Test
     void whatIsWrittenOnATubeStandsBesideIt() {
         assertThat(named(drawn(Amps.pair(), Map.of("V1", "A12"), 1280))).contains("A12", "6L6GC");
+    }
+
+    @Test
+    void everyTapIsWritten() {
+        AmpSheet three =
+                Amps.pair().with(Amps.pair().fittings().with(NO, new Iron(List.of(4.0, 8.0, 16.0), NO, List.of())));
+        assertThat(named(drawn(three, Map.of(), 1280))).contains("4/8/16");
+        AmpSheet two = three.with(three.fittings().with(NO, new Iron(List.of(4.0, 8.0), NO, List.of())));
+        assertThat(drawn(two, Map.of(), 1280).drawn())
+                .filteredOn(each -> each instanceof Drawn.Text text && text.says() instanceof SchematicFinding.Ohms)
+                .hasSizeGreaterThanOrEqualTo(2);
+    }
+
+    /** A triode has no screen, an ultralinear stage hangs its screens on the transformer. */
+    @Test
+    void aTriodeHasNoScreenAndNothingThatFeedsOne() {
+        AmpSheet triode = new AmpDefaults(
+                        Topology.SINGLE_ENDED,
+                        BiasKind.CATHODE_EACH,
+                        Amps.CATALOGUE.find("300B").orElseThrow(),
+                        1,
+                        false)
+                .sheet();
+        assertThat(signs(drawn(triode, Map.of(), 1280), Sign.POWER_TRIODE)).hasSize(1);
+        assertThat(screensNamed(triode)).isFalse();
+        assertThat(screensNamed(Amps.pair())).isTrue();
+        assertThat(screensNamed(Amps.pair()
+                        .with(new ScreenSense(ScreenSense.Way.TYPICAL, NO, ScreenSense.Connection.ULTRALINEAR, NO))))
+                .isFalse();
+    }
+
+    private static boolean screensNamed(AmpSheet sheet) {
+        return drawn(sheet, Map.of(), 1280).drawn().stream()
+                .anyMatch(each -> each instanceof Drawn.Text text && text.says() instanceof SchematicFinding.Screens);
     }
 
     /** A bridge needs four diodes and no tap; two with a centre tap; a tube is one envelope. */

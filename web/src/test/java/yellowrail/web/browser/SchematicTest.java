@@ -18,6 +18,7 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Iron;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.ScreenSense;
@@ -77,8 +78,10 @@ class SchematicTest extends BrowserTest {
     }
 
     private static AmpSheet ultralinear(AmpSheet sheet) {
+        Iron iron = new Iron(List.of(4.0, 8.0, 16.0), NO, List.of());
         return sheet.with(new ScreenSense(
-                ScreenSense.Way.TYPICAL, NO, ScreenSense.Connection.ULTRALINEAR, OptionalDouble.of(0.4)));
+                        ScreenSense.Way.TYPICAL, NO, ScreenSense.Connection.ULTRALINEAR, OptionalDouble.of(0.4)))
+                .with(sheet.fittings().with(OptionalDouble.of(4300), iron));
     }
 
     static List<AmpSheet> amps() {
