@@ -15,7 +15,7 @@ const actions = {
   k: () => { const skip = find(".skip-it"); if (skip) { skip.open = true; find("#why").focus(); } return Boolean(skip); },
   r: () => press("#reopen"),
   n: () => press("#walk-round"),
-  g: () => showKeys(),
+  g: showKeys,
   a: () => across(),
   v: () => speak(),
   m: () => press("#from-meter"),

@@ -100,7 +100,7 @@ final class OutputBlock {
      */
     private void feed() {
         double end = isPushPull() ? MIDDLE : Levels.PUSH;
-        boolean own = sheet.current().method() == CurrentMethod.SUPPLY_DROP && sheet.channels() > 1;
+        boolean own = sheet.current().method() == CurrentMethod.SUPPLY_DROP && !SupplyBlock.hasDrop(sheet);
         if (!own) {
             sketch.sign(Sign.JOINT, FEED, 0).wire(PRIMARY, end, FEED, end, FEED, 0);
             return;
@@ -129,8 +129,10 @@ final class OutputBlock {
         sketch.wire(SECONDARY, Levels.PUSH, SPEAKER, Levels.PUSH, SPEAKER, MIDDLE - 14)
                 .wire(SECONDARY, Levels.PULL, SPEAKER, Levels.PULL, SPEAKER, MIDDLE + 14)
                 .sign(Sign.SPEAKER, SPEAKER, MIDDLE);
-        taps().forEach(says ->
-                sketch.text(says, SECONDARY - 10, MIDDLE - 4 + 16 * taps().indexOf(says), Drawn.Anchor.END, false));
+        List<SchematicFinding> lines = taps();
+        for (int i = 0; i < lines.size(); i++) {
+            sketch.text(lines.get(i), SECONDARY - 10, MIDDLE - 4 + 16 * i, Drawn.Anchor.END, false);
+        }
     }
 
     /** Two lines are what there is room for. */

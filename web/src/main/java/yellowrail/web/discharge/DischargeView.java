@@ -48,9 +48,9 @@ record DischargeView(
         return new Row(
                 point.label(),
                 point.from()
-                        .map(from -> words.message(
-                                from.isMost() ? "page.discharge.at-most" : "page.discharge.or-more",
-                                Figures.volts(from.volts())))
+                        .map(from -> from.isMost()
+                                ? Figures.volts(from.volts())
+                                : words.message("page.discharge.or-more", Figures.volts(from.volts())))
                         .orElse(""),
                 words.say(DischargeWalk.waits(point)),
                 point.reading()

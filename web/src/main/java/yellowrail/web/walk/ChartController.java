@@ -110,8 +110,9 @@ class ChartController {
         ChartText read = read(form, new Faults(words));
         if (!read.faults().isEmpty()) {
             response.setHeader("HX-Reswap", "none");
+            return new ModelAndView("schematic/drawing :: nothing");
         }
-        return read.faults().isEmpty() && !read.nodes().isEmpty()
+        return !read.nodes().isEmpty()
                 ? new ModelAndView("schematic/drawing :: both(both=${schematic})")
                         .addObject("schematic", drawing(amps.newest(id), new VoltageChart(read.nodes())))
                 : new ModelAndView("schematic/drawing :: nothing");
