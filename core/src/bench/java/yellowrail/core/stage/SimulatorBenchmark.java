@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
+import yellowrail.core.CircuitSimulator;
 import yellowrail.core.tube.model.PublishedOperation;
 import yellowrail.core.tube.model.TubeModels;
 
@@ -34,8 +35,7 @@ class SimulatorBenchmark {
         double theirs = 0;
         for (Sweep.Point point : Sweep.loads(stage, 2000, 16_000, LOADS).points()) {
             OutputStage there = stage.withLoad(point.at());
-            CircuitSimulator.Answer answer =
-                    CircuitSimulator.run(new Netlist(new FullDrive(there).compute(), "sweep").write());
+            SimulatedStage answer = SimulatedStage.run(new Netlist(new FullDrive(there).compute(), "sweep").write());
             theirs += answer.seconds();
             errors.add(Math.abs(point.watts() / (answer.volts() * answer.volts() / (2 * point.at())) - 1));
         }

@@ -40,6 +40,16 @@ public enum StandardValues {
                 .orElseThrow();
     }
 
+    /** The values of that or more, ascending. */
+    public DoubleStream from(double ohms) {
+        return ohms().filter(value -> value >= ohms).sorted();
+    }
+
+    /** The values between two, both in. */
+    public List<Double> between(double from, double to) {
+        return from(from).filter(value -> value <= to).boxed().toList();
+    }
+
     /** The value at or below, and the next above. */
     public List<Double> around(double ohms) {
         double below = ohms().filter(value -> value <= ohms).max().orElseThrow();

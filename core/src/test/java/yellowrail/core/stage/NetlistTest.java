@@ -9,6 +9,7 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yellowrail.core.Amps;
+import yellowrail.core.CircuitSimulator;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.tube.model.TubeModels;
@@ -70,7 +71,7 @@ class NetlistTest {
         assumeThat(CircuitSimulator.isInstalled()).isTrue();
         Performance ours =
                 new FullDrive(stage(type, topology, perSide, plate, screen, connection, bias, load, copper)).compute();
-        CircuitSimulator.Answer theirs = CircuitSimulator.run(new Netlist(ours, type).write());
+        SimulatedStage theirs = SimulatedStage.run(new Netlist(ours, type).write());
         double watts = theirs.volts() * theirs.volts() / (2 * load);
         System.out.printf(
                 "%s %s %s: %.3f W, simulator %.3f W (%+.3f %%); THD %.3f %%, simulator %.3f %% (%+.2f %%); %.2f s%n",

@@ -30,6 +30,8 @@ sealed interface RequestFault extends Finding {
 
     record BiasOrResistor() implements RequestFault {}
 
+    record LowerMissing() implements RequestFault {}
+
     record LineOrAmp() implements RequestFault {}
 
     record OneOf(String sent, List<String> choices) implements RequestFault {}

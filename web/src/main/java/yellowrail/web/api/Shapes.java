@@ -29,6 +29,7 @@ class Shapes {
             SwapShape.SHAPE,
             SoakShape.SHAPE,
             AuditShape.SHAPE,
+            BiasSupplyShape.SHAPE,
             RunShape.SHAPE);
 
     @Bean

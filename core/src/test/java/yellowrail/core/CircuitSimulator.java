@@ -1,4 +1,4 @@
-package yellowrail.core.stage;
+package yellowrail.core;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -8,22 +8,36 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Debian's ngspice, run on a netlist as it was written. */
-final class CircuitSimulator {
+public final class CircuitSimulator {
 
     private static final Path PROGRAM = Path.of("/usr/bin/ngspice");
-    private static final Pattern THD = Pattern.compile("THD: ([-+.\\deE]+) %");
-    private static final Pattern FUNDAMENTAL = Pattern.compile("(?m)^\\s*1\\s+1000\\s+([-+.\\deE]+)");
 
     private CircuitSimulator() {}
 
-    /** @param volts amplitude of the fundamental at the node out */
-    record Answer(double volts, double distortion, double seconds) {}
+    /** What it printed, and how long it took. */
+    public record Output(String text, double seconds) {
 
-    static boolean isInstalled() {
+        /** The number that a pattern's first group finds. */
+        public double number(Pattern pattern) {
+            Matcher matcher = pattern.matcher(text);
+            if (!matcher.find()) {
+                throw new IllegalStateException(
+                        "the circuit simulator said:\n" + text.substring(0, Math.min(4000, text.length())));
+            }
+            return Double.parseDouble(matcher.group(1));
+        }
+
+        /** What was measured under a name. */
+        public double measured(String name) {
+            return number(Pattern.compile("(?m)^" + name + "\\s*=\\s*([-+.\\deE]+)"));
+        }
+    }
+
+    public static boolean isInstalled() {
         return Files.isExecutable(PROGRAM);
     }
 
-    static Answer run(String netlist) throws IOException, InterruptedException {
+    public static Output run(String netlist) throws IOException, InterruptedException {
         Path file = Files.createTempFile("yellow-rail", ".cir");
         Path output = Files.createTempFile("yellow-rail", ".out");
         try {
@@ -37,20 +51,10 @@ final class CircuitSimulator {
                 process.destroyForcibly();
                 throw new IllegalStateException("the circuit simulator took more than two minutes");
             }
-            String text = Files.readString(output);
-            return new Answer(found(FUNDAMENTAL, text), found(THD, text) / 100, (System.nanoTime() - begun) / 1e9);
+            return new Output(Files.readString(output), (System.nanoTime() - begun) / 1e9);
         } finally {
             Files.deleteIfExists(file);
             Files.deleteIfExists(output);
         }
-    }
-
-    private static double found(Pattern pattern, String text) {
-        Matcher matcher = pattern.matcher(text);
-        if (!matcher.find()) {
-            throw new IllegalStateException(
-                    "the circuit simulator said:\n" + text.substring(0, Math.min(4000, text.length())));
-        }
-        return Double.parseDouble(matcher.group(1));
     }
 }

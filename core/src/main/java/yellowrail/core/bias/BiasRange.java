@@ -1,0 +1,176 @@
+package yellowrail.core.bias;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import yellowrail.core.bias.circuit.Circuit;
+import yellowrail.core.bias.circuit.Leg;
+import yellowrail.core.bias.circuit.Part;
+import yellowrail.core.bias.circuit.PartKind;
+import yellowrail.core.bias.circuit.SteadyState;
+import yellowrail.core.bias.circuit.SteadyStateSolver;
+import yellowrail.core.bias.fault.Fault;
+import yellowrail.core.bias.wiring.BiasSupply;
+import yellowrail.core.bias.wiring.PotStand;
+import yellowrail.core.root.Root;
+
+/**
+ * What a bias supply gives at both stops of its pot and between them, and what its parts bear. Grid volts are negative;
+ * volts of capacitors are magnitudes. With several pots all turn together, a balance pot stands in its middle; of
+ * several grids the first is told, which there is like the others.
+ */
+public final class BiasRange {
+
+    /** How far a single-turn pot turns from stop to stop, degrees. */
+    public static final double TURN = 270;
+
+    private static final double CLOSE = 1e-5;
+    private static final double A_TOUCH = 0.005;
+    /** An open wiper may leave the grids that much less negative than the coldest stop and still be called safe. */
+    private static final double AS_COLD = 0.01;
+
+    private final BiasSupply supply;
+    private final double high;
+    private final SteadyState coldest;
+    private final SteadyState hottest;
+    private final SteadyState highest;
+
+    /** @param high the highest mains this house sees, over the sheet's, &ge; 1 */
+    public BiasRange(BiasSupply supply, double high) {
+        this.supply = supply;
+        this.high = high;
+        this.coldest = solve(PotStand.COLDEST, 1);
+        this.hottest = solve(PotStand.HOTTEST, 1);
+        this.highest = solve(PotStand.COLDEST, high);
+    }
+
+    private SteadyState solve(PotStand stand, double mains) {
+        return SteadyStateSolver.solve(supply.circuit(stand, mains));
+    }
+
+    public BiasSupply supply() {
+        return supply;
+    }
+
+    public double mainsHigh() {
+        return high;
+    }
+
+    /** What settles with the pots standing somewhere, at the sheet's mains. */
+    public SteadyState at(PotStand stand) {
+        return solve(stand, 1);
+    }
+
+    /** Grid volts at the coldest stop, V, negative. */
+    public double coldestVolts() {
+        return grid(coldest);
+    }
+
+    public double hottestVolts() {
+        return grid(hottest);
+    }
+
+    /** The reservoir's, at the coldest stop and the sheet's mains, V. */
+    public SteadyState coldest() {
+        return coldest;
+    }
+
+    public SteadyState hottest() {
+        return hottest;
+    }
+
+    /** Of the first grid, V, negative. */
+    public static double grid(SteadyState state) {
+        return -state.volts(state.circuit().grids().get(0));
+    }
+
+    /** Grid volts at the highest mains and a stand of the pot, V, negative. */
+    public double gridAtHigh(PotStand stand) {
+        return grid(solve(stand, high));
+    }
+
+    /** Whether the pot reaches it. */
+    public boolean reaches(double grid) {
+        return grid >= coldestVolts() && grid <= hottestVolts();
+    }
+
+    /** Where on the travel it lies, 0 at the coldest stop to 1 at the hottest; empty where the pot does not reach. */
+    public OptionalDouble travel(double grid) {
+        if (!reaches(grid) || !supply.network().kind().hasPot()) {
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(Root.between(turn -> grid(at(PotStand.at(turn))) - grid, 0, 1, CLOSE));
+    }
+
+    /** How fast the grids move at a stand of the pot, V a degree; less negative is more. */
+    public double perDegree(double turn) {
+        double from = Math.max(0, turn - A_TOUCH);
+        double to = Math.min(1, turn + A_TOUCH);
+        return (grid(at(PotStand.at(to))) - grid(at(PotStand.at(from)))) / ((to - from) * TURN);
+    }
+
+    /** What the reservoir stands at with the pot at its coldest stop at the highest mains, or its wiper open, V. */
+    public double reservoirHigh() {
+        return Math.max(highest.most(), wiperOpen(high, Circuit.RESERVOIR));
+    }
+
+    /** The second capacitor likewise; the reservoir's where it hangs beside that, V. */
+    public double secondHigh() {
+        String node = supply.smoothing().feedOhms() > 0 ? Circuit.SUPPLY : Circuit.RESERVOIR;
+        return Math.max(highest.volts(node) + highest.ripple(node) / 2, wiperOpen(high, node));
+    }
+
+    private double wiperOpen(double mains, String node) {
+        return Fault.wipers(supply).stream()
+                .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.COLDEST, mains))))
+                .mapToDouble(state -> state.volts(node))
+                .max()
+                .orElse(0);
+    }
+
+    /**
+     * What the worst placed grid gets when a wiper loses its track, V, negative or 0; empty where there is no wiper.
+     */
+    public OptionalDouble wiperOpenVolts() {
+        return Fault.wipers(supply).stream()
+                .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.HOTTEST, 1))))
+                .flatMap(state -> state.circuit().grids().stream().map(node -> -state.volts(node)))
+                .mapToDouble(Double::doubleValue)
+                .max();
+    }
+
+    /** Whether a worn wiper leaves every grid at the coldest volts or colder. */
+    public boolean isFailSafe() {
+        return wiperOpenVolts().isEmpty() || wiperOpenVolts().getAsDouble() <= coldestVolts() * (1 - AS_COLD);
+    }
+
+    /** What each resistor burns at the worse stop, W, in the order of the circuit; the ends of a track are one pot. */
+    public Map<Part, Double> watts(double mains) {
+        Map<Part, Double> most = new LinkedHashMap<>();
+        for (PotStand stand : List.of(PotStand.COLDEST, PotStand.at(0.5), PotStand.HOTTEST)) {
+            Map<Part, Double> here = watts(mains == 1 ? at(stand) : solve(stand, mains));
+            here.forEach((part, watts) -> most.merge(part, watts, Math::max));
+        }
+        return most;
+    }
+
+    private Map<Part, Double> watts(SteadyState state) {
+        Map<Part, Double> watts = new LinkedHashMap<>();
+        if (supply.smoothing().seriesOhms() > 0) {
+            watts.put(Part.of(PartKind.SERIES), state.seriesWatts());
+        }
+        for (Leg leg : state.circuit().legs()) {
+            Part part = leg.part();
+            switch (part.kind()) {
+                case WIPER, BALANCE_WIPER, METER, LEAK -> {}
+                case POT_HOT_END ->
+                    watts.merge(new Part(PartKind.POT_COLD_END, part.number()), state.watts(leg), Double::sum);
+                case BALANCE_SECOND_END ->
+                    watts.merge(Part.of(PartKind.BALANCE_FIRST_END), state.watts(leg), Double::sum);
+                default -> watts.merge(part, state.watts(leg), Double::sum);
+            }
+        }
+        return watts;
+    }
+}

@@ -1,0 +1,120 @@
+package yellowrail.core.bias.circuit;
+
+import org.hipparchus.exception.MathRuntimeException;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.LUDecomposition;
+import yellowrail.core.root.UnsettledException;
+
+/**
+ * The steady state where the ripple is large or the coupling capacitive: the state that a cycle gives back unchanged,
+ * by Newton's method on {@code after(x) - x}, its derivatives by differences. The circuit is linear between the moments
+ * its diodes change over, so a few rounds do.
+ */
+final class SteppedCycle {
+
+    private static final int MOST_ROUNDS = 40;
+    private static final double CLOSE = 1e-6;
+    private static final double NUDGE = 1e-4;
+    /** No capacitor stands higher, a doubler's neither, in peaks of the winding. */
+    private static final double HIGHEST = 2.2;
+
+    private final Circuit circuit;
+    private final Nodes nodes;
+    private final Cycle cycle;
+
+    SteppedCycle(Circuit circuit, Nodes nodes) {
+        this.circuit = circuit;
+        this.nodes = nodes;
+        this.cycle = new Cycle(circuit, nodes);
+    }
+
+    /**
+     * @param reservoir where to begin, V
+     * @throws UnsettledException if it does not come to rest in 40 rounds
+     */
+    SteadyState solve(double reservoir) {
+        double[] x = new double[cycle.size()];
+        x[x.length - 2] = reservoir;
+        x[x.length - 1] = reservoir * nodes.settled();
+        for (int round = 1; round <= MOST_ROUNDS; round++) {
+            double[] step = step(x);
+            double largest = 0;
+            for (int i = 0; i < x.length; i++) {
+                double limit = HIGHEST * circuit.peak();
+                double before = x[i];
+                x[i] = Math.max(-limit, Math.min(limit, x[i] + step[i]));
+                largest = Math.max(largest, Math.abs(x[i] - before));
+            }
+            if (largest <= CLOSE * circuit.peak()) {
+                return told(x, round);
+            }
+        }
+        throw new UnsettledException(MOST_ROUNDS);
+    }
+
+    private double[] step(double[] x) {
+        double[] after = cycle.after(x, null);
+        double nudge = NUDGE * circuit.peak();
+        double[][] jacobian = new double[x.length][x.length];
+        double[] left = new double[x.length];
+        for (int j = 0; j < x.length; j++) {
+            double[] moved = x.clone();
+            moved[j] += nudge;
+            double[] then = cycle.after(moved, null);
+            for (int i = 0; i < x.length; i++) {
+                jacobian[i][j] = (then[i] - after[i]) / nudge - (i == j ? 1 : 0);
+            }
+            left[j] = x[j] - after[j];
+        }
+        try {
+            return new LUDecomposition(new Array2DRowRealMatrix(jacobian, false))
+                    .getSolver()
+                    .solve(new ArrayRealVector(left, false))
+                    .toArray();
+        } catch (MathRuntimeException e) {
+            throw new UnsettledException(0);
+        }
+    }
+
+    private SteadyState told(double[] x, int rounds) {
+        Cycle.Trace trace = new Cycle.Trace();
+        cycle.after(x, trace);
+        return new SteadyState(
+                circuit,
+                nodes,
+                mean(trace.wave[0]),
+                mean(trace.wave[1]),
+                swing(trace.wave[0]),
+                swing(trace.wave[1]),
+                most(trace.wave[0]),
+                trace.rms(),
+                trace.conduction(),
+                trace.wave,
+                rounds);
+    }
+
+    private static double mean(double[] wave) {
+        double sum = 0;
+        for (double volts : wave) {
+            sum += volts;
+        }
+        return sum / wave.length;
+    }
+
+    private static double most(double[] wave) {
+        double most = Double.NEGATIVE_INFINITY;
+        for (double volts : wave) {
+            most = Math.max(most, volts);
+        }
+        return most;
+    }
+
+    static double swing(double[] wave) {
+        double least = Double.POSITIVE_INFINITY;
+        for (double volts : wave) {
+            least = Math.min(least, volts);
+        }
+        return most(wave) - least;
+    }
+}

@@ -1,0 +1,232 @@
+package yellowrail.core.bias.design;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import yellowrail.core.bias.BiasRange;
+import yellowrail.core.bias.circuit.SteadyStateSolver;
+import yellowrail.core.bias.need.GridNeed;
+import yellowrail.core.bias.wiring.BiasNetwork;
+import yellowrail.core.bias.wiring.BiasNetwork.Kind;
+import yellowrail.core.bias.wiring.BiasSupply;
+import yellowrail.core.bias.wiring.PotStand;
+import yellowrail.core.bias.wiring.Smoothing;
+import yellowrail.core.standard.StandardValues;
+
+/**
+ * Values of resistors and pots that reach a wanted range from a winding or tap that is there. Every network of the
+ * wished kinds is tried with every usual pot; for each the lower resistor of E24 that reaches the range with the least
+ * beyond it. First with the resistors that are there, then with others before the pot, at last with another on the AC
+ * side. Each is made fail-safe; a capacitor that would stand above nine tenths of its rating is exchanged. Ranked by
+ * fewest changes, then by the room on both sides of what is needed, then by what the resistors burn.
+ */
+public final class BiasDesign {
+
+    /** Linear pots as they are sold, ohm. */
+    public static final List<Double> POTS = List.of(5e3, 10e3, 20e3, 22e3, 25e3, 47e3, 50e3, 100e3);
+
+    /** As they are sold, V. */
+    private static final List<Double> CAPACITOR_VOLTS =
+            List.of(16.0, 25.0, 35.0, 50.0, 63.0, 80.0, 100.0, 160.0, 200.0, 250.0, 350.0, 450.0);
+
+    /** So much of its rating a capacitor may stand at. */
+    public static final double OF_RATING = 0.9;
+
+    private static final double LEAST_LOWER = 1e3;
+    private static final double MOST_LOWER = 220e3;
+    private static final double LEAST_UPPER = 1e3;
+    private static final double MOST_UPPER = 100e3;
+    /** A stop may lie so many times the wanted room beyond it. */
+    private static final double BEYOND = 2.5;
+
+    private static final int ENOUGH = 3;
+    private static final int TOLD = 8;
+    private static final int OF_A_KIND = 4;
+    /** In rooms as wished. */
+    private static final double USEFUL = 1.25;
+
+    private final BiasSupply present;
+    private final Wish wish;
+    private final double high;
+    private final Optional<GridNeed> need;
+
+    /**
+     * @param present what is there
+     * @param high the highest mains over the sheet's
+     * @param need the tubes, so that no hottest stop is proposed beyond their rating; empty where they are not known
+     */
+    public BiasDesign(BiasSupply present, Wish wish, double high, Optional<GridNeed> need) {
+        this.present = present;
+        this.wish = wish;
+        this.high = high;
+        this.need = need;
+    }
+
+    /** At most eight, the best first; none where nothing reaches it. */
+    public List<Proposal> proposals() {
+        List<BiasSupply> found =
+                new ArrayList<>(with(present, List.of(present.network().upper())));
+        if (found.size() < ENOUGH) {
+            found.addAll(with(present, StandardValues.E12.between(LEAST_UPPER, MOST_UPPER)));
+        }
+        if (found.size() < ENOUGH && present.smoothing().seriesOhms() > 0) {
+            for (double series : series()) {
+                found.addAll(with(
+                        present.with(present.smoothing().withSeries(series)),
+                        List.of(present.network().upper())));
+            }
+        }
+        return found.stream()
+                .map(this::proposal)
+                .flatMap(Optional::stream)
+                .sorted(Comparator.<Proposal>comparingInt(
+                                proposal -> proposal.changes().size())
+                        .thenComparing(Comparator.<Proposal>comparingDouble(this::usefulRoom)
+                                .reversed())
+                        .thenComparingDouble(Proposal::watts))
+                .filter(new OfEachKind()::isWelcome)
+                .limit(TOLD)
+                .toList();
+    }
+
+    /** More room than that only makes the pot coarser, V. */
+    private double usefulRoom(Proposal proposal) {
+        return Math.min(Math.rint(proposal.room()), USEFUL * wish.room());
+    }
+
+    /** Lets a few of each kind pass, and each pot once in a kind. */
+    private static final class OfEachKind {
+
+        private final Map<Kind, Set<Double>> told = new EnumMap<>(Kind.class);
+
+        boolean isWelcome(Proposal proposal) {
+            BiasNetwork network = proposal.range().supply().network();
+            Set<Double> pots = told.computeIfAbsent(network.kind(), kind -> new HashSet<>());
+            return pots.size() < OF_A_KIND && pots.add(network.pot());
+        }
+    }
+
+    private List<Double> series() {
+        double now = present.smoothing().seriesOhms();
+        return StandardValues.E12.between(now / 4, now * 4).stream()
+                .filter(ohms -> ohms != now)
+                .sorted(Comparator.comparingDouble(ohms -> Math.abs(Math.log(ohms / now))))
+                .toList();
+    }
+
+    private List<BiasSupply> with(BiasSupply base, List<Double> uppers) {
+        List<BiasSupply> found = new ArrayList<>();
+        for (Kind kind : wish.kinds()) {
+            for (double upper : uppers) {
+                for (double pot : pots(kind)) {
+                    best(base, kind, upper, pot).ifPresent(found::add);
+                }
+            }
+        }
+        return found;
+    }
+
+    private TreeSet<Double> pots(Kind kind) {
+        TreeSet<Double> pots = new TreeSet<>(POTS);
+        BiasNetwork network = present.network();
+        if (network.kind().hasPot()) {
+            pots.add(
+                    network.kind() == Kind.RANGE_AND_BALANCE && !(network.pot() > 0)
+                            ? network.balance()
+                            : network.pot());
+        }
+        return kind.hasPot() ? pots : new TreeSet<>(List.of(POTS.get(0)));
+    }
+
+    /** The lower resistor that reaches the range and goes least beyond it; the present one where that does. */
+    private Optional<BiasSupply> best(BiasSupply base, Kind kind, double upper, double pot) {
+        if (kind == Kind.RANGE_AND_BALANCE && !(upper > 0)) {
+            return Optional.empty();
+        }
+        BiasNetwork was = base.network();
+        return Stream.concat(
+                        Stream.of(was.lower()).filter(ohms -> ohms >= LEAST_LOWER),
+                        StandardValues.E24.between(LEAST_LOWER, MOST_LOWER).stream())
+                .map(lower -> base.with(new BiasNetwork(
+                        kind,
+                        upper,
+                        pot,
+                        lower,
+                        OptionalDouble.empty(),
+                        was.balance() > 0 ? was.balance() : pot,
+                        was.pots(),
+                        kind == Kind.RHEOSTAT_SHUNT || kind == Kind.RANGE_AND_BALANCE,
+                        was.tremolo())))
+                .map(supply -> new Reach(supply, volts(supply, PotStand.COLDEST), volts(supply, PotStand.HOTTEST)))
+                .filter(this::reaches)
+                .min(Comparator.comparingDouble(reach -> beyond(reach) * (isPresent(reach) ? 0 : 1)))
+                .map(Reach::supply);
+    }
+
+    private record Reach(BiasSupply supply, double coldest, double hottest) {}
+
+    private boolean isPresent(Reach reach) {
+        return reach.supply().network().lower() == present.network().lower();
+    }
+
+    private static double volts(BiasSupply supply, PotStand stand) {
+        return BiasRange.grid(SteadyStateSolver.solve(supply.circuit(stand, 1)));
+    }
+
+    private boolean reaches(Reach reach) {
+        return reach.coldest() <= wish.coldest()
+                && reach.hottest() >= wish.hottest()
+                && wish.coldest() - reach.coldest() <= BEYOND * wish.room()
+                && reach.hottest() - wish.hottest() <= BEYOND * wish.room();
+    }
+
+    private double beyond(Reach reach) {
+        return wish.coldest() - reach.coldest() + reach.hottest() - wish.hottest();
+    }
+
+    /** Made safe, its capacitor exchanged where it must be; empty where it cannot be made safe. */
+    private Optional<Proposal> proposal(BiasSupply raw) {
+        BiasRange first = new BiasRange(raw, high);
+        BiasSupply safe = Remedies.failSafe(first).orElse(raw);
+        BiasRange range = new BiasRange(safe, high);
+        BiasSupply rated = rated(safe, range.reservoirHigh());
+        BiasRange last = rated.equals(safe) ? range : new BiasRange(rated, high);
+        if (!last.isFailSafe()
+                || last.coldestVolts() > wish.coldest()
+                || last.hottestVolts() < wish.hottest()
+                || need.isPresent() && Remedies.isHotStopOver(last, need.get())) {
+            return Optional.empty();
+        }
+        return Optional.of(new Proposal(
+                last,
+                Changes.between(present, rated),
+                wish.needed() - last.coldestVolts(),
+                last.hottestVolts() - wish.needed(),
+                last.watts(1).values().stream().mapToDouble(Double::doubleValue).sum()));
+    }
+
+    private static BiasSupply rated(BiasSupply supply, double volts) {
+        Smoothing smoothing = supply.smoothing();
+        if (smoothing.reservoirRating().isPresent()
+                && volts <= OF_RATING * smoothing.reservoirRating().getAsDouble()) {
+            return supply;
+        }
+        return supply.with(smoothing.withRating(ratingFor(volts)));
+    }
+
+    /** The smallest usual rating that stands nine tenths loaded at most, V. */
+    public static double ratingFor(double volts) {
+        return CAPACITOR_VOLTS.stream()
+                .filter(rating -> volts <= OF_RATING * rating)
+                .findFirst()
+                .orElse(volts / OF_RATING);
+    }
+}

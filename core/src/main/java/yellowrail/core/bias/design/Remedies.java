@@ -1,0 +1,65 @@
+package yellowrail.core.bias.design;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.bias.BiasRange;
+import yellowrail.core.bias.circuit.SteadyStateSolver;
+import yellowrail.core.bias.need.GridNeed;
+import yellowrail.core.bias.wiring.BiasNetwork;
+import yellowrail.core.bias.wiring.BiasSupply;
+import yellowrail.core.bias.wiring.PotStand;
+import yellowrail.core.standard.StandardValues;
+
+/** What makes a supply safe that is not, each tried by solving. */
+public final class Remedies {
+
+    /** Beside the pot so large that it hardly narrows the range; and so small that little can load it. */
+    private static final List<Double> TIMES_POT = List.of(22.0, 15.0, 10.0, 6.8, 4.7, 3.3, 2.2);
+
+    private Remedies() {}
+
+    /**
+     * The supply with a resistor from each wiper to the cold end of its pot, the largest with which an open wiper
+     * leaves the grids at the coldest volts; empty where it is safe as it is, or none does.
+     */
+    public static Optional<BiasSupply> failSafe(BiasRange range) {
+        BiasSupply supply = range.supply();
+        BiasNetwork network = supply.network();
+        return range.isFailSafe()
+                ? Optional.empty()
+                : TIMES_POT.stream()
+                        .map(times -> StandardValues.E12.nearest(times * network.pot()))
+                        .map(ohms -> supply.with(network.withWiperToCold(OptionalDouble.of(ohms))))
+                        .filter(better -> new BiasRange(better, range.mainsHigh()).isFailSafe())
+                        .findFirst();
+    }
+
+    /** Whether the hottest stop drives the plates past their rating at the highest mains. */
+    public static boolean isHotStopOver(BiasRange range, GridNeed need) {
+        return watts(range.supply(), range.mainsHigh(), need) > need.rated();
+    }
+
+    /** Plate dissipation at the hottest stop at the highest mains, W. */
+    public static double watts(BiasSupply supply, double high, GridNeed need) {
+        return need.at(high).watts(BiasRange.grid(SteadyStateSolver.solve(supply.circuit(PotStand.HOTTEST, high))));
+    }
+
+    /**
+     * The supply with so much more between the hot end of its pot and ground that the hottest stop stays below the
+     * rating at the highest mains; empty where no standard value does without losing what the tubes need.
+     */
+    public static Optional<BiasSupply> endStop(BiasRange range, GridNeed need) {
+        BiasSupply supply = range.supply();
+        BiasNetwork network = supply.network();
+        if (!network.kind().hasPot()) {
+            return Optional.empty();
+        }
+        return StandardValues.E24.between(network.lower(), network.lower() + 2 * network.pot()).stream()
+                .filter(ohms -> ohms > network.lower())
+                .map(ohms -> supply.with(network.with(network.upper(), network.pot(), ohms)))
+                .filter(better -> watts(better, range.mainsHigh(), need) <= need.rated())
+                .findFirst()
+                .filter(better -> new BiasRange(better, range.mainsHigh()).reaches(need.volts()));
+    }
+}

@@ -1,0 +1,46 @@
+package yellowrail.core.bias;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import yellowrail.core.bias.design.BiasDesign;
+import yellowrail.core.bias.design.Proposal;
+import yellowrail.core.bias.design.Wish;
+import yellowrail.core.bias.wiring.BiasNetwork;
+import yellowrail.core.bias.wiring.BiasNetwork.Kind;
+import yellowrail.core.bias.wiring.BiasSupply;
+
+class BiasDesignTest {
+
+    @Test
+    void aFixedResistorIsReplacedByWhatCanBeSet() {
+        BiasSupply fixed = Supplies.tapped().with(BiasNetwork.of(Kind.FIXED, 0, 0, 27_000));
+        List<Proposal> proposals = new BiasDesign(
+                        fixed,
+                        new Wish(-44, 6, EnumSet.of(Kind.DIVIDER_POT, Kind.RHEOSTAT_SHUNT)),
+                        1.1,
+                        Optional.empty())
+                .proposals();
+        proposals.forEach(each -> System.out.println(
+                each.range().coldestVolts() + " " + each.range().hottestVolts() + " " + each.changes() + " "
+                        + each.range().supply().network() + " " + each.watts()));
+        assertThat(proposals).hasSizeGreaterThanOrEqualTo(3);
+        assertThat(proposals).allSatisfy(each -> {
+            assertThat(each.range().coldestVolts()).isLessThanOrEqualTo(-50);
+            assertThat(each.range().hottestVolts()).isGreaterThanOrEqualTo(-38);
+            assertThat(each.range().isFailSafe()).isTrue();
+            assertThat(each.range().reservoirHigh())
+                    .isLessThanOrEqualTo(0.9
+                            * each.range()
+                                    .supply()
+                                    .smoothing()
+                                    .reservoirRating()
+                                    .orElseThrow());
+        });
+        assertThat(proposals.stream().map(each -> each.changes().size()).toList())
+                .isSorted();
+    }
+}

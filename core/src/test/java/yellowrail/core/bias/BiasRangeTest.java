@@ -1,0 +1,116 @@
+package yellowrail.core.bias;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.OptionalDouble;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import yellowrail.core.bias.circuit.Part;
+import yellowrail.core.bias.circuit.PartKind;
+import yellowrail.core.bias.circuit.SteadyState;
+import yellowrail.core.bias.design.Remedies;
+import yellowrail.core.bias.wiring.BiasNetwork;
+import yellowrail.core.bias.wiring.BiasSupply;
+import yellowrail.core.bias.wiring.PotStand;
+
+class BiasRangeTest {
+
+    private static final double HIGH = 1.1;
+
+    @Test
+    void aPotWhoseWiperIsAllThatHoldsTheGridsIsNotSafe() {
+        BiasRange range = new BiasRange(Supplies.tapped(), HIGH);
+        assertThat(range.coldestVolts()).isCloseTo(-45.7, within(0.05));
+        assertThat(range.hottestVolts()).isCloseTo(-31.4, within(0.05));
+        assertThat(range.reservoirHigh()).isBetween(50.2, 50.6);
+        assertThat(range.wiperOpenVolts().getAsDouble()).isCloseTo(0, within(0.01));
+        assertThat(range.isFailSafe()).isFalse();
+
+        BiasSupply better = Remedies.failSafe(range).orElseThrow();
+        assertThat(better.network().wiperToCold()).hasValue(220_000);
+        BiasRange mended = new BiasRange(better, HIGH);
+        assertThat(mended.isFailSafe()).isTrue();
+        assertThat(mended.wiperOpenVolts().getAsDouble()).isCloseTo(-45.7, within(0.1));
+        assertThat(mended.hottestVolts()).isCloseTo(-31.4, within(0.4));
+    }
+
+    @Test
+    void aRheostatThatOpensIsSafeButItsCapacitorsStandHigher() {
+        BiasRange range = new BiasRange(Supplies.wound(), HIGH);
+        assertThat(range.coldestVolts()).isCloseTo(-48.1, within(0.05));
+        assertThat(range.hottestVolts()).isCloseTo(-35.7, within(0.05));
+        assertThat(range.wiperOpenVolts().getAsDouble()).isCloseTo(-73, within(0.5));
+        assertThat(range.isFailSafe()).isTrue();
+        assertThat(range.reservoirHigh()).isBetween(80.0, 81.0);
+        BiasSupply tied = Supplies.wound().with(Supplies.wound().network().asTied());
+        assertThat(new BiasRange(tied, HIGH).wiperOpenVolts().getAsDouble()).isCloseTo(-48.1, within(0.05));
+    }
+
+    @Test
+    void whatATremolosPotDrawsTakesTheRemedyAway() {
+        BiasSupply base = Supplies.tapped();
+        BiasSupply supply = base.with(new BiasNetwork(
+                base.network().kind(),
+                0,
+                10_000,
+                22_000,
+                OptionalDouble.of(220_000),
+                0,
+                1,
+                false,
+                OptionalDouble.of(250_000)));
+        BiasRange range = new BiasRange(supply, HIGH);
+        assertThat(range.isFailSafe()).isFalse();
+        double atTheColdEnd = range.hottest().reservoir();
+        assertThat(range.wiperOpenVolts().getAsDouble()).isCloseTo(-atTheColdEnd * 250 / 470, within(1.0));
+        assertThat(Remedies.failSafe(range)).as("no resistor makes up for it").isEmpty();
+    }
+
+    @Test
+    void theNeededVoltsLieOnTheTravel() {
+        BiasRange range = new BiasRange(Supplies.tapped(), HIGH);
+        double turn = range.travel(-40).orElseThrow();
+        assertThat(BiasRange.grid(range.at(PotStand.at(turn)))).isCloseTo(-40, within(0.01));
+        assertThat(range.perDegree(turn)).isCloseTo(14.3 / 270, within(0.01));
+        assertThat(range.travel(-50)).isEmpty();
+        assertThat(range.travel(-30)).isEmpty();
+    }
+
+    @Test
+    void theWattsOfTheResistors() {
+        var watts = new BiasRange(Supplies.tapped(), HIGH).watts(1);
+        SteadyState cold = Supplies.solved(Supplies.tapped(), 0, 1);
+        assertThat(watts.get(Part.of(PartKind.SERIES))).isCloseTo(seriesWatts(), within(2e-3));
+        assertThat(watts.get(Part.of(PartKind.POT_COLD_END)))
+                .isCloseTo(cold.amps() * cold.amps() * 10_000, within(2e-4));
+        assertThat(watts.get(Part.of(PartKind.LOWER))).isCloseTo(cold.amps() * cold.amps() * 22_000, within(2e-4));
+    }
+
+    /**
+     * The current through 82 k while the tap exceeds the reservoir at the hotter stop, squared, in a thousand steps.
+     */
+    private static double seriesWatts() {
+        double sum = 0;
+        for (int i = 0; i < 1000; i++) {
+            double across = 310 * Math.sqrt(2) * Math.sin(2 * Math.PI * i / 1000) - 45.73 - 0.6;
+            sum += Math.pow(Math.max(0, across), 2) / 82_000 / 1000;
+        }
+        return sum;
+    }
+
+    @Property(tries = 60)
+    void turningHotterIsAlwaysHotter(@ForAll @IntRange(min = 1, max = 100_000) int seed) {
+        BiasSupply supply = new RandomSupply(seed).supply();
+        double before = Double.NEGATIVE_INFINITY;
+        for (double turn : new double[] {0, 0.3, 0.7, 1}) {
+            double grid = BiasRange.grid(Supplies.solved(supply, turn, 1));
+            assertThat(grid).isLessThan(0).isGreaterThanOrEqualTo(before - 1e-6);
+            before = grid;
+        }
+        double high = BiasRange.grid(Supplies.solved(supply, 0.5, HIGH));
+        assertThat(high).isLessThan(BiasRange.grid(Supplies.solved(supply, 0.5, 1)));
+    }
+}
