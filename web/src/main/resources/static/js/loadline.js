@@ -1,52 +1,24 @@
 // Sliders and drags of the load line. The page works without it: the fields and Compute do the same.
-// What is dragged is written into the fields; the server draws. One request at a time: while one is out, the newest waits.
+// What is dragged is written into the fields; the server draws.
 
-import { words } from "./words.js";
+import { redrawer } from "./redraw.js";
 
 const form = document.getElementById("knobs");
 const drawn = document.getElementById("drawn");
 const field = name => form.elements[name];
 
-let busy = false;
-let waiting = null;
-
-async function draw(quick) {
-  if (busy) {
-    waiting = waiting === null ? quick : waiting && quick;
-    return;
-  }
-  busy = true;
-  drawn.setAttribute("aria-busy", "true");
-  const query = new URLSearchParams(new FormData(form));
-  if (quick) {
-    query.set("quick", "yes");
+const draw = redrawer(form, drawn, {
+  // The scale stands still under the finger; it fits itself again when that lets go.
+  quickly: query => {
     const chart = document.getElementById("chart");
     if (chart) {
-      // The scale stands still under the finger; it fits itself again when that lets go.
       query.set("toVolts", chart.dataset.volts);
       query.set("toMilliamps", chart.dataset.milliamps);
     }
-  } else {
-    history.replaceState(null, "", location.pathname + "?" + query);
-  }
-  try {
-    const answer = await fetch(form.dataset.drawn + "?" + query);
-    const below = quick ? [...drawn.querySelectorAll(".sweeps, .kept")] : [];
-    drawn.innerHTML = await answer.text();
-    drawn.firstElementChild?.append(...below);
-    document.dispatchEvent(new CustomEvent("loadline:drawn"));
-  } catch {
-    drawn.insertAdjacentHTML("afterbegin", `<p class='fault' role='alert'>${words.noAnswer}</p>`);
-  }
-  busy = false;
-  if (waiting !== null) {
-    const next = waiting;
-    waiting = null;
-    draw(next);
-  } else {
-    drawn.setAttribute("aria-busy", "false");
-  }
-}
+  },
+  kept: ".sweeps, .kept",
+  done: () => document.dispatchEvent(new CustomEvent("loadline:drawn"))
+});
 
 // Sliders
 

@@ -2,6 +2,7 @@ package yellowrail.core.amp;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.node.VoltageChart;
 import yellowrail.core.quantity.Unit;
@@ -59,7 +60,8 @@ public record AmpDefaults(Topology topology, BiasKind bias, TubeType type, int t
                 Target.customary(bias, topology),
                 Supply.UNKNOWN,
                 Fittings.UNKNOWN,
-                VoltageChart.EMPTY);
+                VoltageChart.EMPTY,
+                Optional.empty());
     }
 
     /** How such an amp is usually read. */

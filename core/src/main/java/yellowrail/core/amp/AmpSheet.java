@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import yellowrail.core.amp.node.VoltageChart;
+import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.TubeFinding;
 import yellowrail.core.tube.TubeType;
@@ -20,6 +21,7 @@ import yellowrail.core.tube.TubeType;
  * @param supply what feeds the stage, as far as it is known
  * @param fittings what another tube would meet
  * @param chart the nodes of the rest of the amp and what they should read
+ * @param biasSupply what holds the grids negative, part by part, where the builder has drawn it on the bias bench
  */
 public record AmpSheet(
         Identity identity,
@@ -28,7 +30,8 @@ public record AmpSheet(
         Target target,
         Supply supply,
         Fittings fittings,
-        VoltageChart chart) {
+        VoltageChart chart,
+        Optional<BiasSupply> biasSupply) {
 
     public static final int MOST_SOCKETS = 8;
 
@@ -85,32 +88,37 @@ public record AmpSheet(
     }
 
     public AmpSheet with(Identity other) {
-        return new AmpSheet(other, stage, measuring, target, supply, fittings, chart);
+        return new AmpSheet(other, stage, measuring, target, supply, fittings, chart, biasSupply);
     }
 
     public AmpSheet with(PowerStage other) {
-        return new AmpSheet(identity, other, measuring, target, supply, fittings, chart);
+        return new AmpSheet(identity, other, measuring, target, supply, fittings, chart, biasSupply);
     }
 
     public AmpSheet with(Measuring other) {
-        return new AmpSheet(identity, stage, other, target, supply, fittings, chart);
+        return new AmpSheet(identity, stage, other, target, supply, fittings, chart, biasSupply);
     }
 
     public AmpSheet with(Target other) {
-        return new AmpSheet(identity, stage, measuring, other, supply, fittings, chart);
+        return new AmpSheet(identity, stage, measuring, other, supply, fittings, chart, biasSupply);
     }
 
     /** The same amp on another supply. */
     public AmpSheet with(Supply other) {
-        return new AmpSheet(identity, stage, measuring, target, other, fittings, chart);
+        return new AmpSheet(identity, stage, measuring, target, other, fittings, chart, biasSupply);
     }
 
     public AmpSheet with(Fittings other) {
-        return new AmpSheet(identity, stage, measuring, target, supply, other, chart);
+        return new AmpSheet(identity, stage, measuring, target, supply, other, chart, biasSupply);
     }
 
     public AmpSheet with(VoltageChart other) {
-        return new AmpSheet(identity, stage, measuring, target, supply, fittings, other);
+        return new AmpSheet(identity, stage, measuring, target, supply, fittings, other, biasSupply);
+    }
+
+    /** The same with another bias supply. */
+    public AmpSheet with(Optional<BiasSupply> other) {
+        return new AmpSheet(identity, stage, measuring, target, supply, fittings, chart, other);
     }
 
     public AmpSheet withSockets(List<Socket> others) {

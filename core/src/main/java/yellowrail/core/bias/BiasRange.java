@@ -85,11 +85,6 @@ public final class BiasRange {
         return -state.volts(state.circuit().grids().get(0));
     }
 
-    /** Grid volts at the highest mains and a stand of the pot, V, negative. */
-    public double gridAtHigh(PotStand stand) {
-        return grid(solve(stand, high));
-    }
-
     /** Whether the pot reaches it. */
     public boolean reaches(double grid) {
         return grid >= coldestVolts() && grid <= hottestVolts();

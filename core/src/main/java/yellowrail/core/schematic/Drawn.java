@@ -2,6 +2,7 @@ package yellowrail.core.schematic;
 
 import java.util.List;
 import java.util.stream.DoubleStream;
+import yellowrail.core.bias.circuit.Part;
 import yellowrail.core.chart.Point;
 
 /** One mark of a drawing. */
@@ -115,6 +116,28 @@ public sealed interface Drawn {
         @Override
         public DoubleStream levels() {
             return DoubleStream.of(at.y());
+        }
+    }
+
+    /**
+     * A part that is touched to change it.
+     *
+     * @param part which
+     * @param turn clockwise, degrees
+     * @param says its value
+     * @param label where that stands
+     */
+    record Touched(Part part, Sign sign, Point at, int turn, SchematicFinding says, Point label, Anchor anchor)
+            implements Drawn {
+
+        @Override
+        public Touched moved(double dx, double dy) {
+            return new Touched(part, sign, shifted(at, dx, dy), turn, says, shifted(label, dx, dy), anchor);
+        }
+
+        @Override
+        public DoubleStream levels() {
+            return DoubleStream.of(at.y(), label.y());
         }
     }
 

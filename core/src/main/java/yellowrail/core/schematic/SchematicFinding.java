@@ -36,6 +36,19 @@ public sealed interface SchematicFinding extends Finding {
 
     record Kilohms(@In(Unit.KILOHM) double ohms) implements SchematicFinding {}
 
+    /** Of a capacitor. */
+    record Farads(@In(value = Unit.MICROFARAD, given = true) double farads) implements SchematicFinding {}
+
+    /** Of a capacitor, and what it is rated for. */
+    record FaradsRated(
+            @In(value = Unit.MICROFARAD, given = true) double farads,
+            @In(value = Unit.VOLT, given = true) double rating)
+            implements SchematicFinding {}
+
+    record Plus() implements SchematicFinding {}
+
+    record Grids() implements SchematicFinding {}
+
     record Silicon() implements SchematicFinding {}
 
     record RectifierNotKnown() implements SchematicFinding {}

@@ -29,6 +29,12 @@ public enum Sign {
     SINGLE,
     /** Leads up and down, the wiper to the right, 32 tall. */
     POT,
+    /** The track of a pot, 64 tall. */
+    TRACK,
+    /** Points to the left at a track. */
+    WIPER,
+    /** Four diodes in a ring, 52 across. */
+    BRIDGE,
     /** Where the rail is broken, 24 across. */
     GAP,
     /** 24 tall. */

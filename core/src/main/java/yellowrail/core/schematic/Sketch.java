@@ -2,6 +2,7 @@ package yellowrail.core.schematic;
 
 import java.util.ArrayList;
 import java.util.List;
+import yellowrail.core.bias.circuit.Part;
 import yellowrail.core.chart.Point;
 
 /**
@@ -57,6 +58,16 @@ final class Sketch {
     Sketch reading(Probed point, Drawn.Figure figure, double x, double y) {
         drawn.add(new Drawn.Reading(point, figure, new Point(x, y)));
         return this;
+    }
+
+    /** A part that is touched, its value beside it. */
+    Sketch part(Part part, Sign sign, Point at, int turn, SchematicFinding says, Point label, Drawn.Anchor anchor) {
+        drawn.add(new Drawn.Touched(part, sign, at, turn, says, label, anchor));
+        return this;
+    }
+
+    List<Drawn> drawn() {
+        return List.copyOf(drawn);
     }
 
     /** A capacitor from a place down to ground. */

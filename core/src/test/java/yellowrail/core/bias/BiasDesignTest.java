@@ -20,13 +20,10 @@ class BiasDesignTest {
         BiasSupply fixed = Supplies.tapped().with(BiasNetwork.of(Kind.FIXED, 0, 0, 27_000));
         List<Proposal> proposals = new BiasDesign(
                         fixed,
-                        new Wish(-44, 6, EnumSet.of(Kind.DIVIDER_POT, Kind.RHEOSTAT_SHUNT)),
+                        Wish.of(-44, 6, EnumSet.of(Kind.DIVIDER_POT, Kind.RHEOSTAT_SHUNT)),
                         1.1,
                         Optional.empty())
                 .proposals();
-        proposals.forEach(each -> System.out.println(
-                each.range().coldestVolts() + " " + each.range().hottestVolts() + " " + each.changes() + " "
-                        + each.range().supply().network() + " " + each.watts()));
         assertThat(proposals).hasSizeGreaterThanOrEqualTo(3);
         assertThat(proposals).allSatisfy(each -> {
             assertThat(each.range().coldestVolts()).isLessThanOrEqualTo(-50);

@@ -98,7 +98,7 @@ class FaultNetlistTest {
             } else if (fault.how() == Fault.How.SHORT || line.startsWith("r")) {
                 String[] words = line.split(" ");
                 failed.append("rfailed%s %s %s %s%n"
-                        .formatted(words[0], words[1], words[2], fault.how() == Fault.How.SHORT ? "1e-3" : "1e16"));
+                        .formatted(words[0], words[1], words[2], fault.how() == Fault.How.SHORT ? "0.1" : "1e16"));
             }
         }
         return failed.toString();

@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.amp.node.VoltageChart;
 import yellowrail.core.station.Station;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.form.Faults;
@@ -84,13 +83,13 @@ class AmpController {
 
     @PostMapping("/amps/{id}")
     ModelAndView save(@PathVariable long id, @ModelAttribute AmpForm typed) {
-        VoltageChart chart = amps.newest(id).sheet().chart();
+        AmpSheet stored = amps.newest(id).sheet();
         Read read = read(typed);
         if (read.faults().any()) {
             return refused(form("/amps/" + id, read.form(), read.faults()), HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        Optional<Integer> saved =
-                amps.save(id, read.form().version(), read.sheet().with(chart));
+        Optional<Integer> saved = amps.save(
+                id, read.form().version(), read.sheet().with(stored.chart()).with(stored.biasSupply()));
         return saved.isPresent() ? new ModelAndView("redirect:/amps/" + id) : conflict(id, read.form());
     }
 

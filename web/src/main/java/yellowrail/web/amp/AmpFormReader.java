@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -120,7 +121,8 @@ final class AmpFormReader {
                 target(current.shows(), bias, type, system),
                 supply(),
                 form.fittings().fittings(read, faults),
-                VoltageChart.EMPTY);
+                VoltageChart.EMPTY,
+                Optional.empty());
     }
 
     private Accepted accepted() {

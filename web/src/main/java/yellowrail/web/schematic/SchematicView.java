@@ -65,6 +65,11 @@ public record SchematicView(int width, int height, String marks, boolean touchab
         return Both.of(most -> Schematic.of(check, most), touch, words);
     }
 
+    /** A drawing of its own, as it is on every screen. */
+    public static SchematicView of(Schematic schematic, Words words) {
+        return of(schematic, Optional.empty(), words);
+    }
+
     private static SchematicView of(Schematic schematic, Optional<Touch> touch, Words words) {
         SvgMarks marks = new SvgMarks(words, touch);
         schematic.drawn().forEach(marks::add);

@@ -31,6 +31,9 @@ final class SignPath {
             case PULL -> SideSign.path(Side.PULL, 0, 0, SIDE);
             case SINGLE -> SideSign.path(Side.SINGLE, 0, 0, SIDE);
             case POT -> RESISTOR + "M14 0H6M11 -4L6 0L11 4";
+            case TRACK -> "M-6 -28h12v56h-12ZM0 -32v4M0 28v4";
+            case WIPER -> "M24 0H0M7 -5L0 0L7 5";
+            case BRIDGE -> "M0 -26L26 0L0 26L-26 0ZM9 -7L-5 0L9 7ZM-5 -7V7M13 0H9M-5 0H-13";
             case GAP -> "M-11 -5h22v10h-22Z";
             case SWITCH -> "M0 12V8M0 8L9 -7M0 -12V-8";
             case METER -> circle(10) + "M-4 5L4 -5M0 -5H4V-1";
@@ -45,7 +48,8 @@ final class SignPath {
     /** How it is filled. */
     static String look(Sign sign) {
         return switch (sign) {
-            case POWER_TUBE, POWER_TRIODE, RECTIFIER_TUBE, TRIODE, RESISTOR, POT, METER, TEST_POINT -> "covers";
+            case POWER_TUBE, POWER_TRIODE, RECTIFIER_TUBE, TRIODE, RESISTOR, TRACK, BRIDGE, POT, METER, TEST_POINT ->
+                "covers";
             case JOINT, PUSH -> "solid";
             case PULL, SINGLE, GAP, LOOSE_END -> "hollow";
             default -> "open";

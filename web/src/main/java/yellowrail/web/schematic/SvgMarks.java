@@ -49,6 +49,8 @@ final class SvgMarks {
             probe(probe);
         } else if (drawn instanceof Drawn.Reading reading) {
             reading(reading);
+        } else if (drawn instanceof Drawn.Touched touched) {
+            touched(touched);
         } else if (drawn instanceof Drawn.Text text) {
             text(text);
         }
@@ -159,6 +161,38 @@ final class SvgMarks {
         attribute("data-figure", Code.of(reading.figure()), texts);
         at(reading.at());
         texts.append('>').append(HtmlUtils.htmlEscape(text)).append("</text>");
+    }
+
+    /** A part that is taken hold of: its name in {@code data-part} is that of its field. */
+    private void touched(Drawn.Touched touched) {
+        String kind = Code.of(touched.part().kind());
+        String value = words.say(touched.says());
+        probes.append("<g class=\"part\" role=\"button\" tabindex=\"0\"");
+        attribute("data-part", kind, probes);
+        attribute("aria-label", (words.name(touched.part().kind()) + " " + value).strip(), probes);
+        probes.append("><circle class=\"touch\" r=\"22\" cx=\"")
+                .append(Plot.px(touched.at().x()))
+                .append("\" cy=\"")
+                .append(Plot.px(touched.at().y()))
+                .append("\"/><path class=\"")
+                .append(look(touched.sign()))
+                .append("\" d=\"")
+                .append(SignPath.of(touched.sign()))
+                .append("\" transform=\"translate(")
+                .append(Plot.px(touched.at().x()))
+                .append(' ')
+                .append(Plot.px(touched.at().y()))
+                .append(touched.turn() == 0 ? ")" : ") rotate(" + touched.turn() + ")")
+                .append("\"/>");
+        probes.append("<text x=\"")
+                .append(Plot.px(touched.label().x()))
+                .append("\" y=\"")
+                .append(Plot.px(touched.label().y()))
+                .append("\" text-anchor=\"")
+                .append(touched.anchor().name().toLowerCase(Locale.ROOT))
+                .append("\">")
+                .append(HtmlUtils.htmlEscape(value))
+                .append("</text></g>");
     }
 
     private void at(Point point) {

@@ -2,6 +2,7 @@ package yellowrail.core.bias.circuit;
 
 /** What a part of a bias supply is there for. */
 public enum PartKind {
+    WINDING,
     DIODE,
     CLAMP,
     COUPLING,
@@ -13,12 +14,15 @@ public enum PartKind {
     /** The end of the track where the grids are coldest. */
     POT_COLD_END,
     POT_HOT_END,
+    /** Its whole track. */
+    POT,
     WIPER,
     LOWER,
     WIPER_TO_COLD,
     BALANCE_FIRST_END,
     BALANCE_SECOND_END,
     BALANCE_WIPER,
+    BALANCE,
     TREMOLO,
     LEAK,
     METER;

@@ -27,7 +27,7 @@ public final class SteadyStateSolver {
                 .noneMatch(way -> way.shorted()
                         || way.ahead().leads() == Path.Leads.GROUND
                         || way.back().leads() == Path.Leads.GROUND);
-        if (circuit.ways().isEmpty()) {
+        if (circuit.ways().isEmpty() || isOneWay(circuit)) {
             return still(circuit, nodes, 0);
         }
         if (circuit.coupling().isPresent()) {
@@ -42,6 +42,12 @@ public final class SteadyStateSolver {
         }
         SteadyState balance = new ConductionBalance(circuit, nodes).solve();
         return isGood(balance) ? balance : new SteppedCycle(circuit, nodes).solve(balance.reservoir());
+    }
+
+    /** Through a coupling capacitor nothing goes for long that does not come back. */
+    private static boolean isOneWay(Circuit circuit) {
+        return circuit.coupling().isPresent()
+                && circuit.ways().stream().allMatch(way -> way.back().leads() == Path.Leads.NOWHERE);
     }
 
     private static boolean isGood(SteadyState balance) {

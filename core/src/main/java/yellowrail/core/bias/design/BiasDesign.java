@@ -184,8 +184,8 @@ public final class BiasDesign {
     private boolean reaches(Reach reach) {
         return reach.coldest() <= wish.coldest()
                 && reach.hottest() >= wish.hottest()
-                && wish.coldest() - reach.coldest() <= BEYOND * wish.room()
-                && reach.hottest() - wish.hottest() <= BEYOND * wish.room();
+                && wish.coldest() - reach.coldest() <= BEYOND * wish.coldRoom()
+                && reach.hottest() - wish.hottest() <= BEYOND * wish.coldRoom();
     }
 
     private double beyond(Reach reach) {
@@ -202,7 +202,7 @@ public final class BiasDesign {
         if (!last.isFailSafe()
                 || last.coldestVolts() > wish.coldest()
                 || last.hottestVolts() < wish.hottest()
-                || need.isPresent() && Remedies.isHotStopOver(last, need.get())) {
+                || need.isPresent() && Remedies.isHotStopOver(rated, need.get())) {
             return Optional.empty();
         }
         return Optional.of(new Proposal(

@@ -35,14 +35,14 @@ public final class Remedies {
                         .findFirst();
     }
 
-    /** Whether the hottest stop drives the plates past their rating at the highest mains. */
-    public static boolean isHotStopOver(BiasRange range, GridNeed need) {
-        return watts(range.supply(), range.mainsHigh(), need) > need.rated();
+    /** Whether the hottest stop drives the plates past their rating. */
+    public static boolean isHotStopOver(BiasSupply supply, GridNeed need) {
+        return watts(supply, need) > need.rated();
     }
 
-    /** Plate dissipation at the hottest stop at the highest mains, W. */
-    public static double watts(BiasSupply supply, double high, GridNeed need) {
-        return need.at(high).watts(BiasRange.grid(SteadyStateSolver.solve(supply.circuit(PotStand.HOTTEST, high))));
+    /** Plate dissipation at the hottest stop, at the mains the plates were read at, W. */
+    public static double watts(BiasSupply supply, GridNeed need) {
+        return need.watts(BiasRange.grid(SteadyStateSolver.solve(supply.circuit(PotStand.HOTTEST, 1))));
     }
 
     /**
@@ -58,7 +58,7 @@ public final class Remedies {
         return StandardValues.E24.between(network.lower(), network.lower() + 2 * network.pot()).stream()
                 .filter(ohms -> ohms > network.lower())
                 .map(ohms -> supply.with(network.with(network.upper(), network.pot(), ohms)))
-                .filter(better -> watts(better, range.mainsHigh(), need) <= need.rated())
+                .filter(better -> !isHotStopOver(better, need))
                 .findFirst()
                 .filter(better -> new BiasRange(better, range.mainsHigh()).reaches(need.volts()));
     }

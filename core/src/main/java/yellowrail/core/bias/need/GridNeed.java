@@ -92,8 +92,9 @@ public record GridNeed(
         return ripple * model.transconductance(plate, screen, volts());
     }
 
-    /** The same tube where plates and screens stand higher with the mains. */
-    public GridNeed at(double mains) {
-        return new GridNeed(type, model, plate * mains, screen * mains, amps, rated, spread, read);
+    /** The least negative grid volts at which the plate stays within its rating, V. */
+    public double hottestAllowed() {
+        double most = rated / plate;
+        return model.plateCurrent(plate, screen, 0) <= most ? 0 : model.gridForPlate(most, plate, screen);
     }
 }

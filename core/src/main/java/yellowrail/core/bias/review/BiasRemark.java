@@ -14,7 +14,8 @@ public sealed interface BiasRemark extends Finding {
             @In(Unit.VOLT) double grid, @In(Unit.VOLT) double coldest) implements BiasRemark {}
 
     record WiperResistorMends(
-            @In(Unit.OHM) double ohms, @In(Unit.VOLT) double grid) implements BiasRemark {}
+            @In(value = Unit.KILOHM, given = true) double ohms,
+            @In(Unit.VOLT) double grid) implements BiasRemark {}
 
     record NoResistorMends() implements BiasRemark {}
 
@@ -71,7 +72,9 @@ public sealed interface BiasRemark extends Finding {
             @In(Unit.WATT) double watts,
             @In(value = Unit.WATT, given = true) double rated) implements BiasRemark {}
 
-    record EndStop(@In(Unit.OHM) double from, @In(Unit.OHM) double to) implements BiasRemark {}
+    record EndStop(
+            @In(value = Unit.KILOHM, given = true) double from,
+            @In(value = Unit.KILOHM, given = true) double to) implements BiasRemark {}
 
     record NoEndStop() implements BiasRemark {}
 

@@ -88,13 +88,12 @@ public final class BiasReview {
     }
 
     private void hotStop() {
-        if (need.isEmpty() || !Remedies.isHotStopOver(range, need.get())) {
+        if (need.isEmpty() || !Remedies.isHotStopOver(supply, need.get())) {
             return;
         }
-        double high = range.mainsHigh();
         remarks.add(new BiasRemark.HotStopOver(
-                range.gridAtHigh(PotStand.HOTTEST),
-                Remedies.watts(supply, high, need.get()),
+                range.hottestVolts(),
+                Remedies.watts(supply, need.get()),
                 need.get().rated()));
         remarks.add(Remedies.endStop(range, need.get())
                 .<BiasRemark>map(better -> new BiasRemark.EndStop(

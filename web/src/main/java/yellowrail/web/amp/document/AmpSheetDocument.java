@@ -1,5 +1,6 @@
 package yellowrail.web.amp.document;
 
+import java.util.Optional;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -22,7 +23,8 @@ public record AmpSheetDocument(
         TargetPart target,
         SupplyPart supply,
         FittingsPart fittings,
-        ChartPart chart) {
+        ChartPart chart,
+        BiasPart biasSupply) {
 
     /** An amp's name, notes and quirks. */
     record IdentityPart(String name, String notes, String quirks) {}
@@ -85,7 +87,8 @@ public record AmpSheetDocument(
                 TargetPart.of(sheet.target()),
                 SupplyPart.of(sheet.supply()),
                 FittingsPart.of(sheet.fittings()),
-                ChartPart.of(sheet.chart()));
+                ChartPart.of(sheet.chart()),
+                sheet.biasSupply().map(BiasPart::of).orElse(null));
     }
 
     public AmpSheet sheet() {
@@ -96,6 +99,7 @@ public record AmpSheetDocument(
                 target.target(),
                 supply == null ? Supply.UNKNOWN : supply.supply(),
                 fittings == null ? Fittings.UNKNOWN : fittings.fittings(),
-                chart == null ? VoltageChart.EMPTY : chart.chart());
+                chart == null ? VoltageChart.EMPTY : chart.chart(),
+                Optional.ofNullable(biasSupply).map(BiasPart::supply));
     }
 }

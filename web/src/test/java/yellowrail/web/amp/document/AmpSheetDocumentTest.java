@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.amp.Accepted;
@@ -33,6 +34,7 @@ import yellowrail.core.amp.node.ChartDefaults;
 import yellowrail.core.amp.node.ChartText;
 import yellowrail.core.amp.node.Expected;
 import yellowrail.core.amp.node.VoltageChart;
+import yellowrail.core.bias.Supplies;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.RatingSystem;
 import yellowrail.web.database.DocumentKind;
@@ -139,7 +141,8 @@ class AmpSheetDocumentTest {
                         Fittings.PinOne.CATHODE,
                         "set to EL34",
                         new Iron(List.of(4.0, 8.0), of(95), List.of("8||8"))),
-                VoltageChart.EMPTY);
+                VoltageChart.EMPTY,
+                Optional.empty());
     }
 
     @Test
@@ -197,6 +200,9 @@ class AmpSheetDocumentTest {
                         .nodes())
                 .as("as a file and back")
                 .isEqualTo(chart.nodes());
+        AmpSheet biased = full().with(Optional.of(Supplies.tapped()));
+        assertThat(documents.read(documents.write(AmpSheetDocument.of(biased))).sheet())
+                .isEqualTo(biased);
         AmpSheet bridged = full().with(new Supply(
                 Rectifier.SILICON,
                 true,

@@ -1,0 +1,101 @@
+package yellowrail.web.bias;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.bias.need.GridNeed;
+import yellowrail.core.bias.wiring.BiasNetwork;
+import yellowrail.core.bias.wiring.BiasNetwork.Kind;
+import yellowrail.core.bias.wiring.BiasSource;
+import yellowrail.core.bias.wiring.BiasSupply;
+import yellowrail.core.bias.wiring.Rectification;
+import yellowrail.core.bias.wiring.Smoothing;
+import yellowrail.core.idle.LastRead;
+import yellowrail.core.swap.GridNeeds;
+import yellowrail.core.swap.SwapAmp;
+import yellowrail.core.tube.TubeType;
+import yellowrail.web.amp.Amp;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.RunService;
+import yellowrail.web.tubes.TubeService;
+
+/** What the bias bench knows of an amp. */
+@Service
+class BiasService {
+
+    private static final double USUAL_LEAK = 220_000;
+
+    private final AmpService amps;
+    private final RunService runs;
+    private final TubeService tubes;
+
+    BiasService(AmpService amps, RunService runs, TubeService tubes) {
+        this.amps = amps;
+        this.runs = runs;
+        this.tubes = tubes;
+    }
+
+    /**
+     * An amp on the bench.
+     *
+     * @param supply its bias supply, or one to begin with
+     * @param type whose needs are asked for
+     * @param need what its grids need; empty where the type has no model or the plates were not read
+     * @param read whether the plates were read
+     */
+    record OnTheBench(
+            Amp amp, BiasSupply supply, boolean example, TubeType type, Optional<GridNeed> need, boolean read) {
+
+        AmpSheet sheet() {
+            return amp.sheet();
+        }
+
+        /** Whether that is another type than the amp's. */
+        boolean isSwap() {
+            return !sheet().isOf(type);
+        }
+    }
+
+    /** @param wanted a type that is to go in; blank for the amp's own */
+    @Transactional(readOnly = true)
+    OnTheBench amp(long id, String wanted) {
+        Amp amp = amps.newest(id);
+        AmpSheet sheet = amp.sheet();
+        TubeType own = tubes.catalogue().find(sheet.tubeType()).orElseThrow();
+        TubeType type = tubes.catalogue().find(wanted).orElse(own);
+        LastRead read = runs.lastKnown(amp).read();
+        boolean isIn = sheet.isOf(type);
+        return new OnTheBench(
+                amp,
+                sheet.biasSupply().orElseGet(() -> example(sheet)),
+                sheet.biasSupply().isEmpty(),
+                type,
+                GridNeeds.of(SwapAmp.of(sheet, read), type, isIn),
+                read.plateVolts().isPresent());
+    }
+
+    /** Something to begin with, which is not this amp's and says so; what its sheet knows is in it. */
+    private static BiasSupply example(AmpSheet sheet) {
+        Kind kind = sheet.pots().isEmpty() ? Kind.FIXED : Kind.DIVIDER_POT;
+        return new BiasSupply(
+                new BiasSource(
+                        50, 30, sheet.mainsVolts() > 180 ? 50 : 60, Rectification.HALF_WAVE, OptionalDouble.empty()),
+                new Smoothing(
+                        1000,
+                        47e-6,
+                        OptionalDouble.of(100),
+                        sheet.supply().biasFeedOhms().orElse(4700),
+                        47e-6,
+                        OptionalDouble.of(100)),
+                BiasNetwork.of(kind, 0, 10_000, sheet.supply().biasShuntOhms().orElse(22_000)),
+                sheet.fittings().gridLeakOhms().orElse(USUAL_LEAK),
+                OptionalDouble.empty());
+    }
+
+    /** @return the version now saved; empty where somebody else has saved one in the meantime */
+    Optional<Integer> save(Amp amp, int version, BiasSupply supply) {
+        return amps.save(amp.id(), version, amp.sheet().with(Optional.of(supply)));
+    }
+}

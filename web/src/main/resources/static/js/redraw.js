@@ -1,0 +1,47 @@
+// Draws a page again while the fields of its form change. One request at a time: while one is out, the newest waits.
+
+import { words } from "./words.js";
+
+/**
+ * @param quickly adds to the query of a quick answer, one while something is held
+ * @param kept what a quick answer leaves out and the page keeps
+ * @param done is called once something new is drawn
+ * @returns what draws: quickly, or all of it
+ */
+export function redrawer(form, drawn, { quickly = () => {}, kept, done = () => {} }) {
+  let busy = false;
+  let waiting = null;
+
+  return async function draw(quick) {
+    if (busy) {
+      waiting = waiting === null ? quick : waiting && quick;
+      return;
+    }
+    busy = true;
+    drawn.setAttribute("aria-busy", "true");
+    const query = new URLSearchParams(new FormData(form));
+    if (quick) {
+      query.set("quick", "yes");
+      quickly(query);
+    } else {
+      history.replaceState(null, "", location.pathname + "?" + query);
+    }
+    try {
+      const answer = await fetch(form.dataset.drawn + "?" + query);
+      const below = quick && kept ? [...drawn.querySelectorAll(kept)] : [];
+      drawn.innerHTML = await answer.text();
+      drawn.firstElementChild?.append(...below);
+      done();
+    } catch {
+      drawn.insertAdjacentHTML("afterbegin", `<p class='fault' role='alert'>${words.noAnswer}</p>`);
+    }
+    busy = false;
+    if (waiting !== null) {
+      const next = waiting;
+      waiting = null;
+      draw(next);
+    } else {
+      drawn.setAttribute("aria-busy", "false");
+    }
+  };
+}
