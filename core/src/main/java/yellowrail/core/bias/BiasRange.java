@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import yellowrail.core.bias.circuit.AcSide;
 import yellowrail.core.bias.circuit.Circuit;
 import yellowrail.core.bias.circuit.Leg;
 import yellowrail.core.bias.circuit.Part;
@@ -32,6 +33,7 @@ public final class BiasRange {
 
     private final BiasSupply supply;
     private final double high;
+    private final AcSide ac;
     private final SteadyState coldest;
     private final SteadyState hottest;
     private final SteadyState highest;
@@ -40,13 +42,24 @@ public final class BiasRange {
     public BiasRange(BiasSupply supply, double high) {
         this.supply = supply;
         this.high = high;
-        this.coldest = solve(PotStand.COLDEST, 1);
-        this.hottest = solve(PotStand.HOTTEST, 1);
-        this.highest = solve(PotStand.COLDEST, high);
+        this.ac = new AcSide(supply.circuit(PotStand.COLDEST, 1));
+        this.coldest = at(PotStand.COLDEST);
+        this.hottest = at(PotStand.HOTTEST);
+        this.highest = SteadyStateSolver.solve(supply.circuit(PotStand.COLDEST, high));
     }
 
-    private SteadyState solve(PotStand stand, double mains) {
-        return SteadyStateSolver.solve(supply.circuit(stand, mains));
+    /** A supply with the AC side of this one, or the same with a part gone, as fast as it can be had. */
+    public SteadyState of(Circuit circuit) {
+        return ac.with(circuit);
+    }
+
+    private SteadyState near(PotStand stand, double mains) {
+        return ac.with(supply.circuit(stand, mains));
+    }
+
+    /** Grid volts at a stand of the pot, near enough to draw and to search by, V, negative. */
+    public double gridNear(double turn) {
+        return grid(near(PotStand.at(turn), 1));
     }
 
     public BiasSupply supply() {
@@ -59,7 +72,7 @@ public final class BiasRange {
 
     /** What settles with the pots standing somewhere, at the sheet's mains. */
     public SteadyState at(PotStand stand) {
-        return solve(stand, 1);
+        return SteadyStateSolver.solve(supply.circuit(stand, 1));
     }
 
     /** Grid volts at the coldest stop, V, negative. */
@@ -95,14 +108,14 @@ public final class BiasRange {
         if (!reaches(grid) || !supply.network().kind().hasPot()) {
             return OptionalDouble.empty();
         }
-        return OptionalDouble.of(Root.between(turn -> grid(at(PotStand.at(turn))) - grid, 0, 1, CLOSE));
+        return OptionalDouble.of(Root.between(turn -> gridNear(turn) - grid, 0, 1, CLOSE));
     }
 
     /** How fast the grids move at a stand of the pot, V a degree; less negative is more. */
     public double perDegree(double turn) {
         double from = Math.max(0, turn - A_TOUCH);
         double to = Math.min(1, turn + A_TOUCH);
-        return (grid(at(PotStand.at(to))) - grid(at(PotStand.at(from)))) / ((to - from) * TURN);
+        return (gridNear(to) - gridNear(from)) / ((to - from) * TURN);
     }
 
     /** What the reservoir stands at with the pot at its coldest stop at the highest mains, or its wiper open, V. */
@@ -144,7 +157,7 @@ public final class BiasRange {
     public Map<Part, Double> watts(double mains) {
         Map<Part, Double> most = new LinkedHashMap<>();
         for (PotStand stand : List.of(PotStand.COLDEST, PotStand.at(0.5), PotStand.HOTTEST)) {
-            Map<Part, Double> here = watts(mains == 1 ? at(stand) : solve(stand, mains));
+            Map<Part, Double> here = watts(SteadyStateSolver.solve(supply.circuit(stand, mains)));
             here.forEach((part, watts) -> most.merge(part, watts, Math::max));
         }
         return most;

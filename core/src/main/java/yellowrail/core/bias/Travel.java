@@ -1,7 +1,5 @@
 package yellowrail.core.bias;
 
-import yellowrail.core.bias.wiring.PotStand;
-
 /**
  * The travel of a range pot from its coldest stop, 0, to its hottest, 1, with the grid volts along it: solved at 21
  * places, straight between them.
@@ -14,7 +12,7 @@ public final class Travel {
 
     public Travel(BiasRange range) {
         for (int i = 0; i <= PARTS; i++) {
-            volts[i] = BiasRange.grid(range.at(PotStand.at((double) i / PARTS)));
+            volts[i] = range.gridNear((double) i / PARTS);
         }
     }
 

@@ -9,7 +9,9 @@ import java.util.List;
  */
 final class Cycle {
 
-    static final int STEPS = 1000;
+    private final int steps;
+    /** The winding's wave, in peaks. */
+    private final double[] sine;
 
     private final List<Way> ways;
     private final boolean coupled;
@@ -23,8 +25,14 @@ final class Cycle {
     /** Volts of reservoir and supply for a current into each, ohm. */
     private final double[][] answers = new double[2][2];
 
-    Cycle(Circuit circuit, Nodes nodes) {
-        double step = 1 / (circuit.hertz() * STEPS);
+    /** @param steps so many to a cycle */
+    Cycle(Circuit circuit, Nodes nodes, int steps) {
+        this.steps = steps;
+        this.sine = new double[steps];
+        for (int i = 0; i < steps; i++) {
+            sine[i] = Math.sin(2 * Math.PI * (i + 1) / steps);
+        }
+        double step = 1 / (circuit.hertz() * steps);
         this.ways = circuit.ways();
         this.coupled = circuit.coupling().isPresent();
         this.peak = circuit.peak();
@@ -52,9 +60,13 @@ final class Cycle {
     /** What is seen while it runs. */
     static final class Trace {
 
-        final double[][] wave = new double[2][STEPS];
+        final double[][] wave;
         private double squares;
         private int conducting;
+
+        Trace(int steps) {
+            wave = new double[2][steps];
+        }
 
         private void note(int at, double first, double other) {
             wave[0][at] = first;
@@ -63,12 +75,12 @@ final class Cycle {
 
         /** Through the series resistor, A. */
         double rms() {
-            return Math.sqrt(squares / STEPS);
+            return Math.sqrt(squares / wave[0].length);
         }
 
         /** Radians of the cycle. */
         double conduction() {
-            return 2 * Math.PI * conducting / STEPS;
+            return 2 * Math.PI * conducting / wave[0].length;
         }
     }
 
@@ -76,8 +88,8 @@ final class Cycle {
     double[] after(double[] state, Trace trace) {
         double[] x = state.clone();
         int first = size() - 2;
-        for (int i = 0; i < STEPS; i++) {
-            double source = peak * Math.sin(2 * Math.PI * (i + 1) / STEPS);
+        for (int i = 0; i < steps; i++) {
+            double source = peak * sine[i];
             double into = reservoir * x[first];
             for (Way way : ways) {
                 into += way.shorted() ? way.sign() * source / ohms : 0;

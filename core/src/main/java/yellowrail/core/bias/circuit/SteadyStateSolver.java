@@ -22,11 +22,13 @@ public final class SteadyStateSolver {
 
     /** @throws UnsettledException if it does not come to rest */
     public static SteadyState solve(Circuit circuit) {
+        return solve(circuit, SteppedCycle.FINE);
+    }
+
+    /** The same with so many steps to a cycle. */
+    static SteadyState solve(Circuit circuit, int steps) {
         Nodes nodes = new Nodes(circuit.legs());
-        boolean plain = circuit.ways().stream()
-                .noneMatch(way -> way.shorted()
-                        || way.ahead().leads() == Path.Leads.GROUND
-                        || way.back().leads() == Path.Leads.GROUND);
+        boolean plain = isPlain(circuit);
         if (circuit.ways().isEmpty() || isOneWay(circuit)) {
             return still(circuit, nodes, 0);
         }
@@ -35,13 +37,30 @@ public final class SteadyStateSolver {
             double highest = plain ? circuit.peak() : 2 * circuit.peak();
             return nodes.load() < NO_LOAD
                     ? still(circuit, nodes, highest)
-                    : new SteppedCycle(circuit, nodes).solve(highest * pulses / (pulses + nodes.load()));
+                    : new SteppedCycle(circuit, nodes, steps).solve(highest * pulses / (pulses + nodes.load()));
         }
         if (!plain) {
-            return new SteppedCycle(circuit, nodes).solve(0);
+            return new SteppedCycle(circuit, nodes, steps).solve(0);
         }
         SteadyState balance = new ConductionBalance(circuit, nodes).solve();
-        return isGood(balance) ? balance : new SteppedCycle(circuit, nodes).solve(balance.reservoir());
+        return isGood(balance) ? balance : new SteppedCycle(circuit, nodes, steps).solve(balance.reservoir());
+    }
+
+    private static boolean isPlain(Circuit circuit) {
+        return circuit.ways().stream()
+                .noneMatch(way -> way.shorted()
+                        || way.ahead().leads() == Path.Leads.GROUND
+                        || way.back().leads() == Path.Leads.GROUND);
+    }
+
+    /** Whether no cycle has to be stepped through. */
+    static boolean isQuick(Circuit circuit) {
+        if (circuit.ways().isEmpty() || isOneWay(circuit)) {
+            return true;
+        }
+        return circuit.coupling().isEmpty()
+                && isPlain(circuit)
+                && isGood(new ConductionBalance(circuit, new Nodes(circuit.legs())).solve());
     }
 
     /** Through a coupling capacitor nothing goes for long that does not come back. */

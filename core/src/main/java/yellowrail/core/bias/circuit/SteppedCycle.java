@@ -1,15 +1,15 @@
 package yellowrail.core.bias.circuit;
 
-import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.DecompositionSolver;
 import org.hipparchus.linear.LUDecomposition;
 import yellowrail.core.root.UnsettledException;
 
 /**
  * The steady state where the ripple is large or the coupling capacitive: the state that a cycle gives back unchanged,
  * by Newton's method on {@code after(x) - x}, its derivatives by differences. The circuit is linear between the moments
- * its diodes change over, so a few rounds do.
+ * its diodes change over, so the derivatives are kept while each round brings it ten times nearer.
  */
 final class SteppedCycle {
 
@@ -19,14 +19,21 @@ final class SteppedCycle {
     /** No capacitor stands higher, a doubler's neither, in peaks of the winding. */
     private static final double HIGHEST = 2.2;
 
+    /** A step less than this part of the last keeps the derivatives. */
+    private static final double FASTER = 0.1;
+    /** Steps of a cycle where every digit counts. */
+    static final int FINE = 1000;
+
     private final Circuit circuit;
     private final Nodes nodes;
+    private final int steps;
     private final Cycle cycle;
 
-    SteppedCycle(Circuit circuit, Nodes nodes) {
+    SteppedCycle(Circuit circuit, Nodes nodes, int steps) {
         this.circuit = circuit;
         this.nodes = nodes;
-        this.cycle = new Cycle(circuit, nodes);
+        this.steps = steps;
+        this.cycle = new Cycle(circuit, nodes, steps);
     }
 
     /**
@@ -37,27 +44,45 @@ final class SteppedCycle {
         double[] x = new double[cycle.size()];
         x[x.length - 2] = reservoir;
         x[x.length - 1] = reservoir * nodes.settled();
+        double before = 0;
+        DecompositionSolver derivatives = null;
         for (int round = 1; round <= MOST_ROUNDS; round++) {
-            double[] step = step(x);
-            double largest = 0;
-            for (int i = 0; i < x.length; i++) {
-                double limit = HIGHEST * circuit.peak();
-                double before = x[i];
-                x[i] = Math.max(-limit, Math.min(limit, x[i] + step[i]));
-                largest = Math.max(largest, Math.abs(x[i] - before));
+            double[] after = cycle.after(x, null);
+            if (derivatives == null) {
+                derivatives = derivatives(x, after);
             }
+            double largest = move(x, after, derivatives);
             if (largest <= CLOSE * circuit.peak()) {
                 return told(x, round);
             }
+            if (round > 1 && largest > FASTER * before) {
+                derivatives = null;
+            }
+            before = largest;
         }
         throw new UnsettledException(MOST_ROUNDS);
     }
 
-    private double[] step(double[] x) {
-        double[] after = cycle.after(x, null);
+    /** @return the largest step of a volt that is remembered */
+    private double move(double[] x, double[] after, DecompositionSolver derivatives) {
+        double[] left = new double[x.length];
+        for (int i = 0; i < x.length; i++) {
+            left[i] = x[i] - after[i];
+        }
+        double[] step = derivatives.solve(new ArrayRealVector(left, false)).toArray();
+        double largest = 0;
+        double limit = HIGHEST * circuit.peak();
+        for (int i = 0; i < x.length; i++) {
+            double was = x[i];
+            x[i] = Math.max(-limit, Math.min(limit, x[i] + step[i]));
+            largest = Math.max(largest, Math.abs(x[i] - was));
+        }
+        return largest;
+    }
+
+    private DecompositionSolver derivatives(double[] x, double[] after) {
         double nudge = NUDGE * circuit.peak();
         double[][] jacobian = new double[x.length][x.length];
-        double[] left = new double[x.length];
         for (int j = 0; j < x.length; j++) {
             double[] moved = x.clone();
             moved[j] += nudge;
@@ -65,20 +90,16 @@ final class SteppedCycle {
             for (int i = 0; i < x.length; i++) {
                 jacobian[i][j] = (then[i] - after[i]) / nudge - (i == j ? 1 : 0);
             }
-            left[j] = x[j] - after[j];
         }
-        try {
-            return new LUDecomposition(new Array2DRowRealMatrix(jacobian, false))
-                    .getSolver()
-                    .solve(new ArrayRealVector(left, false))
-                    .toArray();
-        } catch (MathRuntimeException e) {
+        DecompositionSolver solver = new LUDecomposition(new Array2DRowRealMatrix(jacobian, false)).getSolver();
+        if (!solver.isNonSingular()) {
             throw new UnsettledException(0);
         }
+        return solver;
     }
 
     private SteadyState told(double[] x, int rounds) {
-        Cycle.Trace trace = new Cycle.Trace();
+        Cycle.Trace trace = new Cycle.Trace(steps);
         cycle.after(x, trace);
         return new SteadyState(
                 circuit,

@@ -12,7 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import yellowrail.core.bias.BiasRange;
-import yellowrail.core.bias.circuit.SteadyStateSolver;
+import yellowrail.core.bias.circuit.AcSide;
 import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasNetwork.Kind;
@@ -48,6 +48,7 @@ public final class BiasDesign {
     private static final double BEYOND = 2.5;
 
     private static final int ENOUGH = 3;
+    private static final int MOST_SOLVED = 24;
     private static final int TOLD = 8;
     private static final int OF_A_KIND = 4;
     /** In rooms as wished. */
@@ -85,6 +86,9 @@ public final class BiasDesign {
             }
         }
         return found.stream()
+                .sorted(Comparator.comparingInt(
+                        supply -> Changes.between(present, supply).size()))
+                .limit(MOST_SOLVED)
                 .map(this::proposal)
                 .flatMap(Optional::stream)
                 .sorted(Comparator.<Proposal>comparingInt(
@@ -124,10 +128,11 @@ public final class BiasDesign {
 
     private List<BiasSupply> with(BiasSupply base, List<Double> uppers) {
         List<BiasSupply> found = new ArrayList<>();
+        AcSide ac = new AcSide(base.circuit(PotStand.COLDEST, 1));
         for (Kind kind : wish.kinds()) {
             for (double upper : uppers) {
                 for (double pot : pots(kind)) {
-                    best(base, kind, upper, pot).ifPresent(found::add);
+                    best(base, ac, kind, upper, pot).ifPresent(found::add);
                 }
             }
         }
@@ -147,7 +152,7 @@ public final class BiasDesign {
     }
 
     /** The lower resistor that reaches the range and goes least beyond it; the present one where that does. */
-    private Optional<BiasSupply> best(BiasSupply base, Kind kind, double upper, double pot) {
+    private Optional<BiasSupply> best(BiasSupply base, AcSide ac, Kind kind, double upper, double pot) {
         if (kind == Kind.RANGE_AND_BALANCE && !(upper > 0)) {
             return Optional.empty();
         }
@@ -165,7 +170,8 @@ public final class BiasDesign {
                         was.pots(),
                         kind == Kind.RHEOSTAT_SHUNT || kind == Kind.RANGE_AND_BALANCE,
                         was.tremolo())))
-                .map(supply -> new Reach(supply, volts(supply, PotStand.COLDEST), volts(supply, PotStand.HOTTEST)))
+                .map(supply ->
+                        new Reach(supply, volts(ac, supply, PotStand.COLDEST), volts(ac, supply, PotStand.HOTTEST)))
                 .filter(this::reaches)
                 .min(Comparator.comparingDouble(reach -> beyond(reach) * (isPresent(reach) ? 0 : 1)))
                 .map(Reach::supply);
@@ -177,8 +183,8 @@ public final class BiasDesign {
         return reach.supply().network().lower() == present.network().lower();
     }
 
-    private static double volts(BiasSupply supply, PotStand stand) {
-        return BiasRange.grid(SteadyStateSolver.solve(supply.circuit(stand, 1)));
+    private static double volts(AcSide ac, BiasSupply supply, PotStand stand) {
+        return BiasRange.grid(ac.with(supply.circuit(stand, 1)));
     }
 
     private boolean reaches(Reach reach) {
@@ -202,7 +208,7 @@ public final class BiasDesign {
         if (!last.isFailSafe()
                 || last.coldestVolts() > wish.coldest()
                 || last.hottestVolts() < wish.hottest()
-                || need.isPresent() && Remedies.isHotStopOver(rated, need.get())) {
+                || need.isPresent() && Remedies.isHotStopOver(last, need.get())) {
             return Optional.empty();
         }
         return Optional.of(new Proposal(

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.bias.BiasRange;
-import yellowrail.core.bias.circuit.SteadyStateSolver;
 import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasSupply;
@@ -36,13 +35,8 @@ public final class Remedies {
     }
 
     /** Whether the hottest stop drives the plates past their rating. */
-    public static boolean isHotStopOver(BiasSupply supply, GridNeed need) {
-        return watts(supply, need) > need.rated();
-    }
-
-    /** Plate dissipation at the hottest stop, at the mains the plates were read at, W. */
-    public static double watts(BiasSupply supply, GridNeed need) {
-        return need.watts(BiasRange.grid(SteadyStateSolver.solve(supply.circuit(PotStand.HOTTEST, 1))));
+    public static boolean isHotStopOver(BiasRange range, GridNeed need) {
+        return need.watts(range.hottestVolts()) > need.rated();
     }
 
     /**
@@ -58,7 +52,8 @@ public final class Remedies {
         return StandardValues.E24.between(network.lower(), network.lower() + 2 * network.pot()).stream()
                 .filter(ohms -> ohms > network.lower())
                 .map(ohms -> supply.with(network.with(network.upper(), network.pot(), ohms)))
-                .filter(better -> !isHotStopOver(better, need))
+                .filter(better ->
+                        need.watts(BiasRange.grid(range.of(better.circuit(PotStand.HOTTEST, 1)))) <= need.rated())
                 .findFirst()
                 .filter(better -> new BiasRange(better, range.mainsHigh()).reaches(need.volts()));
     }

@@ -8,7 +8,6 @@ import yellowrail.core.bias.BiasRange;
 import yellowrail.core.bias.circuit.Circuit;
 import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.circuit.SteadyState;
-import yellowrail.core.bias.circuit.SteadyStateSolver;
 import yellowrail.core.bias.design.BiasDesign;
 import yellowrail.core.bias.design.Remedies;
 import yellowrail.core.bias.fault.Fault;
@@ -75,8 +74,7 @@ public final class BiasReview {
                     .orElseGet(BiasRemark.NoResistorMends::new));
             return;
         }
-        double lifted = SteadyStateSolver.solve(
-                        Fault.wipers(supply).get(0).in(supply.circuit(PotStand.COLDEST, range.mainsHigh())))
+        double lifted = range.of(Fault.wipers(supply).get(0).in(supply.circuit(PotStand.COLDEST, range.mainsHigh())))
                 .reservoir();
         boolean lifts = open < LIFTS * range.coldestVolts();
         remarks.add(lifts ? new BiasRemark.WiperOpenLifts(open, lifted) : new BiasRemark.WiperOpenSafe(open));
@@ -88,12 +86,12 @@ public final class BiasReview {
     }
 
     private void hotStop() {
-        if (need.isEmpty() || !Remedies.isHotStopOver(supply, need.get())) {
+        if (need.isEmpty() || !Remedies.isHotStopOver(range, need.get())) {
             return;
         }
         remarks.add(new BiasRemark.HotStopOver(
                 range.hottestVolts(),
-                Remedies.watts(supply, need.get()),
+                need.get().watts(range.hottestVolts()),
                 need.get().rated()));
         remarks.add(Remedies.endStop(range, need.get())
                 .<BiasRemark>map(better -> new BiasRemark.EndStop(
@@ -110,7 +108,7 @@ public final class BiasReview {
         double worst = Fault.all(supply).stream()
                 .filter(fault ->
                         !fault.part().kind().isDiode() && !fault.part().kind().isCapacitor())
-                .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.COLDEST, range.mainsHigh()))))
+                .map(fault -> range.of(fault.in(supply.circuit(PotStand.COLDEST, range.mainsHigh()))))
                 .mapToDouble(SteadyState::most)
                 .max()
                 .orElse(0);
