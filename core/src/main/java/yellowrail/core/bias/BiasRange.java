@@ -142,7 +142,7 @@ public final class BiasRange {
      */
     public OptionalDouble wiperOpenVolts() {
         return Fault.wipers(supply).stream()
-                .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.HOTTEST, 1))))
+                .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.COLDEST, 1))))
                 .flatMap(state -> state.circuit().grids().stream().map(node -> -state.volts(node)))
                 .mapToDouble(Double::doubleValue)
                 .max();

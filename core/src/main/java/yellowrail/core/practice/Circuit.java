@@ -25,6 +25,11 @@ public record Circuit(
         Mains mains,
         double ratedWatts) {
 
+    /** The same with another bias. */
+    Circuit with(Bias other) {
+        return new Circuit(tubes, supply, other, senseOhms, sharedBy, lifted, mains, ratedWatts);
+    }
+
     /**
      * A tube in its socket.
      *
@@ -105,8 +110,20 @@ public record Circuit(
      * @param cold grid volts with every pot at its coldest end, V
      * @param hot grid volts at the hottest end, V
      * @param pots how each pot acts, in the order of the sheet
+     * @param lifts how far to the hot side the range pot may be turned before its wiper leaves the track; 1 for never
+     * @param open grid volts while it has left it, V
      */
-    public record Bias(double cold, double hot, List<Pot> pots) {}
+    public record Bias(double cold, double hot, List<Pot> pots, double lifts, double open) {
+
+        public Bias(double cold, double hot, List<Pot> pots) {
+            this(cold, hot, pots, 1, 0);
+        }
+
+        /** Grid volts as far to the hot side, V. */
+        double at(double turned) {
+            return turned > lifts ? open : cold + (hot - cold) * turned;
+        }
+    }
 
     /** What turning a pot really does. */
     public enum PotAction {

@@ -114,8 +114,7 @@ public final class CircuitSolver {
                 case NOTHING -> {}
             }
         }
-        double middle =
-                circuit.bias().cold() + (circuit.bias().hot() - circuit.bias().cold()) * (ranged ? range : 0.35);
+        double middle = circuit.bias().at(ranged ? range : 0.35);
         double[] grids = new double[circuit.tubes().size()];
         for (int i = 0; i < grids.length; i++) {
             Circuit.Tube tube = circuit.tubes().get(i);

@@ -19,7 +19,9 @@ public enum Exercise {
     SOAK_CREEP(false, Evidence.AN_EXCHANGE),
     SOAK_LEAK(false, Evidence.AN_EXCHANGE),
     SOAK_RUNAWAY(false, Evidence.READINGS),
-    SOAK_MAINS(false, Evidence.A_SOAK);
+    SOAK_MAINS(false, Evidence.A_SOAK),
+    /** The wiper leaves its track while it is turned. */
+    WORN_WIPER(false, Evidence.A_TURN);
 
     /** What a diagnosis must rest on besides a reading at every test point: without it, it is a guess. */
     enum Evidence {
@@ -43,7 +45,7 @@ public enum Exercise {
 
     /** Whether the amp is found set, and is to be watched. */
     public boolean isSoak() {
-        return compareTo(SOAK_SETTLING) >= 0;
+        return compareTo(SOAK_SETTLING) >= 0 && compareTo(SOAK_MAINS) <= 0;
     }
 
     /** What is to be said of it: the same fault may be met slowly or at once. */
@@ -52,6 +54,7 @@ public enum Exercise {
             case SOAK_SETTLING -> NOTHING_WRONG;
             case SOAK_CREEP -> CREEPING_TUBE;
             case SOAK_LEAK -> LEAKY_CAPACITOR;
+            case WORN_WIPER -> OPEN_POT;
             default -> this;
         };
     }

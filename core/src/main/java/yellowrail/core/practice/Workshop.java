@@ -2,6 +2,7 @@ package yellowrail.core.practice;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import yellowrail.core.amp.Accepted;
@@ -13,6 +14,7 @@ import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.root.Root;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
@@ -34,6 +36,9 @@ public final class Workshop {
     private static final double RUNAWAY = 0.012;
     private static final double MAINS_DRIFT = 0.002;
     private static final double FOUND_SET = 0.62;
+    private static final double COLDEST = 1.45;
+    /** A worn wiper leaves its track so far to the hot side. */
+    private static final double LIFTS = 0.3;
     /** The practice amps are built so: whatever their plates reach is taken on. */
     private static final double ROOM = 40;
 
@@ -72,7 +77,15 @@ public final class Workshop {
                 .withPots(List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false)))
                 .at(REFERENCE, usual.settleMinutes())
                 .with(supply)
-                .with(new Accepted(OptionalDouble.of(source + ROOM), OptionalDouble.of(source + ROOM)));
+                .with(new Accepted(OptionalDouble.of(source + ROOM), OptionalDouble.of(source + ROOM)))
+                .with(Optional.of(biasSupply()));
+    }
+
+    /**
+     * The bias supply as the builder is told of it: a tap, a pot as a divider, and nothing that holds an open wiper.
+     */
+    BiasSupply biasSupply() {
+        return new PracticeBias(COLDEST * middle()).supply();
     }
 
     /** Plate voltage that already stands in the log, taken with the tubes pulled, V. */
@@ -94,13 +107,24 @@ public final class Workshop {
 
     /** The bench as it was left. */
     public Bench bench(BenchState state) {
+        return bench(state, Optional.empty());
+    }
+
+    /**
+     * The same with the bias supply that the builder has kept with the amp, if that is another than it was found with.
+     */
+    public Bench bench(BenchState state, Optional<BiasSupply> kept) {
         SimulatedMeter meter = new SimulatedMeter(
                 1 + 0.003 * (2 * new Random(seed + 5).nextDouble() - 1),
                 1 + 0.006 * (2 * new Random(seed + 6).nextDouble() - 1),
                 0.0006,
                 0.1,
                 1e-4);
-        return new Bench(sheet("", ""), circuit(), meter, seed, state);
+        Circuit found = circuit();
+        Circuit circuit = kept.filter(supply -> !supply.equals(biasSupply()))
+                .map(supply -> found.with(PracticeBias.rebuilt(found.bias(), supply)))
+                .orElse(found);
+        return new Bench(sheet("", ""), circuit, meter, seed, state);
     }
 
     /** What the tube in the first socket does while it stays on. */
@@ -137,6 +161,12 @@ public final class Workshop {
                 1e-4);
     }
 
+    /** Grid volts in the middle of what is customary, V. */
+    private double middle() {
+        return typical.gridFor(
+                0.6 * type.customaryRating().plateWatts() / (0.92 * source), 0.92 * source, 0.9 * source);
+    }
+
     private Circuit circuit() {
         Random chance = new Random(seed + 1);
         PentodeModel batch =
@@ -146,16 +176,19 @@ public final class Workshop {
         tubes.add(new Circuit.Tube(batch.scaled(1 + apart), habit(), true, Circuit.Leak.NONE));
         tubes.add(new Circuit.Tube(batch.scaled(1 - apart), Circuit.Habit.GOOD, false, leak()));
         double ohms = 220 + 120 * chance.nextDouble();
-        double middle = typical.gridFor(
-                0.6 * type.customaryRating().plateWatts() / (0.92 * source), 0.92 * source, 0.9 * source);
+        double middle = middle();
         Circuit.PotAction action = switch (exercise) {
             case BALANCE_ONLY -> Circuit.PotAction.BALANCE;
             case OPEN_POT -> Circuit.PotAction.NOTHING;
             default -> Circuit.PotAction.RANGE;
         };
-        double cold = (exercise == Exercise.BALANCE_ONLY ? 1.25 : 1.45) * middle;
+        double cold = (exercise == Exercise.BALANCE_ONLY ? 1.25 : COLDEST) * middle;
         Circuit.Bias bias = new Circuit.Bias(
-                cold, 0.4 * middle, List.of(new Circuit.Pot(action, exercise != Exercise.WRONG_DIRECTION)));
+                cold,
+                0.4 * middle,
+                List.of(new Circuit.Pot(action, exercise != Exercise.WRONG_DIRECTION)),
+                exercise == Exercise.WORN_WIPER ? LIFTS : 1,
+                0);
         return new Circuit(
                 tubes,
                 new Circuit.Supply(source, ohms, 8, 0.015, 400 + 300 * chance.nextDouble()),

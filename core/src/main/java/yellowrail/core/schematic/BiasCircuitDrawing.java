@@ -21,6 +21,9 @@ public final class BiasCircuitDrawing {
 
     private static final double LINE = 56;
     private static final double GROUND = 300;
+    /** The lower lead of a tapped winding. */
+    private static final double LOWER = LINE + 194;
+
     private static final double WINDING = 44;
     private static final double LEAD = 30;
     private static final double STEP = 92;
@@ -84,7 +87,7 @@ public final class BiasCircuitDrawing {
                     .sign(Sign.JOINT, x, middle + LEAD + 22)
                     .wire(x, middle + LEAD + 22, x - 24, middle + LEAD + 22)
                     .sign(Sign.GROUND, x - 24, middle + LEAD + 22)
-                    .wire(x, lower + LEAD, x, lower + LEAD + 14, x + LEAD, lower + LEAD + 14);
+                    .wire(x, lower + LEAD, x, LOWER, x + LEAD, LOWER);
         } else if (!bridge) {
             ground(x, middle + LEAD);
         }
@@ -120,10 +123,9 @@ public final class BiasCircuitDrawing {
                 .turned(Sign.DIODE, x + LEAD + 10, LINE, -90)
                 .wire(x + LEAD + 20, LINE, x + 2 * LEAD + 10, LINE);
         if (full) {
-            double lower = LINE + HALF + 4 * LEAD + 88;
-            sketch.wire(WINDING + LEAD, lower, x + LEAD, lower)
-                    .turned(Sign.DIODE, x + LEAD + 10, lower, -90)
-                    .wire(x + LEAD + 20, lower, x + 2 * LEAD + 10, lower, x + 2 * LEAD + 10, LINE);
+            sketch.wire(WINDING + LEAD, LOWER, x + LEAD, LOWER)
+                    .turned(Sign.DIODE, x + LEAD + 10, LOWER, -90)
+                    .wire(x + LEAD + 20, LOWER, x + 2 * LEAD + 10, LOWER, x + 2 * LEAD + 10, LINE);
         }
         x += 2 * LEAD + 10;
     }
@@ -194,8 +196,8 @@ public final class BiasCircuitDrawing {
                 for (int number : IntStream.rangeClosed(1, network.pots()).toArray()) {
                     divider(x, number);
                     if (number < network.pots()) {
-                        sketch.wire(x, LINE, x + 2 * STEP, LINE);
-                        x += 2 * STEP;
+                        sketch.wire(x, LINE, x + 3 * STEP, LINE);
+                        x += 3 * STEP;
                     }
                 }
             }
@@ -305,6 +307,8 @@ public final class BiasCircuitDrawing {
     }
 
     private void balanced() {
+        sketch.wire(x, LINE, x + STEP, LINE);
+        x += STEP;
         double second = x + 2 * STEP;
         sketch.wire(x, LINE, second, LINE);
         for (int number = 1; number <= 2; number++) {

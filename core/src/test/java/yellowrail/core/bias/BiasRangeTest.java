@@ -13,6 +13,7 @@ import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.circuit.SteadyState;
 import yellowrail.core.bias.design.Remedies;
 import yellowrail.core.bias.wiring.BiasNetwork;
+import yellowrail.core.bias.wiring.BiasNetwork.Kind;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.PotStand;
 
@@ -64,9 +65,18 @@ class BiasRangeTest {
                 OptionalDouble.of(250_000)));
         BiasRange range = new BiasRange(supply, HIGH);
         assertThat(range.isFailSafe()).isFalse();
-        double atTheColdEnd = range.hottest().reservoir();
-        assertThat(range.wiperOpenVolts().getAsDouble()).isCloseTo(-atTheColdEnd * 250 / 470, within(1.0));
+        double atTheColdEnd = range.coldest().reservoir();
+        assertThat(range.wiperOpenVolts().getAsDouble()).isCloseTo(-atTheColdEnd * 250 / 470, within(1.5));
         assertThat(Remedies.failSafe(range)).as("no resistor makes up for it").isEmpty();
+    }
+
+    @Test
+    void ofSeveralPotsEachWiperIsMendedByItself() {
+        BiasSupply bare = Supplies.tapped().with(BiasNetwork.of(Kind.POT_EACH, 0, 20_000, 47_000));
+        BiasRange range = new BiasRange(bare, HIGH);
+        assertThat(range.isFailSafe()).isFalse();
+        assertThat(new BiasRange(Remedies.failSafe(range).orElseThrow(), HIGH).isFailSafe())
+                .isTrue();
     }
 
     @Test

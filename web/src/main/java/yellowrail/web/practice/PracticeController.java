@@ -93,6 +93,12 @@ class PracticeController {
         return panel(practice.look(id), "practice/bench :: bench", null);
     }
 
+    /** To the bias supply of the practice amp. */
+    @GetMapping("/runs/{id}/practice/bias-bench")
+    ModelAndView biasBench(@PathVariable long id) {
+        return new ModelAndView("redirect:/amps/%d/bias".formatted(practice.amp(id)));
+    }
+
     /** The meter's display, asked for again and again: time goes by on the bench. */
     @GetMapping("/runs/{id}/practice/display")
     ModelAndView display(@PathVariable long id, HttpServletResponse response) {

@@ -130,7 +130,14 @@ class PracticeService {
 
     private Standing standing(long runId) {
         PracticeRow row = row(runId);
-        return new Standing(row, runs.run(runId), bench(row));
+        Run run = runs.run(runId);
+        return new Standing(row, run, bench(row, run));
+    }
+
+    /** The amp of a run. */
+    @Transactional(readOnly = true)
+    long amp(long runId) {
+        return runs.run(runId).ampId();
     }
 
     /** Looks at the bench: time goes by. */
@@ -268,7 +275,7 @@ class PracticeService {
     @Transactional(readOnly = true)
     Optional<Entry> shown() {
         return mapper.lastLookedAt()
-                .map(this::bench)
+                .map(row -> bench(row, runs.run(row.runId())))
                 .filter(bench -> !bench.state().probe().isBlank())
                 .map(bench -> bench.read(bench.state().probe()));
     }
@@ -338,9 +345,12 @@ class PracticeService {
                 .orElseThrow(() -> new NotFoundException("Run %d is not on a practice amp.".formatted(runId)));
     }
 
-    private Bench bench(PracticeRow row) {
+    /** With the bias supply as the builder has it on the bias bench by now. */
+    private Bench bench(PracticeRow row, Run run) {
         return new Workshop(Exercise.valueOf(row.exercise()), row.seed())
-                .bench(states.read(row.state()).state());
+                .bench(
+                        states.read(row.state()).state(),
+                        amps.newest(run.ampId()).sheet().biasSupply());
     }
 
     DocumentKind<MarkingDocument> markings() {

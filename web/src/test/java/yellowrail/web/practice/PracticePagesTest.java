@@ -146,4 +146,25 @@ class PracticePagesTest {
                 .as("a seed is a number")
                 .containsOnly("");
     }
+
+    /** The wiper leaves its track in mid turn: the tubes glow, unless the supply was made fail-safe before. */
+    @ParameterizedTest
+    @CsvSource({"false, true", "true, false"})
+    void aSupplyMadeFailSafeOnTheBiasBenchPreventsTheRunaway(boolean safe, boolean glows) {
+        run = Visitor.location(start("15", "7"));
+        String bench = Visitor.location(visitor.get(run + "/practice/bias-bench"));
+        assertThat(visitor.page(bench).text()).contains("Not fail-safe", "A resistor of 470 k from the wiper");
+        if (safe) {
+            Map<String, String> kept = visitor.form(bench + "?wiper-to-cold=470", bench + "/kept");
+            assertThat(visitor.post(bench + "/kept", kept).statusCode()).isEqualTo(302);
+            assertThat(visitor.page(bench).text()).doesNotContain("Not fail-safe");
+        }
+        sent("/ticks/closed", Map.of("ticked", "true"));
+        sent("/practice/power", Map.of());
+        sent("/practice/wait", Map.of("minutes", "1"));
+        sent("/practice/turn", Map.of("pot", "0", "position", "60"));
+        sent("/practice/wait", Map.of("minutes", "1"));
+        assertThat(visitor.page(run).text().contains("red-plates")).isEqualTo(glows);
+        assertThat(bench().select(".red-plate").isEmpty()).isNotEqualTo(glows);
+    }
 }

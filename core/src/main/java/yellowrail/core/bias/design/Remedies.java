@@ -16,6 +16,9 @@ public final class Remedies {
     /** Beside the pot so large that it hardly narrows the range; and so small that little can load it. */
     private static final List<Double> TIMES_POT = List.of(22.0, 15.0, 10.0, 6.8, 4.7, 3.3, 2.2);
 
+    /** More would be too much between a grid and its bias once the wiper is open, ohm. */
+    private static final double MOST = 470e3;
+
     private Remedies() {}
 
     /**
@@ -28,7 +31,7 @@ public final class Remedies {
         return range.isFailSafe()
                 ? Optional.empty()
                 : TIMES_POT.stream()
-                        .map(times -> StandardValues.E12.nearest(times * network.pot()))
+                        .map(times -> StandardValues.E12.nearest(Math.min(MOST, times * network.pot())))
                         .map(ohms -> supply.with(network.withWiperToCold(OptionalDouble.of(ohms))))
                         .filter(better -> new BiasRange(better, range.mainsHigh()).isFailSafe())
                         .findFirst();

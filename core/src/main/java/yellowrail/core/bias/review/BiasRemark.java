@@ -72,6 +72,14 @@ public sealed interface BiasRemark extends Finding {
             @In(Unit.WATT) double watts,
             @In(value = Unit.WATT, given = true) double rated) implements BiasRemark {}
 
+    record FixedOver(
+            @In(Unit.VOLT) double grid,
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rated) implements BiasRemark {}
+
+    record FixedBeside(
+            @In(Unit.VOLT) double needed, @In(Unit.VOLT) double gives) implements BiasRemark {}
+
     record EndStop(
             @In(value = Unit.KILOHM, given = true) double from,
             @In(value = Unit.KILOHM, given = true) double to) implements BiasRemark {}

@@ -26,6 +26,9 @@ public final class BiasReview {
     /** The last tenth of the travel at either end. */
     private static final double NEAR = 0.1;
 
+    /** Two resistors may miss what is needed by so much. */
+    private static final double BESIDE = 0.03;
+
     private static final double MUCH_RIPPLE = 0.1;
     /** A fault that lifts a capacitor by less is not worth a sentence. */
     private static final double LIFTS = 1.15;
@@ -89,10 +92,13 @@ public final class BiasReview {
         if (need.isEmpty() || !Remedies.isHotStopOver(range, need.get())) {
             return;
         }
-        remarks.add(new BiasRemark.HotStopOver(
-                range.hottestVolts(),
-                need.get().watts(range.hottestVolts()),
-                need.get().rated()));
+        double watts = need.get().watts(range.hottestVolts());
+        double rated = need.get().rated();
+        if (!supply.network().kind().hasPot()) {
+            remarks.add(new BiasRemark.FixedOver(range.hottestVolts(), watts, rated));
+            return;
+        }
+        remarks.add(new BiasRemark.HotStopOver(range.hottestVolts(), watts, rated));
         remarks.add(Remedies.endStop(range, need.get())
                 .<BiasRemark>map(better -> new BiasRemark.EndStop(
                         supply.network().lower(), better.network().lower()))
@@ -133,7 +139,11 @@ public final class BiasReview {
             return;
         }
         double volts = needed.getAsDouble();
-        if (volts < range.coldestVolts()) {
+        if (!supply.network().kind().hasPot()) {
+            if (Math.abs(range.coldestVolts() - volts) > BESIDE * -volts) {
+                remarks.add(new BiasRemark.FixedBeside(volts, range.coldestVolts()));
+            }
+        } else if (volts < range.coldestVolts()) {
             remarks.add(new BiasRemark.TooColdToReach(volts, range.coldestVolts()));
         } else if (volts > range.hottestVolts()) {
             remarks.add(new BiasRemark.TooHotToReach(volts, range.hottestVolts()));
