@@ -7,13 +7,16 @@ import java.util.stream.IntStream;
 
 /**
  * The preferred values that resistors are sold in. Source: IEC 60063, whose older series do not follow the power law to
- * the last digit and are therefore listed.
+ * the last digit and are therefore listed; E96 does.
  */
 public enum StandardValues {
     E12(1.0, 1.2, 1.5, 1.8, 2.2, 2.7, 3.3, 3.9, 4.7, 5.6, 6.8, 8.2),
     E24(
             1.0, 1.1, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.2, 2.4, 2.7, 3.0, 3.3, 3.6, 3.9, 4.3, 4.7, 5.1, 5.6, 6.2, 6.8,
-            7.5, 8.2, 9.1);
+            7.5, 8.2, 9.1),
+    E96(IntStream.range(0, 96)
+            .mapToDouble(i -> Math.rint(100 * Math.pow(10, i / 96.0)) / 100)
+            .toArray());
 
     private static final int LOWEST_DECADE = -1;
     private static final int HIGHEST_DECADE = 6;
@@ -30,7 +33,7 @@ public enum StandardValues {
         return IntStream.rangeClosed(LOWEST_DECADE, HIGHEST_DECADE)
                 .boxed()
                 .flatMapToDouble(decade -> DoubleStream.of(mantissas)
-                        .map(mantissa -> Math.rint(mantissa * Math.pow(10, decade + 2)) / 100));
+                        .map(mantissa -> Math.rint(mantissa * Math.pow(10, decade + 3)) / 1000));
     }
 
     /** The value nearest in ratio. */

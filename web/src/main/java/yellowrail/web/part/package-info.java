@@ -1,0 +1,2 @@
+/** Parts by themselves: {@link yellowrail.web.part.PartsController}. */
+package yellowrail.web.part;
