@@ -23,8 +23,8 @@ class AcSideTest {
         for (double mains : new double[] {1, 1.1}) {
             SteadyState near = side.with(supply.circuit(stand, mains));
             SteadyState exact = SteadyStateSolver.solve(supply.circuit(stand, mains));
-            assertThat(near.reservoir() / exact.reservoir()).isCloseTo(1, within(0.015));
-            assertThat(BiasRange.grid(near) / BiasRange.grid(exact)).isCloseTo(1, within(0.015));
+            assertThat(near.reservoir() / exact.reservoir()).isCloseTo(1, within(0.03));
+            assertThat(BiasRange.grid(near) / BiasRange.grid(exact)).isCloseTo(1, within(0.03));
         }
     }
 }

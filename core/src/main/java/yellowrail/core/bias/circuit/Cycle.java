@@ -3,13 +3,15 @@ package yellowrail.core.bias.circuit;
 import java.util.List;
 
 /**
- * One cycle of the mains in small implicit steps (backward Euler), diodes by their law. What the circuit remembers from
- * one cycle to the next is its state: the volts of the coupling capacitor of each way, of the reservoir, and of the
- * supply node.
+ * One cycle of the mains in small implicit steps (backward Euler), diodes by their law. Of a bridge half a cycle is the
+ * mirror of the other, and half is enough. What the circuit remembers from one cycle to the next is its state: the
+ * volts of the coupling capacitor of each way, of the reservoir, and of the supply node.
  */
 final class Cycle {
 
     private final int steps;
+    /** Of a bridge: what it is after half a cycle is what it was, the coupling capacitor the other way round. */
+    private final boolean mirrored;
     /** The winding's wave, in peaks. */
     private final double[] sine;
 
@@ -34,6 +36,8 @@ final class Cycle {
         }
         double step = 1 / (circuit.hertz() * steps);
         this.ways = circuit.ways();
+        this.mirrored =
+                ways.size() == 1 && ways.get(0).ahead().equals(ways.get(0).back());
         this.coupled = circuit.coupling().isPresent();
         this.peak = circuit.peak();
         this.ohms = circuit.acOhms();
@@ -68,9 +72,11 @@ final class Cycle {
             wave = new double[2][steps];
         }
 
-        private void note(int at, double first, double other) {
+        private void note(int at, double first, double other, double amps) {
             wave[0][at] = first;
             wave[1][at] = other;
+            squares += amps;
+            conducting += amps > 0 ? 1 : 0;
         }
 
         /** Through the series resistor, A. */
@@ -84,11 +90,11 @@ final class Cycle {
         }
     }
 
-    /** @return the state a cycle later */
+    /** @return the state a cycle later, or half of one and its mirror */
     double[] after(double[] state, Trace trace) {
         double[] x = state.clone();
         int first = size() - 2;
-        for (int i = 0; i < steps; i++) {
+        for (int i = 0; i < (mirrored ? steps / 2 : steps); i++) {
             double source = peak * sine[i];
             double into = reservoir * x[first];
             for (Way way : ways) {
@@ -115,10 +121,14 @@ final class Cycle {
             x[first] = one;
             x[first + 1] = two;
             if (trace != null) {
-                trace.note(i, one, two);
-                trace.squares += squares;
-                trace.conducting += squares > 0 ? 1 : 0;
+                trace.note(i, one, two, squares);
+                if (mirrored) {
+                    trace.note(i + steps / 2, one, two, squares);
+                }
             }
+        }
+        if (mirrored && coupled) {
+            x[0] = -x[0];
         }
         return x;
     }

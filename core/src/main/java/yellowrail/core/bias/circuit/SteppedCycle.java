@@ -14,6 +14,8 @@ import yellowrail.core.root.UnsettledException;
 final class SteppedCycle {
 
     private static final int MOST_ROUNDS = 40;
+    private static final int STUCK = 8;
+    private static final int PLAIN_CYCLES = 25;
     private static final double CLOSE = 1e-6;
     private static final double NUDGE = 1e-4;
     /** No capacitor stands higher, a doubler's neither, in peaks of the winding. */
@@ -56,6 +58,13 @@ final class SteppedCycle {
                 return told(x, round);
             }
             if (round > 1 && largest > FASTER * before) {
+                derivatives = null;
+            }
+            if (round % STUCK == 0) {
+                // It jumps from one side of a kink to the other: some cycles as they come lead away from there.
+                for (int i = 0; i < PLAIN_CYCLES; i++) {
+                    x = cycle.after(x, null);
+                }
                 derivatives = null;
             }
             before = largest;
