@@ -2,7 +2,6 @@ package yellowrail.web.browser;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
-import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 
@@ -38,22 +37,10 @@ class Screenshots {
             laptop(chromium, "/amps/1/swap?wants=KT88", "swap", ColorScheme.LIGHT);
             laptop(chromium, "/amps/1/load-line", "load-line", ColorScheme.LIGHT);
             laptop(chromium, "/amps/1/iron", "iron", ColorScheme.LIGHT);
-            matched(chromium);
+            laptop(chromium, "/amps/1/bias?wiper=55", "bias", ColorScheme.LIGHT);
             across(chromium);
             practice(chromium.page(url, 1280, 800, ColorScheme.LIGHT), "practice");
         }
-    }
-
-    /** A quad of the drawer matched for an amp. */
-    private void matched(Chromium chromium) {
-        Page page = chromium.laptop(url);
-        page.navigate("/drawer?type=EL34");
-        page.locator("#size").selectOption("4");
-        page.locator("#amp").selectOption(new SelectOption().setLabel("Water mint stereo"));
-        page.locator("#match").click();
-        page.waitForSelector(".groups");
-        page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve("match.png")));
-        page.context().close();
     }
 
     private void across(Chromium chromium) {

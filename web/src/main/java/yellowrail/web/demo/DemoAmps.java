@@ -2,6 +2,7 @@ package yellowrail.web.demo;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.Accepted;
 import yellowrail.core.amp.AmpDefaults;
@@ -53,7 +54,8 @@ final class DemoAmps {
                         OptionalDouble.of(1),
                         OptionalDouble.empty(),
                         OptionalDouble.empty()))
-                .with(DemoFittings.COLD_PAIR);
+                .with(DemoFittings.COLD_PAIR)
+                .with(Optional.of(DemoFittings.BIAS));
     }
 
     AmpSheet quad() {

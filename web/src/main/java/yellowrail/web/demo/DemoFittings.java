@@ -5,6 +5,12 @@ import java.util.OptionalDouble;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Fittings.PinOne;
 import yellowrail.core.amp.Iron;
+import yellowrail.core.bias.wiring.BiasNetwork;
+import yellowrail.core.bias.wiring.BiasNetwork.Kind;
+import yellowrail.core.bias.wiring.BiasSource;
+import yellowrail.core.bias.wiring.BiasSupply;
+import yellowrail.core.bias.wiring.Rectification;
+import yellowrail.core.bias.wiring.Smoothing;
 
 /** What the builder of the workshop has written down of windings, room and wiring; of two amps nothing. */
 final class DemoFittings {
@@ -111,6 +117,14 @@ final class DemoFittings {
             PinOne.UNKNOWN,
             "low and high voltage",
             Iron.UNKNOWN);
+
+    /** A winding of its own, a range pot as a divider; nobody has thought of its wiper yet. */
+    static final BiasSupply BIAS = new BiasSupply(
+            new BiasSource(50, 30, 60, Rectification.HALF_WAVE, OptionalDouble.empty()),
+            new Smoothing(1000, 47e-6, OptionalDouble.of(100), 4700, 47e-6, OptionalDouble.of(100)),
+            BiasNetwork.of(Kind.DIVIDER_POT, 0, 10_000, 27_000),
+            220_000,
+            OptionalDouble.empty());
 
     private DemoFittings() {}
 
