@@ -32,9 +32,7 @@ public final class GridNeeds {
     }
 
     private static Optional<GridNeed.Read> read(SwapAmp amp) {
-        return amp.bias().isCathode()
-                        || amp.biasVolts().isEmpty()
-                        || amp.cathodeAmps().isEmpty()
+        return amp.biasVolts().isEmpty() || amp.cathodeAmps().isEmpty()
                 ? Optional.empty()
                 : Optional.of(new GridNeed.Read(
                         amp.biasVolts().getAsDouble(), amp.cathodeAmps().getAsDouble()));

@@ -27,7 +27,6 @@ import yellowrail.core.bias.wiring.BiasNetwork.Kind;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.PotStand;
 import yellowrail.core.bias.wiring.Rectification;
-import yellowrail.core.quantity.Figures;
 import yellowrail.core.root.UnsettledException;
 import yellowrail.core.station.Station;
 import yellowrail.core.tube.model.KnownModel;
@@ -101,7 +100,7 @@ class BiasController {
                 .addObject("title", words.say(asked.amp().sheet().told()))
                 .addObject("example", asked.amp().example())
                 .addObject("cathode", asked.amp().sheet().bias().isCathode())
-                .addObject("basis", basis(asked))
+                .addObject("basis", bench.basis(asked.amp(), words))
                 .addObject("kinds", Choice.of(Kind.values(), Enum::name, words))
                 .addObject("rectifiers", Choice.of(Rectification.values(), Enum::name, words))
                 .addObject("mains", List.of(new Choice("50", "50 Hz"), new Choice("60", "60 Hz")))
@@ -111,24 +110,6 @@ class BiasController {
                                 .map(KnownModel::type)
                                 .map(type -> new Choice(type, type))
                                 .toList());
-    }
-
-    /** What the needed volts rest on. */
-    private String basis(Asked asked) {
-        BiasService.OnTheBench amp = asked.amp();
-        if (amp.need().isEmpty()) {
-            return words.message(
-                    amp.read() ? "page.bias.no-model" : "page.bias.plates-not-read",
-                    amp.type().name());
-        }
-        GridNeed need = amp.need().get();
-        return words.message(
-                need.read().isPresent() ? "page.bias.by-reading" : "page.bias.by-model",
-                need.type(),
-                Figures.volts(need.plate()),
-                Figures.milliamps(need.amps()),
-                Figures.volts(need.volts()),
-                Figures.fixed(need.plusMinus(), 1));
     }
 
     /** What changes while something is dragged; {@code quick} leaves out faults and proposals. */

@@ -13,6 +13,7 @@ import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.Rectification;
 import yellowrail.core.bias.wiring.Smoothing;
 import yellowrail.core.idle.LastRead;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.swap.GridNeeds;
 import yellowrail.core.swap.SwapAmp;
 import yellowrail.core.tube.TubeType;
@@ -20,6 +21,7 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.words.Words;
 
 /** What the bias bench knows of an amp. */
 @Service
@@ -44,9 +46,16 @@ class BiasService {
      * @param type whose needs are asked for
      * @param need what its grids need; empty where the type has no model or the plates were not read
      * @param read whether the plates were read
+     * @param lift what the cathodes stand at, V
      */
     record OnTheBench(
-            Amp amp, BiasSupply supply, boolean example, TubeType type, Optional<GridNeed> need, boolean read) {
+            Amp amp,
+            BiasSupply supply,
+            boolean example,
+            TubeType type,
+            Optional<GridNeed> need,
+            boolean read,
+            double lift) {
 
         AmpSheet sheet() {
             return amp.sheet();
@@ -73,7 +82,8 @@ class BiasService {
                 sheet.biasSupply().isEmpty(),
                 type,
                 GridNeeds.of(SwapAmp.of(sheet, read), type, isIn),
-                read.plateVolts().isPresent());
+                read.plateVolts().isPresent(),
+                read.cathodeVolts());
     }
 
     /** Something to begin with, which is not this amp's and says so; what its sheet knows is in it. */
@@ -92,6 +102,23 @@ class BiasService {
                 BiasNetwork.of(kind, 0, 10_000, sheet.supply().biasShuntOhms().orElse(22_000)),
                 sheet.fittings().gridLeakOhms().orElse(USUAL_LEAK),
                 OptionalDouble.empty());
+    }
+
+    /** What the needed volts rest on. */
+    String basis(OnTheBench amp, Words words) {
+        if (amp.need().isEmpty()) {
+            return words.message(
+                    amp.read() ? "page.bias.no-model" : "page.bias.plates-not-read",
+                    amp.type().name());
+        }
+        GridNeed need = amp.need().get();
+        return words.message(
+                need.read().isPresent() ? "page.bias.by-reading" : "page.bias.by-model",
+                need.type(),
+                Figures.volts(need.plate()),
+                Figures.milliamps(need.amps()),
+                Figures.volts(need.volts()),
+                Figures.fixed(need.plusMinus(), 1));
     }
 
     /** @return the version now saved; empty where somebody else has saved one in the meantime */

@@ -124,4 +124,19 @@ class BiasPagesTest {
             }
         }
     }
+
+    @Test
+    void aCathodeResistorIsFoundForWhatWasRead() {
+        long amp = amp(BiasKind.FIXED_ADJUSTABLE);
+        assertThat(visitor.page("/amps/" + amp + "/cathode").text()).contains("The plates were not read yet");
+        long run = RunningApplication.bean(RunService.class).begin(amp).id();
+        RunningApplication.bean(RunEntries.class)
+                .enterAsFound(run, "mains 120; plate 400; V1 38mV; V2 38mV; bias -40", OffsetDateTime.now());
+        String page = visitor.page("/amps/" + amp + "/cathode?count=2&own=270").text();
+        assertThat(page)
+                .contains("would be exactly right", "270 ohm", "beside a capacitor", "one tube dead", "mains +10 %");
+        HttpResponse<String> refused = visitor.get("/amps/" + amp + "/cathode?count=0&own=-3");
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("id=\"count-fault\"", "id=\"own-fault\"");
+    }
 }

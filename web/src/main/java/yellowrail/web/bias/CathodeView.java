@@ -1,0 +1,118 @@
+package yellowrail.web.bias;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import yellowrail.core.bias.cathode.CathodeChart;
+import yellowrail.core.bias.cathode.CathodeDesign;
+import yellowrail.core.bias.cathode.CathodeGroup;
+import yellowrail.core.bias.cathode.CathodeIdle;
+import yellowrail.core.bias.need.GridNeed;
+import yellowrail.core.part.TwoResistors;
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.standard.StandardValues;
+import yellowrail.web.chart.Place;
+import yellowrail.web.chart.Plot;
+import yellowrail.web.words.Words;
+
+/**
+ * Cathode resistors as columns of a table, and the crossing of the first of them drawn.
+ *
+ * @param says one sentence
+ * @param pairs the exact value made of two
+ */
+record CathodeView(String says, List<Column> columns, List<String> pairs, Chart chart) {
+
+    /** A resistor and the idle it gives. */
+    record Column(
+            String name,
+            String amps,
+            String plates,
+            boolean over,
+            String lost,
+            String burns,
+            String rating,
+            String bypass,
+            String high,
+            String low,
+            String dead,
+            boolean deadOver) {}
+
+    /** The crossing, in SVG coordinates. */
+    record Chart(Plot frame, List<Plot.Tick> across, List<Plot.Tick> up, String tubes, String resistor, Place idle) {}
+
+    private static final double HIGH = 1.1;
+    private static final double LOW = 0.9;
+
+    static CathodeView of(CathodeDesign design, List<Double> own, GridNeed need, Words words) {
+        double exact = design.exactOhms();
+        List<CathodeIdle> idles = new ArrayList<>();
+        own.forEach(ohms -> idles.add(design.group().at(ohms)));
+        idles.add(design.group().at(exact));
+        idles.addAll(design.around(StandardValues.E12));
+        CathodeIdle first = idles.get(0);
+        return new CathodeView(
+                words.message(
+                        "page.cathode.says",
+                        ohms(exact),
+                        Figures.volts(exact
+                                * design.group().tubes().size()
+                                * idles.get(own.size()).meanAmps())),
+                idles.stream()
+                        .map(idle -> column(design.group(), idle, need, words))
+                        .toList(),
+                TwoResistors.near(exact, StandardValues.E12).stream()
+                        .limit(3)
+                        .map(pair -> words.message(
+                                pair.parallel() ? "page.parts.parallel" : "page.parts.series",
+                                ohms(pair.first()),
+                                ohms(pair.second()),
+                                Figures.fixed(100 * pair.shareOfFirst(), 0)))
+                        .toList(),
+                chart(CathodeChart.of(design.group(), first)));
+    }
+
+    private static Column column(CathodeGroup group, CathodeIdle idle, GridNeed need, Words words) {
+        boolean shared = group.tubes().size() > 1;
+        CathodeIdle dead = shared ? group.withoutOne().at(idle.ohms()) : idle;
+        return new Column(
+                ohms(idle.ohms()),
+                Figures.milliamps(idle.meanAmps()),
+                watts(idle, need),
+                idle.hottestWatts() > need.rated(),
+                Figures.volts(idle.cathodeVolts()),
+                Figures.watts(idle.resistorWatts()),
+                words.message(
+                        "page.cathode.rating",
+                        Figures.in(Unit.WATT, CathodeDesign.rating(idle)),
+                        Figures.in(Unit.WATT, CathodeDesign.ratingBesideCapacitor(idle))),
+                Figures.fixed(Math.ceil(CathodeDesign.bypassVolts(idle)), 0) + " V",
+                watts(group.times(HIGH).at(idle.ohms()), need),
+                watts(group.times(LOW).at(idle.ohms()), need),
+                shared ? watts(dead, need) : "\u2013",
+                shared && dead.hottestWatts() > need.rated());
+    }
+
+    private static String watts(CathodeIdle idle, GridNeed need) {
+        return "%s, %s"
+                .formatted(Figures.watts(idle.hottestWatts()), Figures.percent(idle.hottestWatts() / need.rated()));
+    }
+
+    private static String ohms(double ohms) {
+        return Figures.in(
+                ohms < 1000 ? Unit.OHM : Unit.KILOHM, ohms < 1000 ? Math.rint(ohms) : Math.rint(ohms / 10) * 10);
+    }
+
+    private static Chart chart(CathodeChart chart) {
+        Plot frame = new Plot(560, 300, 60, 16, 14, 44, 0, chart.mostVolts(), 0, chart.mostAmps(), false);
+        return new Chart(
+                frame,
+                frame.across(6, 1),
+                frame.up(5, 1e3),
+                frame.line(chart.tubes()),
+                frame.line(Stream.of(chart.resistor().get(0), chart.resistor().get(1))
+                        .toList()),
+                frame.place(chart.idle()));
+    }
+}
