@@ -1,5 +1,7 @@
 package yellowrail.web.bias;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -35,6 +37,7 @@ record CathodeView(String says, List<Column> columns, List<String> pairs, Chart 
             String rating,
             String bypass,
             String high,
+            boolean highOver,
             String low,
             String dead,
             boolean deadOver) {}
@@ -89,6 +92,7 @@ record CathodeView(String says, List<Column> columns, List<String> pairs, Chart 
                         Figures.in(Unit.WATT, CathodeDesign.ratingBesideCapacitor(idle))),
                 Figures.fixed(Math.ceil(CathodeDesign.bypassVolts(idle)), 0) + " V",
                 watts(group.times(HIGH).at(idle.ohms()), need),
+                group.times(HIGH).at(idle.ohms()).hottestWatts() > need.rated(),
                 watts(group.times(LOW).at(idle.ohms()), need),
                 shared ? watts(dead, need) : "\u2013",
                 shared && dead.hottestWatts() > need.rated());
@@ -100,8 +104,7 @@ record CathodeView(String says, List<Column> columns, List<String> pairs, Chart 
     }
 
     private static String ohms(double ohms) {
-        return Figures.in(
-                ohms < 1000 ? Unit.OHM : Unit.KILOHM, ohms < 1000 ? Math.rint(ohms) : Math.rint(ohms / 10) * 10);
+        return Figures.in(ohms < 1000 ? Unit.OHM : Unit.KILOHM, new BigDecimal(ohms, new MathContext(3)).doubleValue());
     }
 
     private static Chart chart(CathodeChart chart) {
