@@ -118,9 +118,14 @@ public final class BiasRange {
         return (gridNear(to) - gridNear(from)) / ((to - from) * TURN);
     }
 
-    /** What the reservoir stands at with the pot at its coldest stop at the highest mains, or its wiper open, V. */
+    /** Mean volts of the reservoir with the pot at its coldest stop at the highest mains, or its wiper open, V. */
     public double reservoirHigh() {
-        return Math.max(highest.most(), wiperOpen(high, Circuit.RESERVOIR));
+        return Math.max(highest.reservoir(), wiperOpen(high, Circuit.RESERVOIR));
+    }
+
+    /** The same at the top of its ripple: what the capacitor has to bear, V. */
+    public double reservoirMost() {
+        return reservoirHigh() + highest.ripple() / 2;
     }
 
     /** The second capacitor likewise; the reservoir's where it hangs beside that, V. */

@@ -29,7 +29,7 @@ class BiasDesignTest {
             assertThat(each.range().coldestVolts()).isLessThanOrEqualTo(-50);
             assertThat(each.range().hottestVolts()).isGreaterThanOrEqualTo(-38);
             assertThat(each.range().isFailSafe()).isTrue();
-            assertThat(each.range().reservoirHigh())
+            assertThat(each.range().reservoirMost())
                     .isLessThanOrEqualTo(0.9
                             * each.range()
                                     .supply()

@@ -26,7 +26,8 @@ class BiasRangeTest {
         BiasRange range = new BiasRange(Supplies.tapped(), HIGH);
         assertThat(range.coldestVolts()).isCloseTo(-45.7, within(0.05));
         assertThat(range.hottestVolts()).isCloseTo(-31.4, within(0.05));
-        assertThat(range.reservoirHigh()).isBetween(50.2, 50.6);
+        assertThat(range.reservoirHigh()).isCloseTo(50.3, within(0.05));
+        assertThat(range.reservoirMost()).isCloseTo(50.3 + 0.35 * 1.1 / 2, within(0.05));
         assertThat(range.wiperOpenVolts().getAsDouble()).isCloseTo(0, within(0.01));
         assertThat(range.isFailSafe()).isFalse();
 

@@ -34,7 +34,9 @@ record BiasSupplyResponse(
         @Schema(description = "On the reservoir at the worse stop, peak to peak, V")
         double rippleVolts,
 
-        @Schema(description = "On the reservoir at the highest mains, at the coldest stop or with the wiper open, V")
+        @Schema(
+                description =
+                        "On the reservoir at the highest mains, at the coldest stop or with the wiper open, mean, V")
         double reservoirHighVolts,
 
         @Schema(

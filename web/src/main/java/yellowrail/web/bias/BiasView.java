@@ -123,7 +123,7 @@ record BiasView(
         facts.add(fact(
                 words,
                 "reservoir",
-                Figures.volts(range.reservoirHigh()),
+                Figures.volts(range.reservoirMost()),
                 range.supply().smoothing().reservoirRating().isPresent()
                         ? Figures.in(
                                 Unit.VOLT,

@@ -203,7 +203,7 @@ public final class BiasDesign {
         BiasRange first = new BiasRange(raw, high);
         BiasSupply safe = Remedies.failSafe(first).orElse(raw);
         BiasRange range = new BiasRange(safe, high);
-        BiasSupply rated = rated(safe, range.reservoirHigh());
+        BiasSupply rated = rated(safe, range.reservoirMost());
         BiasRange last = rated.equals(safe) ? range : new BiasRange(rated, high);
         if (!last.isFailSafe()
                 || last.coldestVolts() > wish.coldest()

@@ -107,7 +107,7 @@ public final class BiasReview {
 
     private void capacitors() {
         Smoothing smoothing = supply.smoothing();
-        capacitor(PartKind.RESERVOIR, range.reservoirHigh(), smoothing.reservoirRating());
+        capacitor(PartKind.RESERVOIR, range.reservoirMost(), smoothing.reservoirRating());
         if (smoothing.second() > 0) {
             capacitor(PartKind.SECOND, range.secondHigh(), smoothing.secondRating());
         }
@@ -118,7 +118,7 @@ public final class BiasReview {
                 .mapToDouble(SteadyState::most)
                 .max()
                 .orElse(0);
-        if (worst > LIFTS * range.reservoirHigh()) {
+        if (worst > LIFTS * range.reservoirMost()) {
             remarks.add(new BiasRemark.RisesInAFault(PartKind.RESERVOIR, worst));
         }
     }
