@@ -37,6 +37,7 @@ public final class BiasRange {
     private final SteadyState coldest;
     private final SteadyState hottest;
     private final SteadyState highest;
+    private final OptionalDouble wiperOpen;
 
     /** @param high the highest mains this house sees, over the sheet's, &ge; 1 */
     public BiasRange(BiasSupply supply, double high) {
@@ -46,6 +47,7 @@ public final class BiasRange {
         this.coldest = at(PotStand.COLDEST);
         this.hottest = at(PotStand.HOTTEST);
         this.highest = SteadyStateSolver.solve(supply.circuit(PotStand.COLDEST, high));
+        this.wiperOpen = worstOfOpenWipers();
     }
 
     /** A supply with the AC side of this one, or the same with a part gone, as fast as it can be had. */
@@ -146,6 +148,10 @@ public final class BiasRange {
      * What the worst placed grid gets when a wiper loses its track, V, negative or 0; empty where there is no wiper.
      */
     public OptionalDouble wiperOpenVolts() {
+        return wiperOpen;
+    }
+
+    private OptionalDouble worstOfOpenWipers() {
         return Fault.wipers(supply).stream()
                 .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.COLDEST, 1))))
                 .flatMap(state -> state.circuit().grids().stream().map(node -> -state.volts(node)))
@@ -155,7 +161,7 @@ public final class BiasRange {
 
     /** Whether a worn wiper leaves every grid at the coldest volts or colder. */
     public boolean isFailSafe() {
-        return wiperOpenVolts().isEmpty() || wiperOpenVolts().getAsDouble() <= coldestVolts() * (1 - AS_COLD);
+        return wiperOpen.isEmpty() || wiperOpen.getAsDouble() <= coldestVolts() * (1 - AS_COLD);
     }
 
     /** What each resistor burns at the worse stop, W, in the order of the circuit; the ends of a track are one pot. */

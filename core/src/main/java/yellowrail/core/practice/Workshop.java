@@ -47,6 +47,7 @@ public final class Workshop {
     private final TubeType type;
     private final PentodeModel typical;
     private final double source;
+    private final BiasSupply biasSupply;
 
     public Workshop(Exercise exercise, long seed) {
         this.exercise = exercise;
@@ -59,6 +60,7 @@ public final class Workshop {
         this.source = Math.min(
                 440 + 40 * chance.nextDouble(),
                 0.98 * type.customaryRating().screenVolts().orElse(500) + 45);
+        this.biasSupply = new PracticeBias(COLDEST * middle()).supply();
     }
 
     /** What the builder is told about it; with a hidden fault some of it is wrong. */
@@ -85,7 +87,7 @@ public final class Workshop {
      * The bias supply as the builder is told of it: a tap, a pot as a divider, and nothing that holds an open wiper.
      */
     BiasSupply biasSupply() {
-        return new PracticeBias(COLDEST * middle()).supply();
+        return biasSupply;
     }
 
     /** Plate voltage that already stands in the log, taken with the tubes pulled, V. */

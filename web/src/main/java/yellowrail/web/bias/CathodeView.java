@@ -78,6 +78,7 @@ record CathodeView(String says, List<Column> columns, List<String> pairs, Chart 
 
     private static Column column(CathodeGroup group, CathodeIdle idle, GridNeed need, Words words) {
         boolean shared = group.tubes().size() > 1;
+        CathodeIdle high = group.times(HIGH).at(idle.ohms());
         CathodeIdle dead = shared ? group.withoutOne().at(idle.ohms()) : idle;
         return new Column(
                 ohms(idle.ohms()),
@@ -91,8 +92,8 @@ record CathodeView(String says, List<Column> columns, List<String> pairs, Chart 
                         Figures.in(Unit.WATT, CathodeDesign.rating(idle)),
                         Figures.in(Unit.WATT, CathodeDesign.ratingBesideCapacitor(idle))),
                 Figures.fixed(Math.ceil(CathodeDesign.bypassVolts(idle)), 0) + " V",
-                watts(group.times(HIGH).at(idle.ohms()), need),
-                group.times(HIGH).at(idle.ohms()).hottestWatts() > need.rated(),
+                watts(high, need),
+                high.hottestWatts() > need.rated(),
                 watts(group.times(LOW).at(idle.ohms()), need),
                 shared ? watts(dead, need) : "\u2013",
                 shared && dead.hottestWatts() > need.rated());

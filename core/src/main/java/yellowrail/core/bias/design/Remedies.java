@@ -44,7 +44,7 @@ public final class Remedies {
 
     /**
      * The supply with so much more between the hot end of its pot and ground that the hottest stop stays below the
-     * rating at the highest mains; empty where no standard value does without losing what the tubes need.
+     * rating; empty where no standard value does without losing what the tubes need.
      */
     public static Optional<BiasSupply> endStop(BiasRange range, GridNeed need) {
         BiasSupply supply = range.supply();

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import yellowrail.core.bias.circuit.Circuit;
 import yellowrail.core.bias.circuit.SteadyState;
 import yellowrail.core.bias.circuit.SteadyStateSolver;
 import yellowrail.core.bias.need.GridNeed;
@@ -35,14 +34,13 @@ public final class FaultTable {
         return Fault.all(supply).stream().map(this::effect).toList();
     }
 
-    private record Grid(double mean, double ripple, double[] wave) {}
+    private record Grid(double mean, double[] wave) {}
 
     /** The grid that is left least negative. */
     private static Grid worst(SteadyState state) {
         return state.circuit().grids().stream()
                 .map(node -> new Grid(
                         -state.volts(node),
-                        state.ripple(node),
                         Arrays.stream(state.wave(node)).map(volts -> -volts).toArray()))
                 .max(Comparator.comparingDouble(Grid::mean))
                 .orElseThrow();
@@ -58,10 +56,7 @@ public final class FaultTable {
         return new FaultEffect(
                 fault,
                 Math.min(0, grid.mean()),
-                grid.ripple(),
                 state.most(),
-                supply.smoothing().feedOhms() > 0 ? state.volts(Circuit.SUPPLY) : state.most(),
-                state.seriesWatts(),
                 need.isEmpty()
                         ? OptionalDouble.empty()
                         : OptionalDouble.of(need.get().amps(grid.wave())),

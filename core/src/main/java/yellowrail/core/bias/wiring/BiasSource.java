@@ -12,10 +12,4 @@ import java.util.OptionalDouble;
  * @param coupling capacitor that couples the winding, F; empty where it is joined
  */
 public record BiasSource(
-        double volts, double ohms, double hertz, Rectification rectification, OptionalDouble coupling) {
-
-    /** The same at another mains. */
-    public BiasSource times(double ratio) {
-        return new BiasSource(volts * ratio, ohms, hertz, rectification, coupling);
-    }
-}
+        double volts, double ohms, double hertz, Rectification rectification, OptionalDouble coupling) {}

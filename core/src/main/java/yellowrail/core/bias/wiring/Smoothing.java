@@ -24,10 +24,6 @@ public record Smoothing(
         return new Smoothing(ohms, reservoir, reservoirRating, feedOhms, second, secondRating);
     }
 
-    public Smoothing withFeed(double ohms) {
-        return new Smoothing(seriesOhms, reservoir, reservoirRating, ohms, second, secondRating);
-    }
-
     /** With a reservoir rated for so many volts. */
     public Smoothing withRating(double volts) {
         return new Smoothing(seriesOhms, reservoir, OptionalDouble.of(volts), feedOhms, second, secondRating);
