@@ -35,6 +35,9 @@ public record AmpSheet(
 
     public static final int MOST_SOCKETS = 8;
 
+    /** Mains of more volts have 50 Hz, V. */
+    private static final double LOW_MAINS = 180;
+
     public String name() {
         return identity.name();
     }
@@ -81,6 +84,11 @@ public record AmpSheet(
 
     public double mainsVolts() {
         return measuring.mainsVolts();
+    }
+
+    /** Of the mains, taken from their volts, Hz. */
+    public double mainsHertz() {
+        return mainsVolts() > LOW_MAINS ? 50 : 60;
     }
 
     public double settleMinutes() {

@@ -122,6 +122,22 @@ public record Supply(
                 bridge);
     }
 
+    /** The same with another winding, V RMS; or as it is where none is given. */
+    public Supply withSecondary(OptionalDouble volts) {
+        return new Supply(
+                rectifier,
+                standby,
+                volts.isPresent() ? volts : secondaryVolts,
+                capacitorVolts,
+                otherAmps,
+                resistorWatts,
+                biasFeedOhms,
+                biasShuntOhms,
+                regulation,
+                behindStandby,
+                bridge);
+    }
+
     /** The same with another rectifier. */
     public Supply with(Rectifier other) {
         return new Supply(

@@ -145,6 +145,16 @@ public final class Figures {
                 : "";
     }
 
+    /** To so many significant digits. */
+    public static double rounded(double value, int digits) {
+        return new BigDecimal(value).round(new MathContext(digits)).doubleValue();
+    }
+
+    /** A resistance to three digits, in ohm below a thousand: {@code 187 ohm}, {@code 4.7 k}. */
+    public static String resistance(double ohms) {
+        return in(ohms < Unit.KILOHM.toSi(1) ? Unit.OHM : Unit.KILOHM, rounded(ohms, 3));
+    }
+
     /** Up to five significant digits, without idle zeros or exponent. */
     public static String plain(double value) {
         if (value == 0) {

@@ -1,8 +1,7 @@
 package yellowrail.core.schematic;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.Optional;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.timeline.Freshness;
 import yellowrail.core.walk.NodeStanding;
 
@@ -62,7 +61,7 @@ public record Probed(
 
     /** What was scaled to a mains is no surer than that. */
     private static double threeDigits(double volts) {
-        return new BigDecimal(volts).round(new MathContext(3)).doubleValue();
+        return Figures.rounded(volts, 3);
     }
 
     private static Optional<SchematicFinding> how(NodeStanding standing) {

@@ -20,7 +20,13 @@ public enum StandardValues {
 
     private static final int LOWEST_DECADE = -1;
     private static final int HIGHEST_DECADE = 6;
-    private static final List<Double> WATTS =
+    /** Ratings of capacitors as they are sold, V. */
+    public static final List<Double> CAPACITOR_VOLTS = List.of(
+            16.0, 25.0, 35.0, 50.0, 63.0, 80.0, 100.0, 160.0, 200.0, 250.0, 350.0, 400.0, 450.0, 500.0, 550.0, 600.0,
+            800.0);
+
+    /** Ratings of resistors as they are sold, W. */
+    public static final List<Double> WATTS =
             List.of(0.25, 0.5, 1.0, 2.0, 3.0, 5.0, 7.0, 10.0, 15.0, 20.0, 25.0, 50.0, 100.0);
 
     private final double[] mantissas;

@@ -90,8 +90,7 @@ class BiasService {
     private static BiasSupply example(AmpSheet sheet) {
         Kind kind = sheet.pots().isEmpty() ? Kind.FIXED : Kind.DIVIDER_POT;
         return new BiasSupply(
-                new BiasSource(
-                        50, 30, sheet.mainsVolts() > 180 ? 50 : 60, Rectification.HALF_WAVE, OptionalDouble.empty()),
+                new BiasSource(50, 30, sheet.mainsHertz(), Rectification.HALF_WAVE, OptionalDouble.empty()),
                 new Smoothing(
                         1000,
                         47e-6,

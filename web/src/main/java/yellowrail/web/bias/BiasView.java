@@ -1,7 +1,5 @@
 package yellowrail.web.bias;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -133,9 +131,9 @@ record BiasView(
         return facts;
     }
 
-    /** Three digits are all that such a figure deserves. */
+    /** Two digits are all that such a figure deserves. */
     private static double round(double value) {
-        return value == 0 ? 0 : new BigDecimal(value, new MathContext(2)).doubleValue();
+        return Figures.rounded(value, 2);
     }
 
     private static Fact fact(Words words, String name, Object... values) {

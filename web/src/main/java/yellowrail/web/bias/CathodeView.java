@@ -1,7 +1,5 @@
 package yellowrail.web.bias;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -58,7 +56,7 @@ record CathodeView(String says, List<Column> columns, List<String> pairs, Chart 
         return new CathodeView(
                 words.message(
                         "page.cathode.says",
-                        ohms(exact),
+                        Figures.resistance(exact),
                         Figures.volts(exact
                                 * design.group().tubes().size()
                                 * idles.get(own.size()).meanAmps())),
@@ -69,8 +67,8 @@ record CathodeView(String says, List<Column> columns, List<String> pairs, Chart 
                         .limit(3)
                         .map(pair -> words.message(
                                 pair.parallel() ? "page.parts.parallel" : "page.parts.series",
-                                ohms(pair.first()),
-                                ohms(pair.second()),
+                                Figures.resistance(pair.first()),
+                                Figures.resistance(pair.second()),
                                 Figures.fixed(100 * pair.shareOfFirst(), 0)))
                         .toList(),
                 chart(CathodeChart.of(design.group(), first)));
@@ -81,7 +79,7 @@ record CathodeView(String says, List<Column> columns, List<String> pairs, Chart 
         CathodeIdle high = group.times(HIGH).at(idle.ohms());
         CathodeIdle dead = shared ? group.withoutOne().at(idle.ohms()) : idle;
         return new Column(
-                ohms(idle.ohms()),
+                Figures.resistance(idle.ohms()),
                 Figures.milliamps(idle.meanAmps()),
                 watts(idle, need),
                 idle.hottestWatts() > need.rated(),
@@ -102,10 +100,6 @@ record CathodeView(String says, List<Column> columns, List<String> pairs, Chart 
     private static String watts(CathodeIdle idle, GridNeed need) {
         return "%s, %s"
                 .formatted(Figures.watts(idle.hottestWatts()), Figures.percent(idle.hottestWatts() / need.rated()));
-    }
-
-    private static String ohms(double ohms) {
-        return Figures.in(ohms < 1000 ? Unit.OHM : Unit.KILOHM, new BigDecimal(ohms, new MathContext(3)).doubleValue());
     }
 
     private static Chart chart(CathodeChart chart) {

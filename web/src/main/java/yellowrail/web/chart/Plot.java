@@ -118,7 +118,8 @@ public record Plot(
     public List<Tick> across(int about, double in) {
         List<Double> values = logarithmic ? decades(in) : steps(fromX * in, toX * in, about);
         return values.stream()
-                .map(value -> new Tick(px(x(value / in)), written(value), upright(value / in)))
+                .map(value -> new Tick(
+                        px(x(value / in)), logarithmic ? Figures.plain(value) : written(value), upright(value / in)))
                 .toList();
     }
 

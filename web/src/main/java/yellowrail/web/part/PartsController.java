@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -13,9 +12,11 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import yellowrail.core.amp.MeterAccuracy;
 import yellowrail.core.part.ColourCode;
 import yellowrail.core.part.ColourCode.Colour;
+import yellowrail.core.part.DrawerText;
+import yellowrail.core.part.Joined;
+import yellowrail.core.part.ResistorBank;
 import yellowrail.core.part.SenseResistor;
 import yellowrail.core.part.SenseResistor.Kind;
 import yellowrail.core.part.TwoResistors;
@@ -46,6 +47,10 @@ class PartsController {
             "drive",
             "150",
             "wanted",
+            "",
+            "drawer",
+            "",
+            "burns",
             "");
     private static final int MOST_BANDS = 5;
 
@@ -68,6 +73,9 @@ class PartsController {
         double idle = read.required("idle", typed.get("idle"), Unit.MILLIAMP, 1, 2000);
         double drive = read.required("drive", typed.get("drive"), Unit.MILLIAMP, 1, 5000);
         OptionalDouble wanted = read.number("wanted", typed.get("wanted"), Unit.OHM, 1, 1_000_000);
+        List<Joined.One> drawer = DrawerText.read("drawer", typed.get("drawer"), faults);
+        double burns =
+                read.number("burns", typed.get("burns"), Unit.WATT, 0, 1000).orElse(0);
         List<Colour> bands = bands(sent);
         ModelAndView page = new ModelAndView("part/page")
                 .addObject("rail", Rail.plain(words.message("page.parts.title")))
@@ -85,13 +93,10 @@ class PartsController {
         if (!faults.any()) {
             page.addObject(
                             "senses",
-                            Stream.of(ohms, 1.0, 10.0)
-                                    .distinct()
-                                    .map(each -> SenseView.of(
-                                            new SenseResistor(each, tolerance, watts, kind), idle, drive, words))
-                                    .toList())
+                            SenseView.beside(new SenseResistor(ohms, tolerance, watts, kind), idle, drive, words))
                     .addObject("says", words.message("page.parts.fuse." + (kind == Kind.FUSIBLE ? "made" : "not-made")))
-                    .addObject("values", wanted.isPresent() ? values(wanted.getAsDouble()) : List.of());
+                    .addObject("values", wanted.isPresent() ? values(wanted.getAsDouble()) : List.of())
+                    .addObject("banks", banks(drawer, wanted, burns));
         }
         page.setStatus(faults.any() ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
         return page;
@@ -138,6 +143,16 @@ class PartsController {
             values.add(ValueView.of(pair, ohms, words));
         }
         return values;
+    }
+
+    /** What of the drawer makes it; null where nothing was asked. */
+    private List<ValueView> banks(List<Joined.One> drawer, OptionalDouble wanted, double burns) {
+        return drawer.isEmpty() || wanted.isEmpty()
+                ? null
+                : new ResistorBank(drawer)
+                        .near(wanted.getAsDouble(), burns).stream()
+                                .map(joined -> ValueView.of(joined, wanted.getAsDouble()))
+                                .toList();
     }
 
     /** A band of the drawn resistor. */
@@ -199,6 +214,10 @@ class PartsController {
                     List.of());
         }
 
+        static ValueView of(Joined joined, double wanted) {
+            return new ValueView(joined.written(), told(joined.ohms()), off(joined.ohms(), wanted), List.of());
+        }
+
         private static String told(double ohms) {
             return Figures.in(ohms < 1000 ? Unit.OHM : Unit.KILOHM, Math.round(ohms * 1000) / 1000.0);
         }
@@ -206,41 +225,6 @@ class PartsController {
         private static String off(double value, double wanted) {
             double off = 100 * (value / wanted - 1);
             return (off >= 0 ? "+" : "") + Figures.fixed(off, 2) + " %";
-        }
-    }
-
-    /** A sense resistor as a column of the table. */
-    record SenseView(
-            String name,
-            String shows,
-            String count,
-            String plusMinus,
-            String idle,
-            String drive,
-            String rated,
-            String opens,
-            boolean over) {
-
-        static SenseView of(SenseResistor resistor, double idle, double drive, Words words) {
-            MeterAccuracy meter = MeterAccuracy.ORDINARY;
-            Optional<Unit> small = Optional.of(Unit.MILLIVOLT).filter(unit -> resistor.volts(idle) < 1);
-            return new SenseView(
-                    Figures.in(Unit.OHM, resistor.ohms()),
-                    Figures.toTurnTo(small.orElse(Unit.VOLT), resistor.volts(idle)),
-                    Figures.in(Unit.MILLIAMP, resistor.count(meter)),
-                    Figures.fixed(100 * resistor.plusMinus(idle, meter), 1) + " %",
-                    milliwatts(resistor.watts(idle)),
-                    milliwatts(resistor.watts(drive)),
-                    Figures.fixed(Unit.MILLIAMP.fromSi(resistor.ratedAmps()), 0) + " mA",
-                    words.message(
-                            "page.parts.opens-between",
-                            Figures.fixed(resistor.opensFrom(), 2),
-                            Figures.fixed(resistor.opensBy(), 2)),
-                    resistor.watts(drive) > resistor.ratedWatts());
-        }
-
-        private static String milliwatts(double watts) {
-            return watts < 0.1 ? Figures.fixed(1000 * watts, 0) + " mW" : Figures.fixed(watts, 2) + " W";
         }
     }
 }

@@ -33,10 +33,6 @@ public final class BiasDesign {
     /** Linear pots as they are sold, ohm. */
     public static final List<Double> POTS = List.of(5e3, 10e3, 20e3, 22e3, 25e3, 47e3, 50e3, 100e3);
 
-    /** As they are sold, V. */
-    private static final List<Double> CAPACITOR_VOLTS =
-            List.of(16.0, 25.0, 35.0, 50.0, 63.0, 80.0, 100.0, 160.0, 200.0, 250.0, 350.0, 450.0);
-
     /** So much of its rating a capacitor may stand at. */
     public static final double OF_RATING = 0.9;
 
@@ -230,7 +226,7 @@ public final class BiasDesign {
 
     /** The smallest usual rating that stands nine tenths loaded at most, V. */
     public static double ratingFor(double volts) {
-        return CAPACITOR_VOLTS.stream()
+        return StandardValues.CAPACITOR_VOLTS.stream()
                 .filter(rating -> volts <= OF_RATING * rating)
                 .findFirst()
                 .orElse(volts / OF_RATING);
