@@ -166,27 +166,42 @@ public final class BiasRange {
 
     /** What each resistor burns at the worse stop, W, in the order of the circuit; the ends of a track are one pot. */
     public Map<Part, Double> watts(double mains) {
+        return worst(mains, false);
+    }
+
+    /**
+     * What each has to be rated for, W: what it burns; a pot what all of its track would burn with the current of the
+     * part that carries it, for a track does not spread its heat.
+     */
+    public Map<Part, Double> worked(double mains) {
+        return worst(mains, true);
+    }
+
+    private Map<Part, Double> worst(double mains, boolean wholeTracks) {
         Map<Part, Double> most = new LinkedHashMap<>();
         for (PotStand stand : List.of(PotStand.COLDEST, PotStand.at(0.5), PotStand.HOTTEST)) {
-            Map<Part, Double> here = watts(SteadyStateSolver.solve(supply.circuit(stand, mains)));
+            Map<Part, Double> here = watts(SteadyStateSolver.solve(supply.circuit(stand, mains)), wholeTracks);
             here.forEach((part, watts) -> most.merge(part, watts, Math::max));
         }
         return most;
     }
 
-    private Map<Part, Double> watts(SteadyState state) {
+    private Map<Part, Double> watts(SteadyState state, boolean wholeTracks) {
         Map<Part, Double> watts = new LinkedHashMap<>();
         if (supply.smoothing().seriesOhms() > 0) {
             watts.put(Part.of(PartKind.SERIES), state.seriesWatts());
         }
         for (Leg leg : state.circuit().legs()) {
-            Part part = leg.part();
-            switch (part.kind()) {
+            Part part = new Part(leg.part().kind().whole(), leg.part().number());
+            switch (leg.part().kind()) {
                 case WIPER, BALANCE_WIPER, METER, LEAK -> {}
-                case POT_HOT_END ->
-                    watts.merge(new Part(PartKind.POT_COLD_END, part.number()), state.watts(leg), Double::sum);
-                case BALANCE_SECOND_END ->
-                    watts.merge(Part.of(PartKind.BALANCE_FIRST_END), state.watts(leg), Double::sum);
+                case POT_COLD_END, POT_HOT_END, BALANCE_FIRST_END, BALANCE_SECOND_END -> {
+                    double track = part.kind() == PartKind.POT
+                            ? supply.network().pot()
+                            : supply.network().balance();
+                    double share = wholeTracks ? track / leg.ohms() : 1;
+                    watts.merge(part, share * state.watts(leg), wholeTracks ? Math::max : Double::sum);
+                }
                 default -> watts.merge(part, state.watts(leg), Double::sum);
             }
         }

@@ -166,6 +166,10 @@ public sealed interface MoveFinding extends Finding {
     record BeyondTheStop(
             @In(Unit.VOLT) double needed, @In(Unit.VOLT) double stop) implements MoveFinding {}
 
+    /** As the bias supply on the bench would give, parts at their marked values. */
+    record BeyondTheComputedStop(
+            @In(Unit.VOLT) double needed, @In(Unit.VOLT) double stop) implements MoveFinding {}
+
     record BeyondTheStopReading(String point, Shown needed, Shown stop) implements MoveFinding {}
 
     record BalanceOutOfReach(String point) implements MoveFinding {}

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.BiasStops;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.School;
@@ -221,9 +222,20 @@ final class MoveNotes {
         if (hot.isPresent() && needed > hot.getAsDouble()) {
             return Optional.of(new MoveFinding.BeyondTheStop(needed, hot.getAsDouble()));
         }
-        return cold.isPresent() && needed < cold.getAsDouble()
-                ? Optional.of(new MoveFinding.BeyondTheStop(needed, cold.getAsDouble()))
-                : Optional.empty();
+        if (cold.isPresent() && needed < cold.getAsDouble()) {
+            return Optional.of(new MoveFinding.BeyondTheStop(needed, cold.getAsDouble()));
+        }
+        return cold.isPresent() && hot.isPresent() ? Optional.empty() : beyondComputed(needed);
+    }
+
+    /** Nothing was read at the stops: by more than its parts may be off beyond what the bias supply would give. */
+    private Optional<Finding> beyondComputed(double needed) {
+        return BiasStops.computed(sheet)
+                .flatMap(stops -> needed > (1 - BiasStops.PARTS) * stops.hottest()
+                        ? Optional.of(new MoveFinding.BeyondTheComputedStop(needed, stops.hottest()))
+                        : needed < (1 + BiasStops.PARTS) * stops.coldest()
+                                ? Optional.of(new MoveFinding.BeyondTheComputedStop(needed, stops.coldest()))
+                                : Optional.empty());
     }
 
     private Optional<Finding> beyondStop(NextMove.Step step) {

@@ -20,6 +20,9 @@ public sealed interface BiasFinding extends Finding {
 
     record MadeByResistor(BiasFinding about, Optional<BiasFinding> before) implements BiasFinding {}
 
+    /** Not read, but computed of the supply that is kept with the amp. */
+    record StopsComputed() implements BiasFinding {}
+
     record StopsNotRead(BiasFinding about, Optional<BiasFinding> before) implements BiasFinding {}
 
     record Reaches(

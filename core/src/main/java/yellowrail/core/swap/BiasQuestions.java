@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.BiasStops;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.standard.StandardValues;
 import yellowrail.core.tube.Rating;
@@ -41,6 +43,11 @@ final class BiasQuestions {
                 : new Finding[] {model, new BiasFinding.ScreensTaken()};
     }
 
+    private static Finding[] withStops(Finding[] source) {
+        return Stream.concat(Stream.of(source), Stream.of(new BiasFinding.StopsComputed()))
+                .toArray(Finding[]::new);
+    }
+
     Line gridVolts() {
         OptionalDouble needed = there.needed();
         if (needed.isEmpty()) {
@@ -62,23 +69,21 @@ final class BiasQuestions {
         return answer(volts, plate, about, before)
                 .with(about)
                 .by(new BiasFinding.GridByModel(amp.aim(wants, plate), plate, amp.screenOr(plate), volts))
-                .from(source());
+                .from(amp.stops().filter(BiasStops::computed).isPresent() ? withStops(source()) : source());
     }
 
     private Line answer(double volts, double plate, BiasFinding about, Optional<BiasFinding> before) {
         if (amp.bias().isCathode()) {
             return Line.of(SwapQuestion.GRID_VOLTS, Outcome.HOLDS, new BiasFinding.MadeByResistor(about, before));
         }
-        OptionalDouble cold = amp.fittings().biasColdest();
-        OptionalDouble hot = amp.fittings().biasHottest();
-        if (cold.isEmpty() || hot.isEmpty()) {
+        if (amp.stops().isEmpty()) {
             return Line.of(
                     SwapQuestion.GRID_VOLTS,
                     Outcome.UNKNOWN,
                     andSetting(new BiasFinding.StopsNotRead(about, before), plate));
         }
-        double coldest = cold.getAsDouble();
-        double hottest = hot.getAsDouble();
+        double coldest = amp.stops().get().coldest();
+        double hottest = amp.stops().get().hottest();
         boolean reaches = volts - spread >= coldest && volts + spread <= hottest;
         return Line.of(
                 SwapQuestion.GRID_VOLTS,

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.BiasStops;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.Fittings;
@@ -32,6 +33,7 @@ import yellowrail.core.tube.TubeType;
  * @param mostAmps DC the transformer or choke is rated for, A
  * @param target the school's window
  * @param fittings what else it meets
+ * @param stops what its bias pot reaches; empty where that is not known
  * @param testPoint where its current is read; empty where that is not known
  */
 public record SwapAmp(
@@ -51,7 +53,8 @@ public record SwapAmp(
         OptionalDouble mostAmps,
         Target target,
         Fittings fittings,
-        Optional<TestPoint> testPoint) {
+        Optional<TestPoint> testPoint,
+        Optional<BiasStops> stops) {
 
     /**
      * Where a current is read.
@@ -109,7 +112,8 @@ public record SwapAmp(
                 mostAmps,
                 target,
                 fittings,
-                Optional.empty());
+                Optional.empty(),
+                BiasStops.read(fittings));
     }
 
     /** @param read what was read in the amp last */
@@ -135,7 +139,8 @@ public record SwapAmp(
                 sheet.mostRailAmps(),
                 sheet.target(),
                 sheet.fittings(),
-                testPoint(sheet));
+                testPoint(sheet),
+                BiasStops.of(sheet));
     }
 
     /** Where a cathode current is what is read, and its resistance is known. */

@@ -43,7 +43,17 @@ public enum Hardware {
         add(parts, SOCKETS, List.of(before.sockets(), before.topology()), List.of(after.sockets(), after.topology()));
         add(parts, POTS, pots(before), pots(after));
         add(parts, BIAS, bias(before), bias(after));
+        if (isOtherSupply(before, after)) {
+            parts.add(BIAS);
+        }
         return parts;
+    }
+
+    /** A supply that is drawn for the first time was there before. */
+    private static boolean isOtherSupply(AmpSheet before, AmpSheet after) {
+        return before.biasSupply().isPresent()
+                && after.biasSupply().isPresent()
+                && !before.biasSupply().get().isWiredAs(after.biasSupply().get());
     }
 
     private static void add(Set<Hardware> parts, Hardware part, Object before, Object after) {

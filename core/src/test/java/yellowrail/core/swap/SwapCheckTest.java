@@ -11,6 +11,7 @@ import yellowrail.core.Amps;
 import yellowrail.core.Told;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.BiasStops;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.Fittings;
@@ -19,6 +20,7 @@ import yellowrail.core.amp.Iron;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.bias.Supplies;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.idle.IdleFinding;
 import yellowrail.core.idle.LastRead;
@@ -318,6 +320,19 @@ class SwapCheckTest {
         assertThat(SwapAmp.of(sheet, LastRead.of(Amps.stage(sheet), Optional.empty()))
                         .plateVolts())
                 .isEmpty();
+    }
+
+    /** A kept supply tells the stops where nobody has read them: -45.7 to -31.4 V. */
+    @Test
+    void theStopsAreComputedOfTheSupplyThatIsKept() {
+        AmpSheet sheet = Amps.pair().with(Optional.of(Supplies.tapped()));
+        SwapAmp amp = SwapAmp.of(sheet, read(sheet, "V1 36.4", "V2 33.9", "plate 452", "bias -46.8"));
+        assertThat(line(swap(amp, "6L6GC", "KT88"), SwapQuestion.GRID_VOLTS).source())
+                .contains(new BiasFinding.StopsComputed());
+        BiasStops stops = BiasStops.of(sheet).orElseThrow();
+        assertThat(stops.coldest()).isCloseTo(-45.7, within(0.05));
+        assertThat(stops.hottest()).isCloseTo(-31.4, within(0.05));
+        assertThat(BiasStops.disagreement(sheet)).isEmpty();
     }
 
     private static LastRead read(AmpSheet sheet, String... lines) {

@@ -43,6 +43,7 @@ final class BiasSupplyRequestReader {
         OptionalDouble rating = fields.number(BiasSupplyShape.RESERVOIR_RATED_VOLTS);
         double feed = or(fields, BiasSupplyShape.FEED_OHMS, 0);
         double second = or(fields, BiasSupplyShape.SECOND, 0);
+        OptionalDouble secondRating = fields.number(BiasSupplyShape.SECOND_RATED_VOLTS);
         Optional<Supplier<BiasNetwork>> network =
                 fields.object(BiasSupplyShape.NETWORK).map(BiasSupplyRequestReader::network);
         double leak = or(fields, BiasSupplyShape.LEAK_OHMS, 0);
@@ -56,7 +57,7 @@ final class BiasSupplyRequestReader {
                                 hertz,
                                 Rectification.valueOf(constant(rectifier)),
                                 coupling.isPresent() ? OptionalDouble.of(MICRO * coupling.getAsDouble()) : coupling),
-                        new Smoothing(series, MICRO * reservoir, rating, feed, MICRO * second, OptionalDouble.empty()),
+                        new Smoothing(series, MICRO * reservoir, rating, feed, MICRO * second, secondRating),
                         network.orElseThrow().get(),
                         leak,
                         OptionalDouble.empty()),

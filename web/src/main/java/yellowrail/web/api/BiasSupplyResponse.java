@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.bias.BiasRange;
 import yellowrail.core.bias.circuit.Part;
-import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.fault.FaultEffect;
 import yellowrail.core.bias.fault.FaultTable;
 import yellowrail.core.bias.review.BiasReview;
@@ -110,8 +109,8 @@ record BiasSupplyResponse(
                 needed.isEmpty() ? null : range.reaches(needed.getAsDouble()),
                 travel.isEmpty() ? null : round(Unit.PERCENT.fromSi(travel.getAsDouble())),
                 range.watts(1).entrySet().stream()
-                        .map(part ->
-                                new Watts(name(part.getKey()), round(part.getValue()), round(high.get(part.getKey()))))
+                        .map(part -> new Watts(
+                                Code.of(part.getKey().kind()), round(part.getValue()), round(high.get(part.getKey()))))
                         .toList(),
                 new FaultTable(asked.supply(), PotStand.at(0.5), Optional.empty())
                         .effects().stream().map(BiasSupplyResponse::failed).toList(),
@@ -131,11 +130,6 @@ record BiasSupplyResponse(
 
     private static Found found(Finding finding, Words words) {
         return new Found(finding.code(), words.say(finding));
-    }
-
-    /** Both ends of a track are one pot. */
-    private static String name(Part part) {
-        return part.kind() == PartKind.POT_COLD_END ? "pot" : Code.of(part.kind());
     }
 
     private static Double orNull(OptionalDouble value) {

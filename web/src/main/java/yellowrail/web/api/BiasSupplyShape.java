@@ -51,6 +51,8 @@ final class BiasSupplyShape {
             JsonField.number("feedOhms", 0, MOST_OHMS).usually(0).told("Between the two capacitors");
     static final JsonField SECOND =
             JsonField.number("secondMicrofarads", 0, 10_000).usually(0).told("Behind feedOhms");
+    static final JsonField SECOND_RATED_VOLTS =
+            JsonField.number("secondRatedVolts", 1, 1000).like(63);
     static final JsonField NETWORK = JsonField.object("network", NETWORK_SHAPE).needed();
     static final JsonField LEAK_OHMS = JsonField.number("leakOhms", 0, MOST_OHMS)
             .usually(0)
@@ -75,6 +77,7 @@ final class BiasSupplyShape {
             RESERVOIR_RATED_VOLTS,
             FEED_OHMS,
             SECOND,
+            SECOND_RATED_VOLTS,
             NETWORK,
             LEAK_OHMS,
             MAINS_HIGH_PERCENT,

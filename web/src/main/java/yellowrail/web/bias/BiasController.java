@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.amp.BiasStops;
 import yellowrail.core.bias.BiasRange;
 import yellowrail.core.bias.circuit.BiasNetlist;
 import yellowrail.core.bias.design.BiasDesign;
@@ -100,9 +101,19 @@ class BiasController {
                 .addObject("title", words.say(asked.amp().sheet().told()))
                 .addObject("example", asked.amp().example())
                 .addObject("cathode", asked.amp().sheet().bias().isCathode())
+                .addObject(
+                        "disagrees",
+                        BiasStops.disagreement(asked.amp().sheet())
+                                .map(words::say)
+                                .orElse(null))
                 .addObject("basis", bench.basis(asked.amp(), words))
                 .addObject("kinds", Choice.of(Kind.values(), Enum::name, words))
                 .addObject("rectifiers", Choice.of(Rectification.values(), Enum::name, words))
+                .addObject(
+                        "ratings",
+                        BiasSupply.RATED.stream()
+                                .map(kind -> new Choice(BiasForm.rating(kind), words.name(kind)))
+                                .toList())
                 .addObject("mains", List.of(new Choice("50", "50 Hz"), new Choice("60", "60 Hz")))
                 .addObject(
                         "types",

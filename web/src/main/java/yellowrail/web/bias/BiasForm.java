@@ -4,11 +4,13 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasNetwork.Kind;
 import yellowrail.core.bias.wiring.BiasSource;
@@ -16,6 +18,7 @@ import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.PotStand;
 import yellowrail.core.bias.wiring.Rectification;
 import yellowrail.core.bias.wiring.Smoothing;
+import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
@@ -80,6 +83,11 @@ record BiasForm(Map<String, String> fields) {
         fields.put("pots", String.valueOf(network.pots()));
         fields.put("tied", network.tied() ? "yes" : "");
         fields.put("tremolo", kilo(network.tremolo().orElse(0)));
+        BiasSupply.RATED.forEach(kind -> fields.put(
+                rating(kind),
+                Optional.ofNullable(supply.rated().get(kind))
+                        .map(BiasForm::plain)
+                        .orElse("")));
         fields.put("leak", kilo(supply.leak()));
         fields.put("meter", supply.meter().isPresent() ? "yes" : "");
         return fields;
@@ -142,7 +150,24 @@ record BiasForm(Map<String, String> fields) {
         BiasNetwork network = network(read, kind, faults);
         double leak = ohms(read, "leak");
         OptionalDouble meter = of("meter").isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(METER_OHMS);
-        return faults.any() ? Optional.empty() : Optional.of(new BiasSupply(source, smoothing, network, leak, meter));
+        Map<PartKind, Double> rated = rated(read);
+        return faults.any()
+                ? Optional.empty()
+                : Optional.of(new BiasSupply(source, smoothing, network, leak, meter, rated));
+    }
+
+    /** The field of what a part is rated for. */
+    static String rating(PartKind kind) {
+        return Code.of(kind) + "-watts";
+    }
+
+    private Map<PartKind, Double> rated(FormReader read) {
+        Map<PartKind, Double> rated = new EnumMap<>(PartKind.class);
+        for (PartKind kind : BiasSupply.RATED) {
+            read.number(rating(kind), of(rating(kind)), Unit.WATT, 0.05, 200)
+                    .ifPresent(watts -> rated.put(kind, watts));
+        }
+        return rated;
     }
 
     private BiasNetwork network(FormReader read, Kind kind, Faults faults) {

@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.bias.BiasRange;
 import yellowrail.core.bias.circuit.Part;
-import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.circuit.SteadyState;
 import yellowrail.core.bias.fault.FaultEffect;
 import yellowrail.core.bias.fault.Outcome;
@@ -143,32 +142,26 @@ record BiasView(
 
     static List<Watts> watts(BiasRange range, Words words) {
         Map<Part, Double> high = range.watts(range.mainsHigh());
+        Map<Part, Double> worked = range.worked(range.mainsHigh());
         return range.watts(1).entrySet().stream()
                 .map(part -> new Watts(
                         name(part.getKey(), words),
                         Figures.in(Unit.WATT, round(part.getValue())),
                         Figures.in(Unit.WATT, round(high.get(part.getKey()))),
-                        Figures.in(Unit.WATT, StandardValues.wattsFor(high.get(part.getKey())))))
+                        Figures.in(Unit.WATT, StandardValues.wattsFor(worked.get(part.getKey())))))
                 .toList();
     }
 
-    private static String name(Part part, Words words) {
-        PartKind kind = switch (part.kind()) {
-            case POT_COLD_END -> PartKind.POT;
-            case BALANCE_FIRST_END -> PartKind.BALANCE;
-            default -> part.kind();
-        };
+    static String name(Part part, Words words) {
         return part.number() == 0
-                ? words.name(kind)
-                : words.message("page.bias.numbered", words.name(kind), part.number());
+                ? words.name(part.kind())
+                : words.message("page.bias.numbered", words.name(part.kind()), part.number());
     }
 
     static Failed failed(FaultEffect effect, OptionalDouble rating, Words words) {
         Part part = effect.fault().part();
         return new Failed(
-                part.number() == 0
-                        ? words.name(part.kind())
-                        : words.message("page.bias.numbered", words.name(part.kind()), part.number()),
+                name(part, words),
                 words.name(effect.fault().how()),
                 Figures.volts(effect.grid()),
                 effect.cathodeAmps().isEmpty()

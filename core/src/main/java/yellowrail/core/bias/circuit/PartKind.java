@@ -35,6 +35,15 @@ public enum PartKind {
         };
     }
 
+    /** The pot that a contact belongs to; else itself. */
+    public PartKind whole() {
+        return switch (this) {
+            case POT_COLD_END, POT_HOT_END, WIPER -> POT;
+            case BALANCE_FIRST_END, BALANCE_SECOND_END, BALANCE_WIPER -> BALANCE;
+            default -> this;
+        };
+    }
+
     public boolean isCapacitor() {
         return this == COUPLING || this == RESERVOIR || this == SECOND;
     }

@@ -10,9 +10,11 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import yellowrail.core.bias.BiasRange;
 import yellowrail.core.bias.circuit.AcSide;
+import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasNetwork.Kind;
@@ -207,9 +209,12 @@ public final class BiasDesign {
                 || need.isPresent() && Remedies.isHotStopOver(last, need.get())) {
             return Optional.empty();
         }
+        List<Change> changes = Changes.between(present, rated);
+        Set<PartKind> exchanged =
+                changes.stream().map(change -> change.part().whole()).collect(Collectors.toSet());
         return Optional.of(new Proposal(
-                last,
-                Changes.between(present, rated),
+                rated.rated().isEmpty() ? last : new BiasRange(rated.exchanged(exchanged), high),
+                changes,
                 wish.needed() - last.coldestVolts(),
                 last.hottestVolts() - wish.needed(),
                 last.watts(1).values().stream().mapToDouble(Double::doubleValue).sum()));

@@ -52,6 +52,22 @@ public sealed interface BiasRemark extends Finding {
 
     record RisesInAFault(PartKind part, @In(Unit.VOLT) double volts) implements BiasRemark {}
 
+    // Resistors
+
+    record ResistorOver(
+            PartKind part,
+            @In(value = Unit.WATT, decimals = 2) double watts,
+            @In(value = Unit.WATT, given = true) double rating,
+            @In(value = Unit.WATT, given = true) double take)
+            implements BiasRemark {}
+
+    record ResistorHot(
+            PartKind part,
+            @In(value = Unit.WATT, decimals = 2) double watts,
+            @In(value = Unit.WATT, given = true) double rating,
+            @In(value = Unit.WATT, given = true) double take)
+            implements BiasRemark {}
+
     // The range
 
     record TooHotToReach(

@@ -1,7 +1,9 @@
 package yellowrail.core.bias.review;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.bias.BiasRange;
@@ -16,6 +18,7 @@ import yellowrail.core.bias.wiring.BiasNetwork.Kind;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.PotStand;
 import yellowrail.core.bias.wiring.Smoothing;
+import yellowrail.core.standard.StandardValues;
 
 /**
  * Judges a bias supply: what a worn wiper does, whether its capacitors hold, whether the pot reaches what the tubes
@@ -32,6 +35,8 @@ public final class BiasReview {
     private static final double MUCH_RIPPLE = 0.1;
     /** A fault that lifts a capacitor by less is not worth a sentence. */
     private static final double LIFTS = 1.15;
+
+    private static final double HALF = 0.5;
 
     private final BiasRange range;
     private final BiasSupply supply;
@@ -55,6 +60,7 @@ public final class BiasReview {
         review.wiper();
         review.hotStop();
         review.capacitors();
+        review.resistors();
         review.reach();
         review.ripple();
         return List.copyOf(review.remarks);
@@ -132,6 +138,25 @@ public final class BiasReview {
         } else if (volts > BiasDesign.OF_RATING * rating.getAsDouble()) {
             remarks.add(new BiasRemark.CapacitorNear(part, volts, rating.getAsDouble(), take));
         }
+    }
+
+    /** The worst of each kind against what it is rated for: never above it, and half of it for good. */
+    private void resistors() {
+        Map<PartKind, Double> rated = supply.rated();
+        if (rated.isEmpty()) {
+            return;
+        }
+        Map<PartKind, Double> worked = new EnumMap<>(PartKind.class);
+        range.worked(range.mainsHigh()).forEach((part, watts) -> worked.merge(part.kind(), watts, Math::max));
+        worked.forEach((kind, watts) -> {
+            double rating = rated.getOrDefault(kind, Double.POSITIVE_INFINITY);
+            double take = StandardValues.wattsFor(watts);
+            if (watts > rating) {
+                remarks.add(new BiasRemark.ResistorOver(kind, watts, rating, take));
+            } else if (watts > HALF * rating) {
+                remarks.add(new BiasRemark.ResistorHot(kind, watts, rating, take));
+            }
+        });
     }
 
     private void reach() {

@@ -1,14 +1,27 @@
 package yellowrail.web.amp.document;
 
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasSource;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.Rectification;
 import yellowrail.core.bias.wiring.Smoothing;
 
-/** The bias supply as it is stored. */
-record BiasPart(SourcePart source, SmoothingPart smoothing, NetworkPart network, double leak, OptionalDouble meter) {
+/**
+ * The bias supply as it is stored.
+ *
+ * @param rated what its resistors are rated for, W, by kind; missing where none is known
+ */
+record BiasPart(
+        SourcePart source,
+        SmoothingPart smoothing,
+        NetworkPart network,
+        double leak,
+        OptionalDouble meter,
+        Optional<Map<PartKind, Double>> rated) {
 
     /** Winding and rectifier. */
     record SourcePart(double volts, double ohms, double hertz, Rectification rectification, OptionalDouble coupling) {}
@@ -59,7 +72,8 @@ record BiasPart(SourcePart source, SmoothingPart smoothing, NetworkPart network,
                         network.tied(),
                         network.tremolo()),
                 supply.leak(),
-                supply.meter());
+                supply.meter(),
+                Optional.of(supply.rated()).filter(rated -> !rated.isEmpty()));
     }
 
     BiasSupply supply() {
@@ -83,6 +97,7 @@ record BiasPart(SourcePart source, SmoothingPart smoothing, NetworkPart network,
                         network.tied,
                         network.tremolo),
                 leak,
-                meter);
+                meter,
+                rated.orElse(Map.of()));
     }
 }
