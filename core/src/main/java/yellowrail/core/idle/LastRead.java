@@ -63,6 +63,13 @@ public record LastRead(
                 unusable(screen));
     }
 
+    /** The same with the plates at other volts, to plan by, V. */
+    public LastRead withPlates(OptionalDouble volts) {
+        return volts.isEmpty()
+                ? this
+                : new LastRead(volts, screenVolts, cathodeAmps, plateAmps, cathodeVolts, biasVolts, unusable);
+    }
+
     /** What is to be said of a screen reading that cannot be one. */
     static Optional<IdleFinding> unusable(Optional<Reading> screen) {
         return screen.filter(reading -> !isScreen(reading))

@@ -13,7 +13,7 @@ import yellowrail.core.typed.Quantity;
 
 /**
  * A drawer of resistors as a builder writes it: {@code 2x 470 5W, 1k, 220R 2W}. Parted by commas with a space behind or
- * by lines; each how many there are, its ohms, what it is rated for where that is known.
+ * a unit before, or by lines; each how many there are, its ohms, what it is rated for where that is known.
  */
 public final class DrawerText {
 
@@ -24,7 +24,7 @@ public final class DrawerText {
     /** The resistors; what cannot be read is noted as a fault of the field. */
     public static List<Joined.One> read(String field, String text, FaultSink faults) {
         List<Joined.One> drawer = new ArrayList<>();
-        for (String written : text.split("[;\\n]|,(?=\\s)|,$")) {
+        for (String written : text.split("[;\\n]|,(?=\\s)|(?<=\\p{L}),|,$")) {
             if (!written.isBlank()) {
                 part(field, written.strip(), faults, drawer);
             }

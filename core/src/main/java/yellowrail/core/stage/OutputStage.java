@@ -157,6 +157,24 @@ public record OutputStage(
                 screenSagOhms);
     }
 
+    /** The same at other idle volts, V. */
+    public OutputStage at(double plate, double screen) {
+        return new OutputStage(
+                model,
+                topology,
+                tubesPerSide,
+                plate,
+                screen,
+                connection,
+                tap,
+                bias,
+                loadOhms,
+                primaryOhms,
+                lossOhms,
+                plateSagOhms,
+                screenSagOhms);
+    }
+
     public OutputStage with(Bias other) {
         return new OutputStage(
                 model,

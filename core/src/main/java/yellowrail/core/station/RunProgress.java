@@ -29,13 +29,13 @@ public final class RunProgress {
 
     /** @param events in the order they happened */
     public RunProgress(AmpSheet sheet, List<StationEvent> events) {
-        this.items = Safety.items(sheet);
         for (StationEvent event : events) {
             switch (event.what()) {
                 case DONE, SKIPPED, REOPENED -> stations.put(event.station(), event);
                 case TICKED, UNTICKED -> ticks.put(event.item(), event);
             }
         }
+        this.items = Safety.items(sheet, isTicked(Safety.BIAS_WORK));
     }
 
     public Status status(Station station) {
@@ -91,8 +91,11 @@ public final class RunProgress {
         }
         boolean fresh = isTicked(Safety.NEW_TUBES);
         return items.stream()
-                .filter(item ->
-                        item.gate() == SafetyItem.Gate.ALWAYS || fresh && item.gate() == SafetyItem.Gate.WITH_NEW_TUBES)
+                .filter(item -> switch (item.gate()) {
+                    case ALWAYS, WITH_BIAS_WORK -> true;
+                    case WITH_NEW_TUBES -> fresh;
+                    case NEVER -> false;
+                })
                 .filter(item -> !isTicked(item.id()))
                 .sorted(Comparator.comparing(SafetyItem::station))
                 .toList();

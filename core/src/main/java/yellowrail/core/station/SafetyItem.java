@@ -14,6 +14,7 @@ public record SafetyItem(String id, Station station, StationFinding says, Gate g
     public enum Gate {
         ALWAYS,
         WITH_NEW_TUBES,
+        WITH_BIAS_WORK,
         /** It is a fact about the run. */
         NEVER
     }

@@ -182,4 +182,19 @@ public sealed interface StationFinding extends Finding {
     record SeenOnTheMeter() implements StationFinding {}
 
     record NotVerified() implements StationFinding {}
+
+    // After work at the bias supply, the tubes still out
+
+    record BiasSupplySoldered() implements StationFinding {}
+
+    record GridsNegative() implements StationFinding {}
+
+    record BothStopsRead(
+            @In(Unit.VOLT) double coldest, @In(Unit.VOLT) double hottest) implements StationFinding {}
+
+    record GridsRead() implements StationFinding {}
+
+    record BiasCapacitorsRead() implements StationFinding {}
+
+    record PotTurnedThrough() implements StationFinding {}
 }

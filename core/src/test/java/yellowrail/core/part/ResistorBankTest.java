@@ -62,7 +62,7 @@ class ResistorBankTest {
     @Test
     void aDrawerIsReadAsItIsWritten() {
         Map<String, Finding> faults = new HashMap<>();
-        assertThat(DrawerText.read("drawer", "2x 470 5W, 1k\n4k7 ; 1,5", faults::put))
+        assertThat(DrawerText.read("drawer", "2x 470 5W,1k\n4k7 ; 1,5", faults::put))
                 .containsExactly(
                         new Joined.One(470, 5),
                         new Joined.One(470, 5),

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
@@ -12,6 +13,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.Pot;
+import yellowrail.core.bias.Supplies;
 import yellowrail.core.station.StationEvent.What;
 
 class RunProgressTest {
@@ -50,6 +52,26 @@ class RunProgressTest {
                 .containsExactly("load");
         assertThat(after(What.TICKED, Station.MAKE_SAFE, Safety.CLOSED, "").missing())
                 .isEmpty();
+    }
+
+    /** Until it is measured with the tubes out, nothing else of the amp is read. */
+    @Test
+    void workAtTheBiasSupplyAsksForWhatItGives() {
+        AmpSheet sheet = PAIR.with(Optional.of(Supplies.tapped()));
+        assertThat(new RunProgress(PAIR, events).item(Safety.BIAS_WORK)).isEmpty();
+        assertThat(new RunProgress(sheet, events).missing()).noneMatch(item -> item.station() == Station.TUBES);
+        events.add(new StationEvent(What.TICKED, Station.TUBES, Safety.BIAS_WORK, "", Amps.NOON));
+        List<SafetyItem> asked = new RunProgress(sheet, events)
+                .missing().stream()
+                        .filter(item -> item.gate() == SafetyItem.Gate.WITH_BIAS_WORK)
+                        .toList();
+        assertThat(asked)
+                .extracting(SafetyItem::id)
+                .containsExactly("bias-negative", "bias-stops", "bias-capacitors", "bias-wiper");
+        assertThat(asked.get(1).says())
+                .isInstanceOfSatisfying(
+                        StationFinding.BothStopsRead.class,
+                        stops -> assertThat(stops.coldest()).isBetween(-45.8, -45.6));
     }
 
     @Test

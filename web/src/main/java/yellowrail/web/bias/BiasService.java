@@ -1,10 +1,12 @@
 package yellowrail.web.bias;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.bias.cathode.OwnResistor;
 import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasNetwork.Kind;
@@ -12,11 +14,13 @@ import yellowrail.core.bias.wiring.BiasSource;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.Rectification;
 import yellowrail.core.bias.wiring.Smoothing;
+import yellowrail.core.idle.LastKnown;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.swap.GridNeeds;
 import yellowrail.core.swap.SwapAmp;
 import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.run.RunService;
@@ -45,8 +49,8 @@ class BiasService {
      * @param supply its bias supply, or one to begin with
      * @param type whose needs are asked for
      * @param need what its grids need; empty where the type has no model or the plates were not read
-     * @param read whether the plates were read
-     * @param lift what the cathodes stand at, V
+     * @param read what was read last
+     * @param tubes each as it was read; none where another type is to go in, or fewer than two were read
      */
     record OnTheBench(
             Amp amp,
@@ -54,8 +58,13 @@ class BiasService {
             boolean example,
             TubeType type,
             Optional<GridNeed> need,
-            boolean read,
-            double lift) {
+            LastRead read,
+            List<OwnResistor.Tube> tubes) {
+
+        /** What the cathodes stand at, V. */
+        double lift() {
+            return read.cathodeVolts();
+        }
 
         AmpSheet sheet() {
             return amp.sheet();
@@ -67,23 +76,39 @@ class BiasService {
         }
     }
 
-    /** @param wanted a type that is to go in; blank for the amp's own */
+    /** As it was read. */
     @Transactional(readOnly = true)
     OnTheBench amp(long id, String wanted) {
+        return amp(id, wanted, OptionalDouble.empty());
+    }
+
+    /**
+     * @param wanted a type that is to go in; blank for the amp's own
+     * @param plates to plan by, V; empty for what was read
+     */
+    @Transactional(readOnly = true)
+    OnTheBench amp(long id, String wanted, OptionalDouble plates) {
         Amp amp = amps.newest(id);
         AmpSheet sheet = amp.sheet();
         TubeType own = tubes.catalogue().find(sheet.tubeType()).orElseThrow();
         TubeType type = tubes.catalogue().find(wanted).orElse(own);
-        LastRead read = runs.lastKnown(amp).read();
+        LastKnown last = runs.lastKnown(amp);
+        LastRead read = last.read().withPlates(plates);
         boolean isIn = sheet.isOf(type);
+        Optional<GridNeed> need = GridNeeds.of(SwapAmp.of(sheet, read), type, isIn);
         return new OnTheBench(
                 amp,
                 sheet.biasSupply().orElseGet(() -> example(sheet)),
                 sheet.biasSupply().isEmpty(),
                 type,
-                GridNeeds.of(SwapAmp.of(sheet, read), type, isIn),
-                read.plateVolts().isPresent(),
-                read.cathodeVolts());
+                need,
+                read,
+                need.filter(found -> isIn)
+                        .flatMap(found -> TubeModels.published()
+                                .of(type)
+                                .map(known -> GridNeeds.each(last.tubes(), found, known)))
+                        .filter(found -> found.size() > 1)
+                        .orElse(List.of()));
     }
 
     /** Something to begin with, which is not this amp's and says so; what its sheet knows is in it. */
@@ -107,7 +132,7 @@ class BiasService {
     String basis(OnTheBench amp, Words words) {
         if (amp.need().isEmpty()) {
             return words.message(
-                    amp.read() ? "page.bias.no-model" : "page.bias.plates-not-read",
+                    amp.read().plateVolts().isPresent() ? "page.bias.no-model" : "page.bias.plates-not-read",
                     amp.type().name());
         }
         GridNeed need = amp.need().get();

@@ -1,27 +1,18 @@
 package yellowrail.web.bias;
 
-import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.amp.BiasKind;
-import yellowrail.core.amp.CurrentMethod;
-import yellowrail.core.bias.cathode.CathodeDesign;
 import yellowrail.core.bias.need.GridNeed;
-import yellowrail.core.quantity.Unit;
 import yellowrail.core.station.Station;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
-import yellowrail.web.form.FormReader;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
 
@@ -39,25 +30,10 @@ class CathodeController {
 
     @GetMapping("/amps/{id}/cathode")
     ModelAndView page(@PathVariable long id, @RequestParam Map<String, String> sent) {
-        BiasService.OnTheBench amp = bench.amp(id, sent.getOrDefault("type", ""));
-        AmpSheet sheet = amp.sheet();
-        String count = sent.getOrDefault("count", String.valueOf(shared(sheet)));
-        String wanted = sent.getOrDefault("wanted", "");
-        String own = sent.getOrDefault("own", own(sheet));
-        Faults faults = new Faults(words);
-        FormReader read = new FormReader(faults);
-        int tubes = (int) read.count("count", count, 1, AmpSheet.MOST_SOCKETS);
-        OptionalDouble amps = read.number("wanted", wanted, Unit.MILLIAMP, 1, 500);
-        OptionalDouble ohms = read.number("own", own, Unit.OHM, 5, 20_000);
-        ModelAndView page = new ModelAndView("bias/cathode")
-                .addObject("rail", Rail.ofAmp(id, sheet.name(), Station.PLAN, words))
-                .addObject("id", id)
-                .addObject("title", words.say(sheet.told()))
-                .addObject("faults", faults)
-                .addObject("count", count)
-                .addObject("wanted", wanted)
-                .addObject("own", own)
-                .addObject("type", amp.type().name())
+        BiasService.OnTheBench amp = bench.amp(id, sent.getOrDefault("type", ""), CathodeForm.plates(sent));
+        return drawn("bias/cathode", amp, sent)
+                .addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.PLAN, words))
+                .addObject("title", words.say(amp.sheet().told()))
                 .addObject(
                         "types",
                         TubeModels.published().all().stream()
@@ -65,31 +41,33 @@ class CathodeController {
                                 .map(type -> new Choice(type, type))
                                 .toList())
                 .addObject("basis", bench.basis(amp, words));
+    }
+
+    /** What changes while the resistor is dragged. */
+    @GetMapping("/amps/{id}/cathode/drawn")
+    ModelAndView fragment(@PathVariable long id, @RequestParam Map<String, String> sent) {
+        return drawn(
+                "bias/cathode :: drawn", bench.amp(id, sent.getOrDefault("type", ""), CathodeForm.plates(sent)), sent);
+    }
+
+    private ModelAndView drawn(String view, BiasService.OnTheBench amp, Map<String, String> sent) {
+        CathodeForm form = CathodeForm.of(amp, sent);
+        Faults faults = new Faults(words);
+        CathodeForm.Asked asked = form.read(faults);
+        ModelAndView page = new ModelAndView(view)
+                .addObject("id", amp.amp().id())
+                .addObject("fixed", !amp.sheet().bias().isCathode())
+                .addObject("form", form)
+                .addObject("query", form.query())
+                .addObject("faults", faults);
         if (amp.need().isPresent() && !faults.any()) {
             GridNeed need = amp.need().get();
-            page.addObject(
-                    "view",
-                    CathodeView.of(
-                            CathodeDesign.of(need, tubes, amp.lift(), amps.orElse(need.amps())),
-                            ohms.isPresent() ? List.of(ohms.getAsDouble()) : List.of(),
-                            need,
-                            words));
+            page.addObject("view", CathodeView.of(asked, asked.design(amp), need, words));
+            if (!amp.tubes().isEmpty()) {
+                page.addObject("own", OwnView.of(amp, asked.design(amp), words));
+            }
         }
         page.setStatus(faults.any() ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
         return page;
-    }
-
-    /** Tubes on a resistor. */
-    private static long shared(AmpSheet sheet) {
-        return sheet.bias() == BiasKind.CATHODE_SHARED ? sheet.sockets().size() / sheet.channels() : 1;
-    }
-
-    private static String own(AmpSheet sheet) {
-        return Stream.of(sheet.current())
-                .filter(sense -> sense.method() == CurrentMethod.CATHODE_RESISTOR
-                        && sense.ohms().isPresent())
-                .map(sense -> String.valueOf(Math.round(sense.ohms().getAsDouble())))
-                .findFirst()
-                .orElse("");
     }
 }

@@ -46,8 +46,14 @@ class SafetyGate {
                 : progress.missing().stream()
                         .filter(item -> !seenTo.contains(item.id()))
                         .toList();
-        if (!missing.isEmpty() && entries.stream().anyMatch(entry -> LIVE.contains(entry.kind()))) {
-            return Optional.of(new EntryOutcome.Held(typed, missing));
+        boolean biasOnly = entries.stream().noneMatch(entry -> LIVE.contains(entry.kind()) && !isBias(entry));
+        List<SafetyItem> waits = biasOnly
+                ? missing.stream()
+                        .filter(item -> item.gate() != SafetyItem.Gate.WITH_BIAS_WORK)
+                        .toList()
+                : missing;
+        if (!waits.isEmpty() && entries.stream().anyMatch(entry -> LIVE.contains(entry.kind()))) {
+            return Optional.of(new EntryOutcome.Held(typed, waits));
         }
         boolean on = entries.stream().anyMatch(entry -> entry.kind() == ReadingKind.POWER_ON);
         boolean loaded = progress.isTicked(Safety.LOAD)
@@ -62,6 +68,11 @@ class SafetyGate {
                         List.of(EntryOutcome.Asked.Choice.instead("tick load; " + typed, words)),
                         false))
                 : Optional.empty();
+    }
+
+    /** What is read with the tubes out after work at the bias supply, so that its items can be ticked. */
+    private static boolean isBias(Entry entry) {
+        return entry.kind() == ReadingKind.BIAS || entry.kind() == ReadingKind.BIAS_STOP;
     }
 
     /** What a line waits for, where it cannot be ticked on the spot. */

@@ -7,6 +7,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.BiasStops;
+import yellowrail.core.bias.review.BiasRemark;
+import yellowrail.core.bias.review.StopCheck;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.powerup.ColdStart;
 import yellowrail.core.powerup.HeaterCheck;
@@ -114,6 +117,9 @@ record StationView(
 
     private static List<Check> checks(Station station, StageIdle stage, Moment now, Words words) {
         List<Check> checks = new ArrayList<>();
+        if (station == Station.TUBES) {
+            stop(stage.sheet(), now, words).ifPresent(checks::add);
+        }
         if (station == Station.POWER_UP) {
             double mains = SupplyReadings.mainsRatio(now, stage.sheet());
             checks.add(now.last(ReadingKind.MAINS)
@@ -152,6 +158,23 @@ record StationView(
                             true)));
         }
         return checks;
+    }
+
+    /** The bias as it was read at a stop, against the supply that is kept with the amp. */
+    private static Optional<Check> stop(AmpSheet sheet, Moment now, Words words) {
+        double mains = SupplyReadings.mainsRatio(now, sheet);
+        return now.last(ReadingKind.BIAS_STOP)
+                .flatMap(read -> BiasStops.computed(sheet)
+                        .map(stops -> StopCheck.of(
+                                read.value(), mains * stops.coldest(), mains * stops.hottest(), BiasStops.PARTS))
+                        .map(remark -> {
+                            boolean good = remark instanceof BiasRemark.StopAsComputed;
+                            return new Check(
+                                    said(words, "stop"),
+                                    said(words, good ? "as-computed" : "not-so"),
+                                    words.say(remark),
+                                    good);
+                        }));
     }
 
     private static String coldStart(ColdStart start, Words words) {

@@ -14,6 +14,7 @@ import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 
@@ -138,5 +139,49 @@ class BiasPagesTest {
         HttpResponse<String> refused = visitor.get("/amps/" + amp + "/cathode?count=0&own=-3");
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("id=\"count-fault\"", "id=\"own-fault\"");
+    }
+
+    /** From the drawing to a run that waits for what is measured with the tubes out, and takes just that before. */
+    @Test
+    void whatIsSolderedIsMeasuredBeforeTheTubesGoIn() {
+        long amp = amp(BiasKind.FIXED_ADJUSTABLE);
+        String work = "/amps/" + amp + "/bias/work";
+        String query = "?" + TAPPED.replace("reservoirRating=50", "reservoirRating=63") + "&wiper-to-cold=220";
+        assertThat(visitor.page(work + query).text())
+                .contains("The grids reach from -45.7 V to -31.", "resistor from wiper to cold end", "82 k 2 W")
+                .contains("The tap carries 310 V AC", "-45.7 V at the coldest stop", "252.0 k");
+        assertThat(visitor.get(work.replace("work", "parts.csv") + query).body())
+                .contains("what,count,part,value,rating", "fit,1,range pot,10 k,0.25 W");
+        String run = Visitor.location(visitor.post(work, visitor.form(work + query, work)));
+        assertThat(run).contains("at=make-safe");
+        long id = Long.parseLong(run.replaceAll(".*/runs/(\\d+).*", "$1"));
+        String tubes = "/runs/" + id + "?at=tubes";
+        assertThat(visitor.page(tubes).text()).contains("both stops read, near -45.7 V and -31.");
+        for (String item : new String[] {"load", "quiet", "hands", "ground", "range", "hot"}) {
+            enter(id, "tick " + item);
+        }
+        assertThat(enter(id, "plate 400")).isInstanceOf(EntryOutcome.Held.class);
+        enter(id, "bias -40.1 stop");
+        assertThat(visitor.page(tubes).text()).contains("not as drawn", "Read -40.1 V, the bench says -45.7 V");
+        enter(id, "bias -44.9 stop");
+        assertThat(visitor.page(tubes).text()).contains("as computed", "Read -44.9 V, the bench says -45.7 V");
+    }
+
+    @Test
+    void fixedBiasIsPlannedAsCathodeBias() {
+        long amp = amp(BiasKind.FIXED_ADJUSTABLE);
+        assertThat(visitor.get("/amps/" + amp + "/cathode/work").statusCode()).isEqualTo(422);
+        assertThat(visitor.page("/amps/" + amp + "/cathode?plates=400&count=2").text())
+                .contains("This amp has fixed bias", "-3 dB at");
+        String plan = visitor.page("/amps/" + amp + "/cathode/work?plates=400&count=2&ohms=270")
+                .text();
+        assertThat(plan).contains("cathode resistor 270 ohm", "The plates lose", "At full drive about", "take out");
+        assertThat(visitor.get("/amps/" + amp + "/cathode/parts.csv?plates=400&count=2&ohms=270")
+                        .body())
+                .contains("take out,1,\"bias supply, off its winding\"");
+    }
+
+    private static EntryOutcome enter(long run, String line) {
+        return RunningApplication.bean(RunEntries.class).enter(run, line, "", false);
     }
 }

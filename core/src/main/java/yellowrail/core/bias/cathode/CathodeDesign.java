@@ -3,6 +3,7 @@ package yellowrail.core.bias.cathode;
 import java.util.Collections;
 import java.util.List;
 import yellowrail.core.bias.need.GridNeed;
+import yellowrail.core.root.Root;
 import yellowrail.core.standard.StandardValues;
 import yellowrail.core.tube.model.PentodeModel;
 
@@ -12,6 +13,10 @@ import yellowrail.core.tube.model.PentodeModel;
  * cool; the by-pass capacitor is rated for half as much again as the cathodes stand at.
  */
 public final class CathodeDesign {
+
+    private static final double CLOSE = 1e-6;
+    /** No cathode is wanted higher, as a share of the screens' volts. */
+    private static final double LIFTED = 0.5;
 
     private static final double BYPASS = 1.5;
     /** Cool beside a capacitor: over the rating for twice. */
@@ -37,8 +42,24 @@ public final class CathodeDesign {
         return new CathodeDesign(new CathodeGroup(tubes, need.plate() + lift, need.screen() + lift), wanted);
     }
 
+    /**
+     * Like tubes on one resistor, each burning so much.
+     *
+     * @param watts plate dissipation of each, W, &gt; 0
+     */
+    public static CathodeDesign burning(GridNeed need, int count, double lift, double watts) {
+        CathodeGroup group = of(need, count, lift, need.amps()).group();
+        double volts = Root.between(cathode -> group.burning(cathode) - watts, 0, LIFTED * group.screen(), CLOSE);
+        return new CathodeDesign(group, group.amps(volts) / count);
+    }
+
     public CathodeGroup group() {
         return group;
+    }
+
+    /** Of each tube, A. */
+    public double wanted() {
+        return wanted;
     }
 
     public double exactOhms() {

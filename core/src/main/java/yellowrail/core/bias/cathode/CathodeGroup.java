@@ -47,6 +47,11 @@ public record CathodeGroup(List<PentodeModel> tubes, double plate, double screen
         return tubes.stream().mapToDouble(tube -> amps(tube, cathode)).sum();
     }
 
+    /** Plate dissipation of the first of them with the cathodes at so many volts, W. */
+    double burning(double cathode) {
+        return (plate - cathode) * tubes.get(0).plateCurrent(plate - cathode, screen - cathode, -cathode);
+    }
+
     /** @param ohms of the resistor, ohm, &gt; 0 */
     public CathodeIdle at(double ohms) {
         double volts = Root.between(cathode -> ohms * amps(cathode) - cathode, 0, HIGHEST * screen, CLOSE);

@@ -46,6 +46,11 @@ public record Circuit(
         return Math.max(sourceOhms + seriesOhms, Leg.LEAST);
     }
 
+    /** What a meter reads from the first grid to ground with the power off, its capacitors empty, ohm. */
+    public double ohmsFromGrid() {
+        return Nodes.ohmsToGround(legs, grids.get(0));
+    }
+
     public Circuit with(List<Leg> others) {
         return new Circuit(peak, hertz, sourceOhms, seriesOhms, coupling, ways, reservoir, second, others, grids);
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.RealMatrix;
 
@@ -93,6 +94,21 @@ final class Nodes {
     /** The supply node's volts over the reservoir's, in rest. */
     double settled() {
         return -conductance[1][0] / conductance[1][1];
+    }
+
+    /** What a meter reads from a node to ground with the power off, the reservoir's and all other volts gone, ohm. */
+    static double ohmsToGround(List<Leg> legs, String node) {
+        Nodes nodes = new Nodes(legs);
+        Integer at = nodes.index.get(node);
+        if (at == null) {
+            return 0;
+        }
+        double[] probe = new double[nodes.index.size()];
+        probe[at] = 1;
+        return new LUDecomposition(new Array2DRowRealMatrix(nodes.all(legs)), LEAST_PIVOT)
+                .getSolver()
+                .solve(new ArrayRealVector(probe))
+                .getEntry(at);
     }
 
     /** Volts of a node, V; 0 of ground and of what is nowhere. */

@@ -105,6 +105,24 @@ public sealed interface BiasRemark extends Finding {
     record MuchRipple(
             @In(Unit.VOLT) double volts, @In(Unit.PERCENT) double ofReservoir) implements BiasRemark {}
 
+    // Read at a stop
+
+    record StopAsComputed(
+            @In(Unit.VOLT) double read, @In(Unit.VOLT) double computed) implements BiasRemark {}
+
+    record StopOff(
+            @In(Unit.VOLT) double read,
+            @In(Unit.VOLT) double computed,
+
+            @In(value = Unit.PERCENT, decimals = 0, change = true)
+            double off)
+            implements BiasRemark {}
+
+    record StopWithoutBias(
+            @In(Unit.VOLT) double read, @In(Unit.VOLT) double computed) implements BiasRemark {}
+
+    record StopPositive(@In(Unit.VOLT) double read) implements BiasRemark {}
+
     /** The computation did not come to rest. */
     record Unsettled(int rounds) implements BiasRemark {}
 }

@@ -53,6 +53,25 @@ class CathodeDesignTest {
                 .isCloseTo(both.hottestWatts(), within(1e-6));
     }
 
+    /** 30 % apart on a common resistor, on their own within what the standard values leave. */
+    @Test
+    void theirOwnResistorsBringUnmatchedTubesTogether() {
+        List<OwnResistor> own = OwnResistor.of(
+                List.of(
+                        new OwnResistor.Tube("V1", EL84.scaled(1.15), 0.041),
+                        new OwnResistor.Tube("V2", EL84.scaled(0.85), 0.030)),
+                310,
+                305,
+                0.036,
+                StandardValues.E24);
+        assertThat(OwnResistor.spread(own.stream().map(OwnResistor::shared).toList()))
+                .isGreaterThan(0.25);
+        assertThat(OwnResistor.spread(
+                        own.stream().map(each -> each.idle().meanAmps()).toList()))
+                .isLessThan(0.06);
+        assertThat(own.get(0).exact()).isGreaterThan(own.get(1).exact());
+    }
+
     @Test
     void unmatchedTubesGetTheirOwn() {
         CathodeGroup pair = new CathodeGroup(List.of(EL84.scaled(1.15), EL84.scaled(0.85)), 310, 305);
