@@ -12,6 +12,7 @@ import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.circuit.SteadyState;
 import yellowrail.core.bias.circuit.SteadyStateSolver;
 import yellowrail.core.bias.fault.Fault;
+import yellowrail.core.bias.wiring.BiasNetwork.Kind;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.PotStand;
 import yellowrail.core.root.Root;
@@ -38,6 +39,8 @@ public final class BiasRange {
     private final SteadyState hottest;
     private final SteadyState highest;
     private final OptionalDouble wiperOpen;
+    /** With each wiper off its track in turn, at the highest mains. */
+    private final List<SteadyState> openAtHigh;
 
     /** @param high the highest mains this house sees, over the sheet's, &ge; 1 */
     public BiasRange(BiasSupply supply, double high) {
@@ -47,7 +50,20 @@ public final class BiasRange {
         this.coldest = at(PotStand.COLDEST);
         this.hottest = at(PotStand.HOTTEST);
         this.highest = SteadyStateSolver.solve(supply.circuit(PotStand.COLDEST, high));
-        this.wiperOpen = worstOfOpenWipers();
+        this.wiperOpen = open(1).stream()
+                .flatMap(state -> state.circuit().grids().stream().map(node -> -state.volts(node)))
+                .mapToDouble(Double::doubleValue)
+                .max();
+        this.openAtHigh = open(high);
+    }
+
+    /** Of pots that are alike and turn together one stands for all; a meter makes the first of them another. */
+    private List<SteadyState> open(double mains) {
+        boolean alike = supply.network().kind() == Kind.POT_EACH;
+        return Fault.wipers(supply).stream()
+                .limit(!alike ? Long.MAX_VALUE : supply.meter().isPresent() ? 2 : 1)
+                .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.COLDEST, mains))))
+                .toList();
     }
 
     /** A supply with the AC side of this one, or the same with a part gone, as fast as it can be had. */
@@ -122,7 +138,7 @@ public final class BiasRange {
 
     /** Mean volts of the reservoir with the pot at its coldest stop at the highest mains, or its wiper open, V. */
     public double reservoirHigh() {
-        return Math.max(highest.reservoir(), wiperOpen(high, Circuit.RESERVOIR));
+        return Math.max(highest.reservoir(), mostOpen(Circuit.RESERVOIR));
     }
 
     /** The same at the top of its ripple: what the capacitor has to bear, V. */
@@ -133,15 +149,11 @@ public final class BiasRange {
     /** The second capacitor likewise; the reservoir's where it hangs beside that, V. */
     public double secondHigh() {
         String node = supply.smoothing().feedOhms() > 0 ? Circuit.SUPPLY : Circuit.RESERVOIR;
-        return Math.max(highest.volts(node) + highest.ripple(node) / 2, wiperOpen(high, node));
+        return Math.max(highest.volts(node) + highest.ripple(node) / 2, mostOpen(node));
     }
 
-    private double wiperOpen(double mains, String node) {
-        return Fault.wipers(supply).stream()
-                .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.COLDEST, mains))))
-                .mapToDouble(state -> state.volts(node))
-                .max()
-                .orElse(0);
+    private double mostOpen(String node) {
+        return openAtHigh.stream().mapToDouble(state -> state.volts(node)).max().orElse(0);
     }
 
     /**
@@ -149,14 +161,6 @@ public final class BiasRange {
      */
     public OptionalDouble wiperOpenVolts() {
         return wiperOpen;
-    }
-
-    private OptionalDouble worstOfOpenWipers() {
-        return Fault.wipers(supply).stream()
-                .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.COLDEST, 1))))
-                .flatMap(state -> state.circuit().grids().stream().map(node -> -state.volts(node)))
-                .mapToDouble(Double::doubleValue)
-                .max();
     }
 
     /** Whether a worn wiper leaves every grid at the coldest volts or colder. */

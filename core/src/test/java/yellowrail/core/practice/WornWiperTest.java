@@ -52,8 +52,9 @@ class WornWiperTest {
 
     @Test
     void onceItsSupplyIsFailSafeTheTubesGoCold() {
-        BiasSupply safe =
-                Remedies.failSafe(new BiasRange(workshop.biasSupply(), 1)).orElseThrow();
+        BiasSupply safe = Remedies.failSafe(new BiasRange(workshop.biasSupply(), 1))
+                .orElseThrow()
+                .supply();
         Bench bench = turned(Optional.of(safe));
         assertThat(bench.idle().grids()[0]).isLessThan(0.95 * new BiasRange(safe, 1).coldestVolts());
         assertThat(bench.state().failed()).doesNotContain(true);

@@ -199,8 +199,8 @@ public final class BiasDesign {
     /** Made safe, its capacitor exchanged where it must be; empty where it cannot be made safe. */
     private Optional<Proposal> proposal(BiasSupply raw) {
         BiasRange first = new BiasRange(raw, high);
-        BiasSupply safe = Remedies.failSafe(first).orElse(raw);
-        BiasRange range = new BiasRange(safe, high);
+        BiasRange range = Remedies.failSafe(first).orElse(first);
+        BiasSupply safe = range.supply();
         BiasSupply rated = rated(safe, range.reservoirMost());
         BiasRange last = rated.equals(safe) ? range : new BiasRange(rated, high);
         if (!last.isFailSafe()

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.bias.BiasRange;
+import yellowrail.core.bias.fault.Fault;
 import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasSupply;
@@ -19,13 +20,16 @@ public final class Remedies {
     /** More would be too much between a grid and its bias once the wiper is open, ohm. */
     private static final double MOST = 470e3;
 
+    /** So far what is quickly had may lie off, as a ratio. */
+    private static final double QUICKLY = 0.07;
+
     private Remedies() {}
 
     /**
      * The supply with a resistor from each wiper to the cold end of its pot, the largest with which an open wiper
      * leaves the grids at the coldest volts; empty where it is safe as it is, or none does.
      */
-    public static Optional<BiasSupply> failSafe(BiasRange range) {
+    public static Optional<BiasRange> failSafe(BiasRange range) {
         BiasSupply supply = range.supply();
         BiasNetwork network = supply.network();
         return range.isFailSafe()
@@ -33,8 +37,19 @@ public final class Remedies {
                 : TIMES_POT.stream()
                         .map(times -> StandardValues.E12.nearest(Math.min(MOST, times * network.pot())))
                         .map(ohms -> supply.with(network.withWiperToCold(OptionalDouble.of(ohms))))
-                        .filter(better -> new BiasRange(better, range.mainsHigh()).isFailSafe())
+                        .filter(better -> mayBeSafe(better, range))
+                        .map(better -> new BiasRange(better, range.mainsHigh()))
+                        .filter(BiasRange::isFailSafe)
                         .findFirst();
+    }
+
+    /** By what is quickly had: what it rules out need not be solved. */
+    private static boolean mayBeSafe(BiasSupply better, BiasRange range) {
+        double coldest = BiasRange.grid(range.of(better.circuit(PotStand.COLDEST, 1)));
+        return Fault.wipers(better).stream()
+                .map(fault -> range.of(fault.in(better.circuit(PotStand.COLDEST, 1))))
+                .allMatch(state -> state.circuit().grids().stream()
+                        .allMatch(node -> -state.volts(node) <= coldest * (1 - QUICKLY)));
     }
 
     /** Whether the hottest stop drives the plates past their rating. */

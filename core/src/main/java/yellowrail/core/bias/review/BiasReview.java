@@ -76,10 +76,8 @@ public final class BiasReview {
             remarks.add(new BiasRemark.WiperOpenUnsafe(open, range.coldestVolts()));
             remarks.add(Remedies.failSafe(range)
                     .<BiasRemark>map(better -> new BiasRemark.WiperResistorMends(
-                            better.network().wiperToCold().getAsDouble(),
-                            new BiasRange(better, range.mainsHigh())
-                                    .wiperOpenVolts()
-                                    .getAsDouble()))
+                            better.supply().network().wiperToCold().getAsDouble(),
+                            better.wiperOpenVolts().getAsDouble()))
                     .orElseGet(BiasRemark.NoResistorMends::new));
             return;
         }
@@ -120,6 +118,7 @@ public final class BiasReview {
         double worst = Fault.all(supply).stream()
                 .filter(fault ->
                         !fault.part().kind().isDiode() && !fault.part().kind().isCapacitor())
+                .filter(fault -> !isLikeTheFirst(fault))
                 .map(fault -> range.of(fault.in(supply.circuit(PotStand.COLDEST, range.mainsHigh()))))
                 .mapToDouble(SteadyState::most)
                 .max()
@@ -127,6 +126,11 @@ public final class BiasReview {
         if (worst > LIFTS * range.reservoirMost()) {
             remarks.add(new BiasRemark.RisesInAFault(PartKind.RESERVOIR, worst));
         }
+    }
+
+    /** Of pots each for its own tubes one stands for all. */
+    private boolean isLikeTheFirst(Fault fault) {
+        return supply.network().kind() == Kind.POT_EACH && fault.part().number() > 1;
     }
 
     private void capacitor(PartKind part, double volts, OptionalDouble rating) {
