@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import yellowrail.core.bias.design.BiasDesign;
 import yellowrail.core.bias.design.Proposal;
 import yellowrail.core.bias.design.Wish;
@@ -39,5 +42,24 @@ class BiasDesignTest {
         });
         assertThat(proposals.stream().map(each -> each.changes().size()).toList())
                 .isSorted();
+    }
+
+    /** From one wiring to the other by choice: rewiring counts as a deed, and each reaches what was wished. */
+    @ParameterizedTest
+    @CsvSource({"RANGE_AND_BALANCE, DIVIDER_POT", "DIVIDER_POT, RANGE_AND_BALANCE", "DIVIDER_POT, POT_EACH"})
+    void aPotIsRebuiltByChoice(Kind from, Kind to) {
+        BiasSupply present = Supplies.wound()
+                .with(new BiasNetwork(
+                        from, 15_000, 10e3, 22e3, OptionalDouble.empty(), 10e3, 2, true, OptionalDouble.empty()));
+        List<Proposal> proposals =
+                new BiasDesign(present, Wish.of(-40, 4, EnumSet.of(to)), 1.1, Optional.empty()).proposals();
+        assertThat(proposals).isNotEmpty().allSatisfy(each -> {
+            assertThat(each.range().supply().network().kind()).isEqualTo(to);
+            assertThat(each.rewired()).isTrue();
+            assertThat(each.deeds()).isEqualTo(each.changes().size() + 1);
+            assertThat(each.range().coldestVolts()).isLessThanOrEqualTo(-44);
+            assertThat(each.range().hottestVolts()).isGreaterThanOrEqualTo(-36);
+            assertThat(each.range().isFailSafe()).isTrue();
+        });
     }
 }

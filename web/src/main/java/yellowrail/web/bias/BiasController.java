@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -56,6 +57,7 @@ class BiasController {
      * A supply as it was asked for.
      *
      * @param needed what its grids are to reach, V
+     * @param wiring how a design is to be wired; empty for whatever reaches it
      */
     private record Asked(
             BiasService.OnTheBench amp,
@@ -65,7 +67,8 @@ class BiasController {
             PotStand stand,
             double high,
             OptionalDouble needed,
-            OptionalDouble room) {
+            OptionalDouble room,
+            Optional<Kind> wiring) {
 
         /** The tubes, where what is needed is theirs and was not typed. */
         Optional<GridNeed> need() {
@@ -85,7 +88,9 @@ class BiasController {
                 ? typedNeed
                 : OptionalDouble.of(amp.need().get().volts());
         OptionalDouble room = form.room(faults);
-        return new Asked(amp, form, faults, faults.any() ? Optional.empty() : supply, stand, high, needed, room);
+        Optional<Kind> wiring = form.wiring(faults);
+        return new Asked(
+                amp, form, faults, faults.any() ? Optional.empty() : supply, stand, high, needed, room, wiring);
     }
 
     @GetMapping("/amps/{id}/bias")
@@ -108,6 +113,13 @@ class BiasController {
                                 .orElse(null))
                 .addObject("basis", bench.basis(asked.amp(), words))
                 .addObject("kinds", Choice.of(Kind.values(), Enum::name, words))
+                .addObject(
+                        "wirings",
+                        Stream.concat(
+                                        Stream.of(new Choice("", words.message("page.bias.wiring-any"))),
+                                        Choice.of(Kind.values(), Enum::name, words).stream()
+                                                .filter(kind -> !kind.value().equals(Kind.FIXED.name())))
+                                .toList())
                 .addObject("rectifiers", Choice.of(Rectification.values(), Enum::name, words))
                 .addObject(
                         "ratings",
@@ -178,20 +190,21 @@ class BiasController {
         if (!(hot > 0)) {
             return List.of();
         }
-        return new BiasDesign(supply, new Wish(needed, room, hot, kinds(supply)), asked.high(), asked.need())
+        return new BiasDesign(supply, new Wish(needed, room, hot, kinds(asked, supply)), asked.high(), asked.need())
                 .proposals().stream()
                         .map(proposal -> ProposalView.of(proposal, asked.form(), words))
                         .toList();
     }
 
-    /** A balance pot stays one where there is one; else what sets the range. */
-    private static Set<Kind> kinds(BiasSupply supply) {
-        Set<Kind> kinds = EnumSet.of(Kind.DIVIDER_POT, Kind.RHEOSTAT_SHUNT);
-        Kind present = supply.network().kind();
-        if (present == Kind.RANGE_AND_BALANCE || present == Kind.POT_EACH) {
-            kinds.add(present);
-        }
-        return kinds;
+    /** As it was asked for; else what sets the range, and what is there where that is something else. */
+    private static Set<Kind> kinds(Asked asked, BiasSupply supply) {
+        return asked.wiring().<Set<Kind>>map(EnumSet::of).orElseGet(() -> {
+            Set<Kind> kinds = EnumSet.of(Kind.DIVIDER_POT, Kind.RHEOSTAT_SHUNT);
+            if (supply.network().kind().hasPot()) {
+                kinds.add(supply.network().kind());
+            }
+            return kinds;
+        });
     }
 
     /** Keeps the supply with the amp. */

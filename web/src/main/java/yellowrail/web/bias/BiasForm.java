@@ -47,6 +47,7 @@ record BiasForm(Map<String, String> fields) {
         fields.put("type", type);
         fields.put("needed", "");
         fields.put("room", "");
+        fields.put("wiring", "");
         fields.replaceAll((name, value) -> typed.getOrDefault(name, value).strip());
         if (typed.containsKey("winding")) {
             // A box that is not ticked is not sent.
@@ -221,6 +222,13 @@ record BiasForm(Map<String, String> fields) {
     /** Grid volts that were typed as what is needed, V. */
     OptionalDouble needed(Faults faults) {
         return new FormReader(faults).number("needed", of("needed"), Unit.VOLT, -500, -0.1);
+    }
+
+    /** How a design is to be wired; empty for whatever reaches it. */
+    Optional<Kind> wiring(Faults faults) {
+        return of("wiring").isEmpty()
+                ? Optional.empty()
+                : Optional.of(new FormReader(faults).choice("wiring", of("wiring"), Kind.class));
     }
 
     /** How far to both sides of that a design is to reach, V. */

@@ -2,6 +2,7 @@ package yellowrail.web.bias;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.design.Change;
 import yellowrail.core.bias.design.Proposal;
@@ -24,7 +25,10 @@ record ProposalView(
         BiasNetwork network = proposal.range().supply().network();
         return new ProposalView(
                 words.name(network.kind()),
-                proposal.changes().stream().map(change -> told(change, words)).toList(),
+                Stream.concat(
+                                proposal.rewired() ? Stream.of(words.message("page.bias.rewire")) : Stream.of(),
+                                proposal.changes().stream().map(change -> told(change, words)))
+                        .toList(),
                 Figures.volts(proposal.range().coldestVolts()),
                 Figures.volts(proposal.range().hottestVolts()),
                 Figures.volts(proposal.range().wiperOpenVolts().orElse(0)),

@@ -10,8 +10,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import yellowrail.core.bias.BiasRange;
 import yellowrail.core.bias.circuit.AcSide;
 import yellowrail.core.bias.circuit.PartKind;
@@ -46,7 +46,7 @@ public final class BiasDesign {
     private static final double BEYOND = 2.5;
 
     private static final int ENOUGH = 3;
-    private static final int MOST_SOLVED = 24;
+    private static final int MOST_SOLVED = 16;
     private static final int TOLD = 8;
     private static final int OF_A_KIND = 4;
     /** In rooms as wished. */
@@ -71,32 +71,39 @@ public final class BiasDesign {
 
     /** At most eight, the best first; none where nothing reaches it. */
     public List<Proposal> proposals() {
-        List<BiasSupply> found =
-                new ArrayList<>(with(present, List.of(present.network().upper())));
+        List<Double> upper = List.of(present.network().upper());
+        List<Proposal> found = new ArrayList<>(solved(with(present, upper)));
         if (found.size() < ENOUGH) {
-            found.addAll(with(present, StandardValues.E12.between(LEAST_UPPER, MOST_UPPER)));
+            found.addAll(solved(with(present, StandardValues.E12.between(LEAST_UPPER, MOST_UPPER))));
         }
         if (found.size() < ENOUGH && present.smoothing().seriesOhms() > 0) {
-            for (double series : series()) {
-                found.addAll(with(
-                        present.with(present.smoothing().withSeries(series)),
-                        List.of(present.network().upper())));
-            }
+            found.addAll(solved(series().stream()
+                    .flatMap(ohms -> with(present.with(present.smoothing().withSeries(ohms)), upper).stream())
+                    .toList()));
         }
         return found.stream()
-                .sorted(Comparator.comparingInt(
-                        supply -> Changes.between(present, supply).size()))
-                .limit(MOST_SOLVED)
-                .map(this::proposal)
-                .flatMap(Optional::stream)
-                .sorted(Comparator.<Proposal>comparingInt(
-                                proposal -> proposal.changes().size())
+                .sorted(Comparator.comparingInt(Proposal::deeds)
                         .thenComparing(Comparator.<Proposal>comparingDouble(this::usefulRoom)
                                 .reversed())
                         .thenComparingDouble(Proposal::watts))
                 .filter(new OfEachKind()::isWelcome)
                 .limit(TOLD)
                 .toList();
+    }
+
+    /** Those with the fewest changes, made safe. */
+    private List<Proposal> solved(List<BiasSupply> raw) {
+        return raw.stream()
+                .sorted(Comparator.comparingInt(
+                        supply -> Changes.between(present, supply).size() + (isRewired(supply) ? 1 : 0)))
+                .limit(MOST_SOLVED)
+                .map(this::proposal)
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    private boolean isRewired(BiasSupply supply) {
+        return supply.network().kind() != present.network().kind();
     }
 
     /** More room than that only makes the pot coarser, V. */
@@ -149,16 +156,18 @@ public final class BiasDesign {
         return kind.hasPot() ? pots : new TreeSet<>(List.of(POTS.get(0)));
     }
 
-    /** The lower resistor that reaches the range and goes least beyond it; the present one where that does. */
+    /**
+     * The lower resistor that reaches the range and goes least beyond it; the present one where that does. With more of
+     * it both stops get colder, so those that reach lie side by side and the first of them is found by halving.
+     */
     private Optional<BiasSupply> best(BiasSupply base, AcSide ac, Kind kind, double upper, double pot) {
         if (kind == Kind.RANGE_AND_BALANCE && !(upper > 0)) {
             return Optional.empty();
         }
         BiasNetwork was = base.network();
-        return Stream.concat(
-                        Stream.of(was.lower()).filter(ohms -> ohms >= LEAST_LOWER),
-                        StandardValues.E24.between(LEAST_LOWER, MOST_LOWER).stream())
-                .map(lower -> base.with(new BiasNetwork(
+        DoubleFunction<Reach> reach = lower -> reach(
+                ac,
+                base.with(new BiasNetwork(
                         kind,
                         upper,
                         pot,
@@ -167,12 +176,32 @@ public final class BiasDesign {
                         was.balance() > 0 ? was.balance() : pot,
                         was.pots(),
                         kind == Kind.RHEOSTAT_SHUNT || kind == Kind.RANGE_AND_BALANCE,
-                        was.tremolo())))
-                .map(supply ->
-                        new Reach(supply, volts(ac, supply, PotStand.COLDEST), volts(ac, supply, PotStand.HOTTEST)))
-                .filter(this::reaches)
-                .min(Comparator.comparingDouble(reach -> beyond(reach) * (isPresent(reach) ? 0 : 1)))
+                        was.tremolo())));
+        List<Double> lowers = lowers(was.lower());
+        int cold = 0;
+        int end = lowers.size();
+        while (cold < end) {
+            int middle = (cold + end) / 2;
+            if (isColdEnough(reach.apply(lowers.get(middle)))) {
+                end = middle;
+            } else {
+                cold = middle + 1;
+            }
+        }
+        return lowers.subList(cold, lowers.size()).stream()
+                .map(reach::apply)
+                .takeWhile(each -> each.hottest() >= wish.hottest())
+                .filter(this::isNotFarBeyond)
+                .min(Comparator.comparingDouble(each -> beyond(each) * (isPresent(each) ? 0 : 1)))
                 .map(Reach::supply);
+    }
+
+    private static List<Double> lowers(double present) {
+        TreeSet<Double> lowers = new TreeSet<>(StandardValues.E24.between(LEAST_LOWER, MOST_LOWER));
+        if (present >= LEAST_LOWER) {
+            lowers.add(present);
+        }
+        return List.copyOf(lowers);
     }
 
     private record Reach(BiasSupply supply, double coldest, double hottest) {}
@@ -185,10 +214,18 @@ public final class BiasDesign {
         return BiasRange.grid(ac.with(supply.circuit(stand, 1)));
     }
 
-    private boolean reaches(Reach reach) {
+    private static Reach reach(AcSide ac, BiasSupply supply) {
+        return new Reach(supply, volts(ac, supply, PotStand.COLDEST), volts(ac, supply, PotStand.HOTTEST));
+    }
+
+    /** At the coldest stop as cold as wished, at the hottest within what the plates stand. */
+    private boolean isColdEnough(Reach reach) {
         return reach.coldest() <= wish.coldest()
-                && reach.hottest() >= wish.hottest()
-                && wish.coldest() - reach.coldest() <= BEYOND * wish.coldRoom()
+                && (need.isEmpty() || reach.hottest() <= need.get().hottestAllowed());
+    }
+
+    private boolean isNotFarBeyond(Reach reach) {
+        return wish.coldest() - reach.coldest() <= BEYOND * wish.coldRoom()
                 && reach.hottest() - wish.hottest() <= BEYOND * wish.coldRoom();
     }
 
@@ -215,6 +252,7 @@ public final class BiasDesign {
         return Optional.of(new Proposal(
                 rated.rated().isEmpty() ? last : new BiasRange(rated.exchanged(exchanged), high),
                 changes,
+                isRewired(rated),
                 wish.needed() - last.coldestVolts(),
                 last.hottestVolts() - wish.needed(),
                 last.watts(1).values().stream().mapToDouble(Double::doubleValue).sum()));
