@@ -40,7 +40,8 @@ class WorkController {
         Faults faults = new Faults(words);
         Optional<WorkPlan> plan = plan(faults, reads -> work.ofSupply(amp, form, reads));
         return page(amp, plan, faults)
-                .addObject("fields", form.fields())
+                .addObject("fields", amp.sheet().bias().isCathode() ? null : form.fields())
+                .addObject("hint", words.message("page.work.edit-hint-fixed"))
                 .addObject("version", amp.amp().version())
                 .addObject("back", "/amps/%d/bias?%s".formatted(id, form.query()))
                 .addObject("csv", "/amps/%d/bias/parts.csv?%s".formatted(id, form.query()));
@@ -53,6 +54,7 @@ class WorkController {
         Faults faults = new Faults(words);
         Optional<WorkPlan> plan = plan(faults, reads -> work.ofCathodes(amp, form, reads));
         return page(amp, plan, faults)
+                .addObject("hint", words.message("page.work.edit-hint"))
                 .addObject("back", "/amps/%d/cathode?%s".formatted(id, form.query()))
                 .addObject("csv", "/amps/%d/cathode/parts.csv?%s".formatted(id, form.query()));
     }
