@@ -21,8 +21,6 @@ import yellowrail.core.work.WorkPlan.Step;
 /** Fixed bias made cathode bias, as work: the resistor that is to be soldered with the idle that it gives. */
 public final class CathodeWork {
 
-    private static final double LEAK_WATTS = 0.5;
-
     private static final double USUAL_LEAK = 220e3;
     /** The cathodes may stand so much higher than computed before something is wrong. */
     private static final double TOO_HIGH = 1.25;
@@ -64,7 +62,7 @@ public final class CathodeWork {
                 WorkPart.GRID_LEAK,
                 sheet.sockets().size(),
                 leak.isPresent() ? Optional.of(new Amount(Unit.KILOHM, leak.getAsDouble())) : Optional.empty(),
-                Optional.of(new Amount(Unit.WATT, LEAK_WATTS))));
+                Optional.of(new Amount(Unit.WATT, SupplyWork.LEAK_WATTS))));
         parts.add(new PartLine(Deed.TAKE_OUT, WorkPart.BIAS_SUPPLY, 1, Optional.empty(), Optional.empty()));
 
         List<WorkFinding> outcome = new ArrayList<>();

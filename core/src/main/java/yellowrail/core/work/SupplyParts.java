@@ -23,17 +23,18 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.standard.StandardValues;
 import yellowrail.core.work.PartLine.Deed;
 
-/** The parts of a bias supply with what each has to stand; and what of another supply goes into it again. */
+/**
+ * The parts of a bias supply, but for the grid leaks, with what each has to stand; and what of another supply goes into
+ * it again.
+ */
 final class SupplyParts {
 
     /** What diodes are sold for, V. */
     private static final List<Double> DIODE_VOLTS = List.of(100.0, 200.0, 400.0, 600.0, 800.0, 1000.0, 1600.0);
 
     private static final double DIODE_ROOM = 1.5;
-    /** A leak carries no current. */
-    private static final double LEAK_WATTS = 0.25;
-
-    private static final Set<PartKind> NO_PARTS = EnumSet.of(PartKind.WIPER, PartKind.BALANCE_WIPER, PartKind.METER);
+    private static final Set<PartKind> NO_PARTS =
+            EnumSet.of(PartKind.WIPER, PartKind.BALANCE_WIPER, PartKind.METER, PartKind.LEAK);
 
     private final BiasRange range;
     private final BiasSupply supply;
@@ -163,12 +164,11 @@ final class SupplyParts {
     }
 
     private void resistor(Part part, double ohms, Map<Part, Double> worked) {
-        double watts = worked.containsKey(part) ? StandardValues.wattsFor(worked.get(part)) : LEAK_WATTS;
         Double known = supply.rated().get(part.kind());
         add(
                 part.kind(),
                 OptionalDouble.of(ohms),
-                watts,
+                StandardValues.wattsFor(worked.get(part)),
                 known == null ? OptionalDouble.empty() : OptionalDouble.of(known),
                 1);
     }

@@ -13,6 +13,7 @@ import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.PotStand;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.standard.StandardValues;
 import yellowrail.core.station.Station;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.work.PartLine.Deed;
@@ -29,6 +30,8 @@ public final class SupplyWork {
 
     private static final double SENSE_OHMS = 10;
     private static final double SENSE_WATTS = 0.25;
+    /** A leak carries no current. */
+    static final double LEAK_WATTS = 0.5;
 
     private final AmpSheet sheet;
     private final BiasRange range;
@@ -55,8 +58,9 @@ public final class SupplyWork {
                 : sheet.biasSupply().map(kept -> new BiasRange(kept, range.mainsHigh()));
         List<PartLine> parts = new ArrayList<>(SupplyParts.of(range, before));
         work.outcome(before.map(BiasRange::supply), lift);
+        work.leaks(parts, type);
         if (sheet.bias().isCathode()) {
-            work.cathodes(parts, type);
+            work.cathodes(parts);
         }
         work.steps();
         return new WorkPlan(parts, work.outcome, work.steps);
@@ -83,8 +87,37 @@ public final class SupplyWork {
         }
     }
 
-    /** What hung in the cathodes comes out; the leaks are held against the smaller limit of fixed bias. */
-    private void cathodes(List<PartLine> parts, TubeType type) {
+    /** A grid leak for each tube, within the limit of fixed bias; exchanged where it is too large. */
+    private void leaks(List<PartLine> parts, TubeType type) {
+        if (!(drawn.leak() > 0)) {
+            return;
+        }
+        int count = sheet.sockets().size();
+        OptionalDouble most = type.customaryRating().gridLeakFixed();
+        boolean large = most.isPresent() && drawn.leak() > most.getAsDouble();
+        if (large) {
+            outcome.add(new WorkFinding.LeakTooLarge(drawn.leak(), most.getAsDouble()));
+            parts.add(leak(
+                    Deed.FIT,
+                    count,
+                    StandardValues.E12.around(most.getAsDouble()).get(0)));
+        } else if (most.isEmpty()) {
+            outcome.add(new WorkFinding.LeakLimitNotKnown());
+        }
+        parts.add(leak(large ? Deed.TAKE_OUT : Deed.STAYS, count, drawn.leak()));
+    }
+
+    private static PartLine leak(Deed deed, int count, double ohms) {
+        return new PartLine(
+                deed,
+                WorkPart.GRID_LEAK,
+                count,
+                Optional.of(new Amount(Unit.KILOHM, ohms)),
+                deed == Deed.TAKE_OUT ? Optional.empty() : Optional.of(new Amount(Unit.WATT, LEAK_WATTS)));
+    }
+
+    /** What hung in the cathodes comes out. */
+    private void cathodes(List<PartLine> parts) {
         int sockets = sheet.sockets().size();
         parts.add(new PartLine(
                 Deed.FIT,
@@ -103,12 +136,6 @@ public final class SupplyWork {
                         : Optional.empty(),
                 Optional.empty()));
         parts.add(new PartLine(Deed.TAKE_OUT, WorkPart.BYPASS, groups, Optional.empty(), Optional.empty()));
-        OptionalDouble most = type.customaryRating().gridLeakFixed();
-        if (most.isEmpty()) {
-            outcome.add(new WorkFinding.LeakLimitNotKnown());
-        } else if (drawn.leak() > most.getAsDouble()) {
-            outcome.add(new WorkFinding.LeakTooLarge(drawn.leak(), most.getAsDouble()));
-        }
     }
 
     private void steps() {

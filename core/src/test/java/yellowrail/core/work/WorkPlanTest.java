@@ -60,10 +60,19 @@ class WorkPlanTest {
     @Test
     void onlyWhatChangesIsSoldered() {
         WorkPlan plan = plan(PAIR, mended());
-        assertThat(parts(plan, Deed.FIT)).containsExactly(PartKind.RESERVOIR, PartKind.WIPER_TO_COLD);
-        assertThat(parts(plan, Deed.TAKE_OUT)).containsExactly(PartKind.RESERVOIR);
+        assertThat(parts(plan, Deed.FIT))
+                .containsExactly(PartKind.RESERVOIR, PartKind.WIPER_TO_COLD, WorkPart.GRID_LEAK);
+        assertThat(parts(plan, Deed.TAKE_OUT)).containsExactly(PartKind.RESERVOIR, WorkPart.GRID_LEAK);
         assertThat(parts(plan, Deed.STAYS))
-                .containsExactly(PartKind.DIODE, PartKind.SERIES, PartKind.POT, PartKind.LOWER, PartKind.LEAK);
+                .containsExactly(PartKind.DIODE, PartKind.SERIES, PartKind.POT, PartKind.LOWER);
+        assertThat(plan.outcome()).contains(new WorkFinding.LeakTooLarge(220_000, 100_000));
+        assertThat(plan.parts())
+                .contains(new PartLine(
+                        Deed.FIT,
+                        WorkPart.GRID_LEAK,
+                        2,
+                        Optional.of(new Amount(Unit.KILOHM, 100_000)),
+                        Optional.of(new Amount(Unit.WATT, 0.5))));
         assertThat(plan.parts().get(0).rating()).contains(new Amount(Unit.VOLT, 63));
         assertThat(plan.outcome()).doesNotContain(new WorkFinding.NotFailSafe());
         assertThat(plan(PAIR, Supplies.tapped()).outcome()).contains(new WorkFinding.NotFailSafe());
@@ -131,7 +140,8 @@ class WorkPlanTest {
         BiasSupply leaky = new BiasSupply(
                 mended().source(), mended().smoothing(), mended().network(), 470_000, OptionalDouble.empty());
         WorkPlan plan = SupplyWork.of(sheet, new BiasRange(leaky, HIGH), Optional.empty(), Amps.type("6L6GC"), 24);
-        assertThat(parts(plan, Deed.TAKE_OUT)).containsExactly(WorkPart.CATHODE_RESISTOR, WorkPart.BYPASS);
+        assertThat(parts(plan, Deed.TAKE_OUT))
+                .containsExactly(WorkPart.GRID_LEAK, WorkPart.CATHODE_RESISTOR, WorkPart.BYPASS);
         assertThat(parts(plan, Deed.FIT)).contains(WorkPart.SENSE_RESISTOR, PartKind.POT, PartKind.DIODE);
         assertThat(parts(plan, Deed.STAYS)).isEmpty();
         assertThat(plan.outcome())

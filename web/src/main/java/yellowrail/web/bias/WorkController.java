@@ -42,6 +42,7 @@ class WorkController {
         return page(amp, plan, faults)
                 .addObject("fields", amp.sheet().bias().isCathode() ? null : form.fields())
                 .addObject("hint", words.message("page.work.edit-hint-fixed"))
+                .addObject("example", amp.example())
                 .addObject("version", amp.amp().version())
                 .addObject("back", "/amps/%d/bias?%s".formatted(id, form.query()))
                 .addObject("csv", "/amps/%d/bias/parts.csv?%s".formatted(id, form.query()));
