@@ -84,16 +84,17 @@ public final class RunProgress {
                 .map(StationEvent::at);
     }
 
-    /** What is still to be ticked before live readings; none when the chassis is closed. */
+    /**
+     * What is still to be ticked before live readings; when the chassis is closed only what was soldered in it asks.
+     */
     public List<SafetyItem> missing() {
-        if (isTicked(Safety.CLOSED)) {
-            return List.of();
-        }
+        boolean open = !isTicked(Safety.CLOSED);
         boolean fresh = isTicked(Safety.NEW_TUBES);
         return items.stream()
                 .filter(item -> switch (item.gate()) {
-                    case ALWAYS, WITH_BIAS_WORK -> true;
-                    case WITH_NEW_TUBES -> fresh;
+                    case ALWAYS -> open;
+                    case WITH_NEW_TUBES -> open && fresh;
+                    case WITH_BIAS_WORK -> true;
                     case NEVER -> false;
                 })
                 .filter(item -> !isTicked(item.id()))

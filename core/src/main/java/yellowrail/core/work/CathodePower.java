@@ -13,24 +13,27 @@ import yellowrail.core.tube.TubeType;
 
 /**
  * What a stage gives at full drive before and after it gets cathode bias; the cathodes' volts are lost to the plates.
+ *
+ * @param before W
+ * @param after W
  */
-public final class CathodePower {
+public record CathodePower(double before, double after) {
 
-    private CathodePower() {}
-
-    /** @return W before and after; empty where one of the two does not settle */
-    public static Optional<double[]> of(AmpSheet sheet, LastRead read, TubeType type, GridNeed need, CathodeIdle idle) {
+    /** @return empty where one of the two does not settle, or no volts are left */
+    public static Optional<CathodePower> of(
+            AmpSheet sheet, LastRead read, TubeType type, GridNeed need, CathodeIdle idle) {
+        OutputStage fixed = AmpStage.of(sheet, read, type, need.model()).stage();
+        double plate = fixed.plateVolts() - idle.cathodeVolts();
+        double screen = fixed.screenVolts() - idle.cathodeVolts();
+        if (!(plate > 0 && screen > 0)) {
+            return Optional.empty();
+        }
         try {
-            OutputStage fixed = AmpStage.of(sheet, read, type, need.model()).stage();
-            OutputStage lifted = AmpStage.atIdle(
-                    fixed.at(fixed.plateVolts() - idle.cathodeVolts(), fixed.screenVolts() - idle.cathodeVolts()),
-                    idle.hottestWatts() / (fixed.plateVolts() - idle.cathodeVolts()),
-                    true);
-            return Optional.of(new double[] {
-                new FullDrive(fixed).compute().powerWatts(),
-                new FullDrive(lifted).compute().powerWatts()
-            });
-        } catch (UnsettledException | IllegalArgumentException e) {
+            OutputStage lifted = AmpStage.atIdle(fixed.at(plate, screen), idle.hottestWatts() / plate, true);
+            return Optional.of(new CathodePower(
+                    new FullDrive(fixed).compute().powerWatts(),
+                    new FullDrive(lifted).compute().powerWatts()));
+        } catch (UnsettledException e) {
             return Optional.empty();
         }
     }

@@ -31,7 +31,7 @@ public final class CathodeWork {
      * @param design the group on one resistor
      * @param idle with the resistor that is taken
      * @param high the highest mains over the sheet's
-     * @param powers of the stage before and after, W; empty where they are not known
+     * @param power of the stage before and after; empty where that is not known
      */
     public static WorkPlan of(
             AmpSheet sheet,
@@ -40,7 +40,7 @@ public final class CathodeWork {
             GridNeed need,
             TubeType type,
             double high,
-            Optional<double[]> powers) {
+            Optional<CathodePower> power) {
         CathodeGroup group = design.group();
         int groups = Math.max(1, sheet.sockets().size() / group.tubes().size());
         double rating = CathodeDesign.ratingBesideCapacitor(idle);
@@ -77,7 +77,7 @@ public final class CathodeWork {
             outcome.add(new WorkFinding.HotAtHighMains(highWatts, need.rated()));
         }
         outcome.add(new WorkFinding.OtherWindow(Target.CATHODE_BIAS.low(), Target.CATHODE_BIAS.high()));
-        powers.ifPresent(watts -> outcome.add(new WorkFinding.PowerBecomes(watts[0], watts[1])));
+        power.ifPresent(watts -> outcome.add(new WorkFinding.PowerBecomes(watts.before(), watts.after())));
         if (leak.isPresent() && most.isPresent() && leak.getAsDouble() > most.getAsDouble()) {
             outcome.add(new WorkFinding.LeakTooLarge(leak.getAsDouble(), most.getAsDouble()));
         }

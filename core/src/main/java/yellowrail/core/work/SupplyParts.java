@@ -158,7 +158,9 @@ final class SupplyParts {
                     case BALANCE -> supply.network().balance();
                     default -> leg.ohms();
                 };
-                resistor(part, ohms, worked);
+                if (ohms > 0) {
+                    resistor(part, ohms, worked);
+                }
             }
         }
     }

@@ -12,6 +12,7 @@ import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.PotStand;
+import yellowrail.core.bias.wiring.Rectification;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.standard.StandardValues;
 import yellowrail.core.station.Station;
@@ -144,7 +145,7 @@ public final class SupplyWork {
             step(Station.MAKE_SAFE, new WorkFinding.TapIsLive(drawn.source().volts()));
         }
         step(Station.TUBES, new WorkFinding.TubesOut());
-        step(Station.TUBES, new WorkFinding.SolderSupply());
+        step(Station.TUBES, solder());
         if (sheet.bias().isCathode()) {
             step(Station.TUBES, new WorkFinding.CathodesToSense());
         }
@@ -177,6 +178,14 @@ public final class SupplyWork {
         step(
                 Station.CLOSE,
                 sheet.bias().isCathode() ? new WorkFinding.ChangeTheSheet() : new WorkFinding.KeepTheSupply());
+    }
+
+    /** Which way round the diodes go. */
+    private WorkFinding solder() {
+        if (drawn.source().rectification() == Rectification.BRIDGE) {
+            return new WorkFinding.SolderBridge();
+        }
+        return drawn.source().coupling().isPresent() ? new WorkFinding.SolderCoupled() : new WorkFinding.SolderSupply();
     }
 
     private void step(Station station, WorkFinding says) {

@@ -63,6 +63,11 @@ public sealed interface WorkFinding extends Finding {
 
     record SolderSupply() implements WorkFinding {}
 
+    record SolderBridge() implements WorkFinding {}
+
+    /** Behind a coupling capacitor. */
+    record SolderCoupled() implements WorkFinding {}
+
     record CathodesToSense() implements WorkFinding {}
 
     record SolderCathode(

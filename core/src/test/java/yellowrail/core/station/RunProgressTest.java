@@ -72,6 +72,10 @@ class RunProgressTest {
                 .isInstanceOfSatisfying(
                         StationFinding.BothStopsRead.class,
                         stops -> assertThat(stops.coldest()).isBetween(-45.8, -45.6));
+        events.add(new StationEvent(What.TICKED, Station.MAKE_SAFE, Safety.CLOSED, "", Amps.NOON));
+        assertThat(new RunProgress(sheet, events).missing())
+                .as("that the chassis is closed now says nothing of what was soldered in it")
+                .isEqualTo(asked);
     }
 
     @Test

@@ -156,15 +156,15 @@ class WorkPlanTest {
         CathodeDesign design = CathodeDesign.burning(need, 2, 0, 0.92 * need.rated());
         CathodeIdle idle = design.group().at(design.exactOhms());
         assertThat(idle.hottestWatts()).isCloseTo(0.92 * need.rated(), within(0.01));
-        double[] powers =
+        CathodePower powers =
                 CathodePower.of(PAIR, read, Amps.type("6L6GC"), need, idle).orElseThrow();
-        assertThat(powers[1]).isLessThan(powers[0]).isGreaterThan(0.5 * powers[0]);
+        assertThat(powers.after()).isLessThan(powers.before()).isGreaterThan(0.5 * powers.before());
         WorkPlan plan = CathodeWork.of(PAIR, design, idle, need, Amps.type("6L6GC"), HIGH, Optional.of(powers));
         assertThat(plan.parts().get(0).value()).contains(new Amount(Unit.OHM, idle.ohms()));
         assertThat(plan.outcome())
                 .contains(
                         new WorkFinding.PlatesLose(idle.cathodeVolts()),
-                        new WorkFinding.PowerBecomes(powers[0], powers[1]))
+                        new WorkFinding.PowerBecomes(powers.before(), powers.after()))
                 .hasAtLeastOneElementOfType(WorkFinding.HotAtHighMains.class);
         assertThat(plan.steps()).extracting(WorkPlan.Step::station).isSorted().startsWith(Station.MAKE_SAFE);
         double farads = Bypass.farads(design.group(), idle);

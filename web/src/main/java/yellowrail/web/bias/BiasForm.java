@@ -2,14 +2,11 @@ package yellowrail.web.bias;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasNetwork.Kind;
@@ -22,6 +19,7 @@ import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
+import yellowrail.web.form.Query;
 
 /**
  * A bias supply as it stands in the fields of the bench; those of its parts are called as the parts are. A part that is
@@ -118,10 +116,7 @@ record BiasForm(Map<String, String> fields) {
 
     /** What stands in the fields as the end of an address. */
     String query() {
-        return fields.entrySet().stream()
-                .sorted(Map.Entry.comparingByKey())
-                .map(field -> field.getKey() + "=" + URLEncoder.encode(field.getValue(), StandardCharsets.UTF_8))
-                .collect(Collectors.joining("&"));
+        return Query.of(fields);
     }
 
     /** The same fields with another supply in them. */

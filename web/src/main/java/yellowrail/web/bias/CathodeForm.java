@@ -1,12 +1,9 @@
 package yellowrail.web.bias;
 
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
@@ -21,6 +18,7 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.standard.StandardValues;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
+import yellowrail.web.form.Query;
 
 /** What is asked of the cathode resistors of an amp, as it stands in the fields. */
 record CathodeForm(Map<String, String> fields) {
@@ -33,11 +31,11 @@ record CathodeForm(Map<String, String> fields) {
      * What the fields say.
      *
      * @param tubes on a resistor
-     * @param wanted of each tube, A; empty for the middle of the window
+     * @param wanted of each tube, A; empty for what is customary
      * @param own the resistor that is in, ohm
      * @param bypass beside it, F
      * @param drawer of resistors
-     * @param taken the resistor that is to be soldered, ohm; empty for the standard value with the cooler idle
+     * @param ohms the resistor that is to be soldered, ohm; empty for the standard value with the cooler idle
      */
     record Asked(
             int tubes,
@@ -108,10 +106,7 @@ record CathodeForm(Map<String, String> fields) {
 
     /** What stands in the fields as the end of an address. */
     String query() {
-        return fields.entrySet().stream()
-                .sorted(Map.Entry.comparingByKey())
-                .map(field -> field.getKey() + "=" + URLEncoder.encode(field.getValue(), StandardCharsets.UTF_8))
-                .collect(Collectors.joining("&"));
+        return Query.of(fields);
     }
 
     Asked read(Faults faults) {

@@ -94,11 +94,12 @@ class WorkController {
         if (run.isPresent()) {
             return new ModelAndView("redirect:/runs/%d?at=%s".formatted(run.get(), Station.MAKE_SAFE.token()));
         }
-        if (!faults.any()) {
+        boolean typedWrong = faults.any();
+        if (!typedWrong) {
             faults.say("kept", "page.bias.saved-meanwhile");
         }
         ModelAndView again = supply(id, typed).addObject("faults", faults);
-        again.setStatus(HttpStatus.CONFLICT);
+        again.setStatus(typedWrong ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.CONFLICT);
         return again;
     }
 

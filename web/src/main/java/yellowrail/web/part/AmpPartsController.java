@@ -12,13 +12,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.part.SenseResistor;
+import yellowrail.core.bias.review.BiasRemark;
 import yellowrail.core.part.SenseResistor.Kind;
 import yellowrail.core.part.stress.CapacitorReview;
 import yellowrail.core.part.stress.MainsDraw;
 import yellowrail.core.part.stress.PlateSupply;
 import yellowrail.core.part.stress.RectifiedSupply;
-import yellowrail.core.part.stress.StageCurrents;
+import yellowrail.core.root.UnsettledException;
 import yellowrail.core.station.Station;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
@@ -67,15 +67,17 @@ class AmpPartsController {
                         "assumed",
                         amp.stage().map(stage -> words.list(stage.assumed())).orElse(""));
         if (!faults.any()) {
-            page.addObject("sections", sections(amp, parts));
-            amp.flows().ifPresent(flows -> page.addObject("senses", senses(parts.sense(), flows)));
+            try {
+                page.addObject("sections", sections(amp, parts));
+            } catch (UnsettledException e) {
+                faults.add("winding", new BiasRemark.Unsettled(e.rounds()));
+            }
+            amp.flows()
+                    .ifPresent(flows -> page.addObject(
+                            "senses", SenseView.beside(parts.sense(), flows.idle(), flows.drive(), words)));
         }
         page.setStatus(faults.any() ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
         return page;
-    }
-
-    private List<SenseView> senses(SenseResistor sense, StageCurrents flows) {
-        return SenseView.beside(sense, flows.idle(), flows.drive(), words);
     }
 
     private List<PartsOfAmpView> sections(AmpWithParts amp, Parts parts) {
@@ -125,9 +127,8 @@ class AmpPartsController {
         });
     }
 
-    private static double mains(AmpWithParts amp, RectifiedSupply supply, double amps) {
+    private static MainsDraw mains(AmpWithParts amp, RectifiedSupply supply, double amps) {
         return new MainsDraw(
-                        amp.heaterWatts(), supply.voltAmperes(amps), amp.sheet().mainsVolts())
-                .amps();
+                amp.heaterWatts(), supply.voltAmperes(amps), amp.sheet().mainsVolts());
     }
 }

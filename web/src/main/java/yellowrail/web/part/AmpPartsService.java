@@ -7,6 +7,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.part.stress.MainsDraw;
 import yellowrail.core.part.stress.StageCurrents;
+import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.tube.TubeType;
@@ -34,7 +35,7 @@ class AmpPartsService {
      * An amp whose parts are looked at.
      *
      * @param stage one channel and what was taken for what is not known; empty where the type has no model
-     * @param flows at rest, driven and without bias; empty likewise
+     * @param flows at rest, driven and without bias; empty likewise, and where the driven stage does not settle
      */
     record AmpWithParts(
             Amp amp, LastRead read, Optional<AmpStage> stage, Optional<StageCurrents> flows, double heaterWatts) {
@@ -44,7 +45,6 @@ class AmpPartsService {
         }
     }
 
-    /** @throws yellowrail.core.root.UnsettledException if the driven stage does not settle */
     @Transactional(readOnly = true)
     AmpWithParts amp(long id) {
         Amp amp = amps.newest(id);
@@ -57,10 +57,18 @@ class AmpPartsService {
                 amp,
                 read,
                 stage,
-                stage.map(one -> new StageCurrents(
-                        new FullDrive(one.stage()).compute(),
-                        sheet.channels(),
-                        sheet.supply().otherAmps().orElse(0))),
+                stage.flatMap(one -> flows(one, sheet)),
                 MainsDraw.heaters(sheet, type, tubes.catalogue()));
+    }
+
+    private static Optional<StageCurrents> flows(AmpStage one, AmpSheet sheet) {
+        try {
+            return Optional.of(new StageCurrents(
+                    new FullDrive(one.stage()).compute(),
+                    sheet.channels(),
+                    sheet.supply().otherAmps().orElse(0)));
+        } catch (UnsettledException e) {
+            return Optional.empty();
+        }
     }
 }

@@ -10,6 +10,7 @@ import yellowrail.core.part.Fuse;
 import yellowrail.core.part.SenseResistor;
 import yellowrail.core.part.stress.CapacitorReview;
 import yellowrail.core.part.stress.FuseReview;
+import yellowrail.core.part.stress.MainsDraw;
 import yellowrail.core.part.stress.OutputCopper;
 import yellowrail.core.part.stress.PartRemark;
 import yellowrail.core.part.stress.RectifiedSupply;
@@ -29,10 +30,12 @@ import yellowrail.web.words.Words;
  * One kind of part: what it has to bear, drawn, and what is to be said of it.
  *
  * @param id of its section
+ * @param how it comes about, and how sure it is
  * @param ladder drawn; null where there is nothing to draw
  * @param facts more figures
  */
-record PartsOfAmpView(String id, String title, String axis, LadderView ladder, List<String> says, List<String> facts) {
+record PartsOfAmpView(
+        String id, String title, String axis, String how, LadderView ladder, List<String> says, List<String> facts) {
 
     private static final double A_MINUTE = 60;
     /** What capacitance an old electrolytic has left before it counts as worn. */
@@ -142,23 +145,30 @@ record PartsOfAmpView(String id, String title, String axis, LadderView ladder, L
                         amps(words, "drive", flows.supplyDrive(), false),
                         amps(words, "most", flows.supplyAtMost(), false)),
                 FuseReview.ofPlateSupply(fitted, flows),
+                List.of(),
                 words);
     }
 
     /**
-     * @param idle from the mains, A
-     * @param drive the same at full drive, A
+     * @param idle from the mains
+     * @param drive the same at full drive
      */
-    static PartsOfAmpView mainsFuse(Optional<Fuse> fitted, double idle, double drive, Words words) {
+    static PartsOfAmpView mainsFuse(Optional<Fuse> fitted, MainsDraw idle, MainsDraw drive, Words words) {
         return fuse(
                 "mainsFuse",
-                fitted.orElse(Fuse.carrying(drive)),
-                List.of(amps(words, "idle", idle, false), amps(words, "drive", drive, false)),
-                FuseReview.carrying(fitted, drive),
+                fitted.orElse(Fuse.carrying(drive.amps())),
+                List.of(amps(words, "idle", idle.amps(), false), amps(words, "drive", drive.amps(), false)),
+                FuseReview.carrying(fitted, drive.amps()),
+                List.of(words.message(
+                        "page.parts.mains",
+                        Figures.fixed(drive.heaterWatts(), 0),
+                        Figures.fixed(drive.plateVoltAmperes(), 0),
+                        Figures.fixed(drive.mainsVolts(), 0))),
                 words);
     }
 
-    private static PartsOfAmpView fuse(String id, Fuse fuse, List<Mark> marks, List<PartRemark> says, Words words) {
+    private static PartsOfAmpView fuse(
+            String id, Fuse fuse, List<Mark> marks, List<PartRemark> says, List<String> facts, Words words) {
         return of(
                 id,
                 LadderView.of(
@@ -175,7 +185,7 @@ record PartsOfAmpView(String id, String title, String axis, LadderView ladder, L
                         1,
                         true),
                 says,
-                List.of(),
+                facts,
                 words);
     }
 
@@ -189,6 +199,7 @@ record PartsOfAmpView(String id, String title, String axis, LadderView ladder, L
                 id,
                 words.message("page.parts.section." + id),
                 words.message("page.parts.axis." + id),
+                words.message("page.parts.how." + id),
                 ladder,
                 words.say(says),
                 facts);

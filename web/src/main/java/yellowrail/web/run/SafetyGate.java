@@ -41,17 +41,12 @@ class SafetyGate {
 
     /** What makes the amp unsafe to read: nothing live before the safety items are ticked. */
     Optional<EntryOutcome> held(RunProgress progress, Set<String> seenTo, List<Entry> entries, String typed) {
-        List<SafetyItem> missing = seenTo.contains(Safety.CLOSED)
-                ? List.of()
-                : progress.missing().stream()
-                        .filter(item -> !seenTo.contains(item.id()))
-                        .toList();
+        boolean closed = seenTo.contains(Safety.CLOSED);
         boolean biasOnly = entries.stream().noneMatch(entry -> LIVE.contains(entry.kind()) && !isBias(entry));
-        List<SafetyItem> waits = biasOnly
-                ? missing.stream()
-                        .filter(item -> item.gate() != SafetyItem.Gate.WITH_BIAS_WORK)
-                        .toList()
-                : missing;
+        List<SafetyItem> waits = progress.missing().stream()
+                .filter(item -> !seenTo.contains(item.id()))
+                .filter(item -> item.gate() == SafetyItem.Gate.WITH_BIAS_WORK ? !biasOnly : !closed)
+                .toList();
         if (!waits.isEmpty() && entries.stream().anyMatch(entry -> LIVE.contains(entry.kind()))) {
             return Optional.of(new EntryOutcome.Held(typed, waits));
         }
