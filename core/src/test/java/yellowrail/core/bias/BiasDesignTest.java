@@ -9,12 +9,15 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import yellowrail.core.Amps;
 import yellowrail.core.bias.design.BiasDesign;
 import yellowrail.core.bias.design.Proposal;
 import yellowrail.core.bias.design.Wish;
+import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.bias.wiring.BiasNetwork;
 import yellowrail.core.bias.wiring.BiasNetwork.Kind;
 import yellowrail.core.bias.wiring.BiasSupply;
+import yellowrail.core.tube.model.TubeModels;
 
 class BiasDesignTest {
 
@@ -42,6 +45,24 @@ class BiasDesignTest {
         });
         assertThat(proposals.stream().map(each -> each.changes().size()).toList())
                 .isSorted();
+    }
+
+    /** EL34 at 428 V: the plates reach 25 W 4 V beyond what they need, and a wish of 7 V stops half way there. */
+    @Test
+    void noWishGoesPastTheRating() {
+        GridNeed need = GridNeed.of(
+                TubeModels.published().of(Amps.type("EL34")).orElseThrow(), 428, 423, 0.0416, 25, Optional.empty());
+        Wish wish = Wish.within(need.volts(), 7, Optional.of(need), EnumSet.of(Kind.DIVIDER_POT, Kind.RHEOSTAT_SHUNT))
+                .orElseThrow();
+        assertThat(wish.hotRoom()).isLessThan(need.hottestAllowed() - need.volts());
+        List<Proposal> proposals = new BiasDesign(Supplies.tapped(), wish, 1.1, Optional.of(need)).proposals();
+        assertThat(proposals).isNotEmpty().allSatisfy(each -> {
+            assertThat(each.range().hottestVolts()).isLessThanOrEqualTo(need.hottestAllowed());
+            assertThat(each.range().reaches(need.volts())).isTrue();
+        });
+        assertThat(Wish.within(need.hottestAllowed() + 1, 7, Optional.of(need), EnumSet.of(Kind.DIVIDER_POT)))
+                .as("the plates stand at their rating already")
+                .isEmpty();
     }
 
     /** From one wiring to the other by choice: rewiring counts as a deed, and each reaches what was wished. */

@@ -183,14 +183,11 @@ class BiasController {
         double needed = asked.needed().getAsDouble();
         double room = asked.room()
                 .orElse(asked.need().map(tubes -> tubes.spread() + BESIDE).orElse(2 * BESIDE));
-        // A limit outranks every wish: no further to the hot side than the plates stand.
-        double hot = Math.min(
-                Math.min(room, -needed / 2),
-                asked.need().map(tubes -> tubes.hottestAllowed() - needed).orElse(room));
-        if (!(hot > 0)) {
+        Optional<Wish> wish = Wish.within(needed, room, asked.need(), kinds(asked, supply));
+        if (wish.isEmpty()) {
             return List.of();
         }
-        return new BiasDesign(supply, new Wish(needed, room, hot, kinds(asked, supply)), asked.high(), asked.need())
+        return new BiasDesign(supply, wish.get(), asked.high(), asked.need())
                 .proposals().stream()
                         .map(proposal -> ProposalView.of(proposal, asked.form(), words))
                         .toList();

@@ -1,14 +1,20 @@
 package yellowrail.web.bias;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Pot;
+import yellowrail.core.amp.PotReach;
 import yellowrail.core.bias.BiasRange;
 import yellowrail.core.bias.cathode.CathodeDesign;
 import yellowrail.core.bias.cathode.CathodeIdle;
 import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.bias.wiring.BiasSupply;
+import yellowrail.core.reading.Entry;
+import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.station.Safety;
 import yellowrail.core.work.CathodePower;
 import yellowrail.core.work.CathodeWork;
@@ -17,6 +23,7 @@ import yellowrail.core.work.WorkPlan;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.bias.BiasService.OnTheBench;
 import yellowrail.web.form.Faults;
+import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 import yellowrail.web.station.StationService;
 
@@ -27,11 +34,13 @@ class WorkService {
     private final BiasService bench;
     private final RunService runs;
     private final StationService stations;
+    private final RunEntries entries;
 
-    WorkService(BiasService bench, RunService runs, StationService stations) {
+    WorkService(BiasService bench, RunService runs, StationService stations, RunEntries entries) {
         this.bench = bench;
         this.runs = runs;
         this.stations = stations;
+        this.entries = entries;
     }
 
     /** @return the plan; empty where a field is at fault */
@@ -75,7 +84,19 @@ class WorkService {
             stations.progress(run, amp.sheet().with(Optional.of(supply)))
                     .item(Safety.BIAS_WORK)
                     .ifPresent(item -> stations.tick(run, item, true));
+            entries.enter(run, soldered(amp.sheet()), "");
             return run;
         });
+    }
+
+    /** It was off, and its pots go to their coldest stops: what was read before is of another setting. */
+    private static List<Entry> soldered(AmpSheet sheet) {
+        List<Entry> said = new ArrayList<>(List.of(Entry.said(ReadingKind.POWER_OFF, "", "")));
+        PotReach.levels(sheet)
+                .forEach(pot -> said.add(
+                        pot.hotter() == Pot.Turn.UNKNOWN
+                                ? Entry.said(ReadingKind.TURN, pot.name(), "")
+                                : Entry.turned(pot.name(), pot.hotter().opposite())));
+        return said;
     }
 }

@@ -155,6 +155,9 @@ class BiasPagesTest {
         String run = Visitor.location(visitor.post(work, visitor.form(work + query, work)));
         assertThat(run).contains("at=make-safe");
         long id = Long.parseLong(run.replaceAll(".*/runs/(\\d+).*", "$1"));
+        assertThat(visitor.page(run).text())
+                .as("what was read before is of another setting")
+                .contains("turn ");
         String tubes = "/runs/" + id + "?at=tubes";
         assertThat(visitor.page(tubes).text()).contains("both stops read, near -45.7 V and -31.");
         for (String item : new String[] {"load", "quiet", "hands", "ground", "range", "hot"}) {

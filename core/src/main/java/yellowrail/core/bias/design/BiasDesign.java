@@ -45,6 +45,9 @@ public final class BiasDesign {
     /** A stop may lie so many times the wanted room beyond it. */
     private static final double BEYOND = 2.5;
 
+    /** What is searched by lies so far off at most in most cases; what is found is solved. */
+    private static final double SURELY = 1.01;
+
     private static final int ENOUGH = 3;
     private static final int MOST_SOLVED = 16;
     private static final int TOLD = 8;
@@ -220,8 +223,8 @@ public final class BiasDesign {
 
     /** At the coldest stop as cold as wished, at the hottest within what the plates stand. */
     private boolean isColdEnough(Reach reach) {
-        return reach.coldest() <= wish.coldest()
-                && (need.isEmpty() || reach.hottest() <= need.get().hottestAllowed());
+        return reach.coldest() <= SURELY * wish.coldest()
+                && (need.isEmpty() || reach.hottest() <= SURELY * need.get().hottestAllowed());
     }
 
     private boolean isNotFarBeyond(Reach reach) {

@@ -1,6 +1,8 @@
 package yellowrail.core.bias.design;
 
+import java.util.Optional;
 import java.util.Set;
+import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.bias.wiring.BiasNetwork.Kind;
 
 /**
@@ -25,6 +27,18 @@ public record Wish(double needed, double coldRoom, double hotRoom, Set<Kind> kin
     /** As far to both sides. */
     public static Wish of(double needed, double room, Set<Kind> kinds) {
         return new Wish(needed, room, room, kinds);
+    }
+
+    /**
+     * As far to the cold side as is wished; to the hot side no further than half way to where the plates reach their
+     * rating, for a limit outranks every wish and resistors are sold in steps.
+     *
+     * @return empty where the plates stand at their rating already
+     */
+    public static Optional<Wish> within(double needed, double room, Optional<GridNeed> need, Set<Kind> kinds) {
+        double left = need.map(tubes -> tubes.hottestAllowed() - needed).orElse(Double.POSITIVE_INFINITY);
+        double hot = Math.min(Math.min(room, -needed / 2), left / 2);
+        return hot > 0 ? Optional.of(new Wish(needed, room, hot, kinds)) : Optional.empty();
     }
 
     /** V, negative. */
