@@ -84,6 +84,11 @@ public final class RunProgress {
                 .map(StationEvent::at);
     }
 
+    /** Whether the bias supply was soldered on and what it gives is not seen yet: no move is told before. */
+    public boolean isBiasUnmeasured() {
+        return missing().stream().anyMatch(item -> item.gate() == SafetyItem.Gate.WITH_BIAS_WORK);
+    }
+
     /**
      * What is still to be ticked before live readings; when the chassis is closed only what was soldered in it asks.
      */

@@ -187,6 +187,8 @@ public sealed interface StationFinding extends Finding {
 
     record BiasSupplySoldered() implements StationFinding {}
 
+    record BiasBeforeAnyMove() implements StationFinding {}
+
     record GridsNegative() implements StationFinding {}
 
     record BothStopsRead(

@@ -1,6 +1,7 @@
 package yellowrail.web.run;
 
 import java.util.List;
+import yellowrail.core.station.Safety;
 import yellowrail.core.station.SafetyItem;
 import yellowrail.web.words.Words;
 
@@ -22,7 +23,15 @@ public sealed interface EntryOutcome {
      *
      * @param items what is still to be seen to
      */
-    record Held(String typed, List<SafetyItem> items) implements EntryOutcome {}
+    record Held(String typed, List<SafetyItem> items) implements EntryOutcome {
+
+        /** What ticks them together: that each is seen to, or that the chassis is closed, where that answers any. */
+        public List<String> together() {
+            return items.stream().allMatch(item -> item.gate() == SafetyItem.Gate.WITH_BIAS_WORK)
+                    ? List.of(Safety.ALL)
+                    : List.of(Safety.ALL, Safety.CLOSED);
+        }
+    }
 
     /**
      * It is questioned before it counts; nothing was stored.

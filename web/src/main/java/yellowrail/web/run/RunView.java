@@ -30,6 +30,7 @@ import yellowrail.core.soak.BenchAlarm;
 import yellowrail.core.soak.Standing;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
+import yellowrail.core.station.StationFinding;
 import yellowrail.core.supply.Mains;
 import yellowrail.core.supply.SupplyReadings;
 import yellowrail.core.timeline.Snapshot;
@@ -100,7 +101,8 @@ record RunView(
         List<TubeIdle> tubes = summary.tubes();
         StationView station = StationView.of(at, stage, progress, now.moment(), clock.getZone(), words);
         boolean drawable = station.drawn() && stage.weakest().isPresent();
-        Optional<NextMove> move = drawable || !progress.missing().isEmpty() || !station.figures()
+        boolean biasFirst = progress.isBiasUnmeasured();
+        Optional<NextMove> move = !biasFirst && (drawable || !progress.missing().isEmpty() || !station.figures())
                 ? present.moves().find()
                 : Optional.empty();
         double mains = SupplyReadings.mainsRatio(now.moment(), sheet);
@@ -113,7 +115,9 @@ record RunView(
                 words.say(sentence(standing, at)),
                 standing.alarm().isPresent()
                         ? ""
-                        : move.map(NextMove::says).map(words::say).orElse(""),
+                        : biasFirst
+                                ? words.say(new StationFinding.BiasBeforeAnyMove())
+                                : move.map(NextMove::says).map(words::say).orElse(""),
                 standing.alarm().isPresent(),
                 summary.worst().judgement().verdict().token(),
                 run.isOpen() ? words.say(new WarmUp(now.moment(), sheet.settleMinutes()).clock(clock.instant())) : "",

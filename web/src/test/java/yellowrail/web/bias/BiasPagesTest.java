@@ -163,7 +163,15 @@ class BiasPagesTest {
         for (String item : new String[] {"load", "quiet", "hands", "ground", "range", "hot"}) {
             enter(id, "tick " + item);
         }
-        assertThat(enter(id, "plate 400")).isInstanceOf(EntryOutcome.Held.class);
+        assertThat(enter(id, "plate 400"))
+                .isInstanceOfSatisfying(
+                        EntryOutcome.Held.class,
+                        held -> assertThat(held.together())
+                                .as("a closed chassis is no answer to it")
+                                .containsExactly("all"));
+        assertThat(visitor.page("/runs/" + id + "?at=set").text())
+                .contains("measure it with the tubes out")
+                .doesNotContain("Next move");
         enter(id, "bias -40.1 stop");
         assertThat(visitor.page(tubes).text()).contains("not as drawn", "Read -40.1 V, the bench says -45.7 V");
         enter(id, "bias -44.9 stop");
