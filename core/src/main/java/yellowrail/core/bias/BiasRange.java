@@ -12,7 +12,6 @@ import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.circuit.SteadyState;
 import yellowrail.core.bias.circuit.SteadyStateSolver;
 import yellowrail.core.bias.fault.Fault;
-import yellowrail.core.bias.wiring.BiasNetwork.Kind;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.PotStand;
 import yellowrail.core.root.Root;
@@ -57,11 +56,8 @@ public final class BiasRange {
         this.openAtHigh = open(high);
     }
 
-    /** Of pots that are alike and turn together one stands for all; a meter makes the first of them another. */
     private List<SteadyState> open(double mains) {
-        boolean alike = supply.network().kind() == Kind.POT_EACH;
         return Fault.wipers(supply).stream()
-                .limit(!alike ? Long.MAX_VALUE : supply.meter().isPresent() ? 2 : 1)
                 .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.COLDEST, mains))))
                 .toList();
     }

@@ -10,6 +10,7 @@ import yellowrail.core.bias.circuit.Part;
 import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.circuit.Path;
 import yellowrail.core.bias.circuit.Way;
+import yellowrail.core.bias.wiring.BiasNetwork.Kind;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.bias.wiring.PotStand;
 
@@ -67,11 +68,18 @@ public record Fault(Part part, How how) {
         all.add(new Fault(part, How.SHORT));
     }
 
-    /** The wipers that may lose their tracks. */
+    /**
+     * The wipers that may lose their tracks. Of pots that are alike and turn together one stands for all; a meter makes
+     * the first of them another.
+     */
     public static List<Fault> wipers(BiasSupply supply) {
         return supply.circuit(PotStand.COLDEST, 1).legs().stream()
                 .map(Leg::part)
                 .filter(part -> part.kind() == PartKind.WIPER || part.kind() == PartKind.BALANCE_WIPER)
+                .limit(
+                        supply.network().kind() != Kind.POT_EACH
+                                ? Long.MAX_VALUE
+                                : supply.meter().isPresent() ? 2 : 1)
                 .map(part -> new Fault(part, How.OPEN))
                 .toList();
     }
