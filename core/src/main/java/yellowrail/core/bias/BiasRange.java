@@ -36,10 +36,12 @@ public final class BiasRange {
     private final AcSide ac;
     private final SteadyState coldest;
     private final SteadyState hottest;
-    private final SteadyState highest;
+    /** At the coldest stop and the highest mains. */
+    private final Later<SteadyState> highest;
+
     private final OptionalDouble wiperOpen;
     /** With each wiper off its track in turn, at the highest mains. */
-    private final List<SteadyState> openAtHigh;
+    private final Later<List<SteadyState>> openAtHigh;
 
     /** @param high the highest mains this house sees, over the sheet's, &ge; 1 */
     public BiasRange(BiasSupply supply, double high) {
@@ -48,12 +50,12 @@ public final class BiasRange {
         this.ac = new AcSide(supply.circuit(PotStand.COLDEST, 1));
         this.coldest = at(PotStand.COLDEST);
         this.hottest = at(PotStand.HOTTEST);
-        this.highest = SteadyStateSolver.solve(supply.circuit(PotStand.COLDEST, high));
+        this.highest = new Later<>(() -> SteadyStateSolver.solve(supply.circuit(PotStand.COLDEST, high)));
         this.wiperOpen = open(1).stream()
                 .flatMap(state -> state.circuit().grids().stream().map(node -> -state.volts(node)))
                 .mapToDouble(Double::doubleValue)
                 .max();
-        this.openAtHigh = open(high);
+        this.openAtHigh = new Later<>(() -> open(high));
     }
 
     private List<SteadyState> open(double mains) {
@@ -134,22 +136,25 @@ public final class BiasRange {
 
     /** Mean volts of the reservoir with the pot at its coldest stop at the highest mains, or its wiper open, V. */
     public double reservoirHigh() {
-        return Math.max(highest.reservoir(), mostOpen(Circuit.RESERVOIR));
+        return Math.max(highest.get().reservoir(), mostOpen(Circuit.RESERVOIR));
     }
 
     /** The same at the top of its ripple: what the capacitor has to bear, V. */
     public double reservoirMost() {
-        return reservoirHigh() + highest.ripple() / 2;
+        return reservoirHigh() + highest.get().ripple() / 2;
     }
 
     /** The second capacitor likewise; the reservoir's where it hangs beside that, V. */
     public double secondHigh() {
         String node = supply.smoothing().feedOhms() > 0 ? Circuit.SUPPLY : Circuit.RESERVOIR;
-        return Math.max(highest.volts(node) + highest.ripple(node) / 2, mostOpen(node));
+        return Math.max(highest.get().volts(node) + highest.get().ripple(node) / 2, mostOpen(node));
     }
 
     private double mostOpen(String node) {
-        return openAtHigh.stream().mapToDouble(state -> state.volts(node)).max().orElse(0);
+        return openAtHigh.get().stream()
+                .mapToDouble(state -> state.volts(node))
+                .max()
+                .orElse(0);
     }
 
     /**

@@ -8,6 +8,7 @@ import java.util.function.Predicate;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.balance.SideBalance;
+import yellowrail.core.bias.BiasRange;
 import yellowrail.core.drift.DriftState;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.idle.TubeIdle;
@@ -17,6 +18,7 @@ import yellowrail.core.move.NextMove;
 import yellowrail.core.powerup.ColdStart;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
+import yellowrail.core.root.UnsettledException;
 import yellowrail.core.soak.PointSoak;
 import yellowrail.core.soak.Soak;
 import yellowrail.core.soak.SoakFinding;
@@ -77,6 +79,9 @@ public final class Closing {
         if (timeline.present().moment().last(ReadingKind.MAINS).isEmpty()) {
             open.add(new ClosingFinding.MainsNotRead());
         }
+        if (progress.isBiasUnmeasured()) {
+            open.add(new ClosingFinding.BiasNotMeasured());
+        }
         if (!kept.isEmpty()) {
             open.add(new ClosingFinding.QuestionsKept(kept));
         }
@@ -134,6 +139,7 @@ public final class Closing {
                 .filter(ColdStart::over)
                 .ifPresent(start -> found.add(
                         item(Tier.MUST, "", new ClosingFinding.CapacitorUnderrated(start.rating(), start.volts()))));
+        unsafeBias().ifPresent(says -> found.add(item(Tier.MUST, "", says)));
         SoakTeller teller = new SoakTeller(soak, sheet, tubes);
         List<Item> suspects =
                 teller.whose().stream().flatMap(why -> suspect(why).stream()).toList();
@@ -158,6 +164,22 @@ public final class Closing {
                     new ClosingFinding.SenseResistorCoarse(sheet.current().tolerance())));
         }
         return found;
+    }
+
+    /** A kept bias supply whose wiper may run the tubes away is never called done. */
+    private Optional<ClosingFinding> unsafeBias() {
+        if (sheet.bias().isCathode() || sheet.biasSupply().isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            BiasRange range = new BiasRange(sheet.biasSupply().get(), 1);
+            return range.isFailSafe()
+                    ? Optional.empty()
+                    : Optional.of(new ClosingFinding.BiasNotFailSafe(
+                            range.wiperOpenVolts().orElse(0)));
+        } catch (UnsettledException e) {
+            return Optional.empty();
+        }
     }
 
     private static Optional<Item> suspect(SoakFinding why) {

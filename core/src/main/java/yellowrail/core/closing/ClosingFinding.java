@@ -34,7 +34,13 @@ public sealed interface ClosingFinding extends Finding {
 
     record MainsNotRead() implements ClosingFinding {}
 
+    /** It was soldered on, and nobody has seen what it gives. */
+    record BiasNotMeasured() implements ClosingFinding {}
+
     // What was found
+
+    /** @param grid what a worn wiper leaves the grids */
+    record BiasNotFailSafe(@In(Unit.VOLT) double grid) implements ClosingFinding {}
 
     record CapacitorUnderrated(
             @In(value = Unit.VOLT, given = true) double rating,

@@ -2,6 +2,7 @@ package yellowrail.core.closing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.util.List;
@@ -14,6 +15,8 @@ import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
+import yellowrail.core.bias.Supplies;
+import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.move.MoveFinder;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.EntryLine;
@@ -62,6 +65,41 @@ class ClosingTest {
         }
         typed.lines("mains 120", "off");
         assertThat(closing(typed.timeline(), grey(true), List.of()).open()).isEmpty();
+    }
+
+    /** A kept supply whose worn wiper would run the tubes away is never called done. */
+    @Test
+    void aBiasSupplyThatIsNotFailSafeMustBeSeenTo() {
+        BiasSupply bare = Supplies.tapped();
+        assertThat(bias(bare)).singleElement().satisfies(item -> {
+            assertThat(item.tier()).isEqualTo(Tier.MUST);
+            assertThat(((ClosingFinding.BiasNotFailSafe) item.says().get()).grid())
+                    .isCloseTo(0, within(0.1));
+        });
+        assertThat(bias(bare.with(bare.network().withWiperToCold(OptionalDouble.of(220_000)))))
+                .isEmpty();
+    }
+
+    private static List<Item> bias(BiasSupply supply) {
+        return closing(new Amps.Typed(PAIR.with(Optional.of(supply))).lines("on", "V1 36.4 plate 452"))
+                .items(List.of())
+                .stream()
+                .filter(item -> item.says()
+                        .filter(ClosingFinding.BiasNotFailSafe.class::isInstance)
+                        .isPresent())
+                .toList();
+    }
+
+    @Test
+    void whatABiasSupplyGivesMustBeSeen() {
+        AmpSheet sheet = PAIR.with(Optional.of(Supplies.tapped()));
+        RunProgress soldered = new RunProgress(
+                sheet,
+                List.of(new StationEvent(
+                        StationEvent.What.TICKED, Station.TUBES, Safety.BIAS_WORK, "", Instant.EPOCH)));
+        Timeline timeline =
+                new Amps.Typed(sheet).lines("on", "V1 36.4 plate 452").timeline();
+        assertThat(closing(timeline, soldered, List.of()).open()).contains(new ClosingFinding.BiasNotMeasured());
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpResponse;
 import java.time.OffsetDateTime;
 import java.util.Map;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import yellowrail.core.amp.AmpDefaults;
@@ -146,7 +147,8 @@ class BiasPagesTest {
     void whatIsSolderedIsMeasuredBeforeTheTubesGoIn() {
         long amp = amp(BiasKind.FIXED_ADJUSTABLE);
         String work = "/amps/" + amp + "/bias/work";
-        String query = "?" + TAPPED.replace("reservoirRating=50", "reservoirRating=63") + "&wiper-to-cold=220";
+        String query = "?" + TAPPED.replace("reservoirRating=50", "reservoirRating=63")
+                + "&wiper-to-cold=220&series-watts=0.5&pot-watts=0.25";
         assertThat(visitor.page(work + query).text())
                 .contains("The grids reach from -45.7 V to -31.", "resistor from wiper to cold end", "82 k 2 W")
                 .contains("The tap carries 310 V AC", "-45.7 V at the coldest stop", "252.0 k");
@@ -154,6 +156,10 @@ class BiasPagesTest {
                 .contains("what,count,part,value,rating", "fit,1,range pot,10 k,0.25 W");
         String run = Visitor.location(visitor.post(work, visitor.form(work + query, work)));
         assertThat(run).contains("at=make-safe");
+        Document kept = visitor.page("/amps/" + amp + "/bias");
+        assertThat(kept.select("#series-watts").val()).isEqualTo("0.5");
+        assertThat(kept.text())
+                .contains("The series resistor works at 0.54 W at the highest mains and is rated for 0.5 W");
         long id = Long.parseLong(run.replaceAll(".*/runs/(\\d+).*", "$1"));
         assertThat(visitor.page(run).text())
                 .as("what was read before is of another setting")

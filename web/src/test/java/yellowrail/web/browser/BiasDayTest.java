@@ -36,18 +36,6 @@ class BiasDayTest extends BrowserTest {
         return Double.parseDouble(page.locator("#grids").textContent().replace(" V", ""));
     }
 
-    private static void drag(Page page, String part, double dx, double dy) {
-        BoundingBox box = page.locator(part).first().boundingBox();
-        double x = box.x + box.width / 2;
-        double y = box.y + box.height / 2;
-        page.mouse().move(x, y);
-        page.mouse().down();
-        for (int i = 1; i <= 10; i++) {
-            page.mouse().move(x + dx * i / 10, y + dy * i / 10);
-        }
-        page.mouse().up();
-    }
-
     @Test
     void partsAreDraggedTouchedAndTyped() {
         Page page = chromium.laptop(RunningApplication.url());

@@ -2,6 +2,9 @@ package yellowrail.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -34,5 +37,20 @@ abstract class BrowserTest {
                         || error.startsWith("htmx:sendAbort")
                         || error.startsWith("htmx:afterRequest"));
         assertThat(chromium.errors()).isEmpty();
+    }
+
+    /** Takes hold of the first of what is chosen and moves it so far, px, in ten steps. */
+    static void drag(Page page, String what, double dx, double dy) {
+        Locator handle = page.locator(what).first();
+        handle.scrollIntoViewIfNeeded();
+        BoundingBox box = handle.boundingBox();
+        double x = box.x + box.width / 2;
+        double y = box.y + box.height / 2;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        for (int i = 1; i <= 10; i++) {
+            page.mouse().move(x + dx * i / 10, y + dy * i / 10);
+        }
+        page.mouse().up();
     }
 }

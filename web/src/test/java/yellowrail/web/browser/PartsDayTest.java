@@ -3,7 +3,6 @@ package yellowrail.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.BoundingBox;
 import java.util.Map;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.BeforeAll;
@@ -26,27 +25,13 @@ class PartsDayTest extends BrowserTest {
         amp = Visitor.location(visitor.post("/amps", form));
     }
 
-    /** Moves what is under a handle so far across, in steps. */
-    private static void drag(Page page, String handle, double dx, double dy) {
-        page.locator(handle).scrollIntoViewIfNeeded();
-        BoundingBox box = page.locator(handle).boundingBox();
-        double x = box.x + box.width / 2;
-        double y = box.y + box.height / 2;
-        page.mouse().move(x, y);
-        page.mouse().down();
-        for (int i = 1; i <= 10; i++) {
-            page.mouse().move(x + dx * i / 10, y + dy * i / 10);
-        }
-        page.mouse().up();
-        assertThat(page.locator("#drawn[aria-busy=false]")).isVisible();
-    }
-
     @Test
     void aFuseIsDraggedToWhatItShouldCarry() {
         Page page = chromium.laptop(RunningApplication.url());
         page.navigate(amp + "/parts?winding=330&reservoir=47");
         assertThat(page.locator("#of-plateFuse")).containsText("Take ");
         drag(page, "#of-plateFuse .handle .reach", -300, 0);
+        assertThat(page.locator("#drawn[aria-busy=false]")).isVisible();
         assertThat(page.locator("#plateFuse")).not().hasValue("");
         assertThat(page.locator("#of-plateFuse")).containsText(" tires: full drive takes");
         assertThat(page.locator("#of-plateFuse")).containsText("opens within two minutes");
@@ -65,6 +50,7 @@ class PartsDayTest extends BrowserTest {
         page.navigate(amp + "/cathode?plates=400&count=2&own=270");
         assertThat(page.locator("#resistors thead th").nth(1)).hasText("270 ohm");
         drag(page, "#chart .handle .reach", 80, 20);
+        assertThat(page.locator("#drawn[aria-busy=false]")).isVisible();
         assertThat(page.locator("#own")).not().hasValue("270");
         assertThat(page.locator("#resistors thead th").nth(1))
                 .hasText(page.locator("#own").inputValue() + " ohm");
