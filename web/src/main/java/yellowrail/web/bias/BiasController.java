@@ -161,7 +161,7 @@ class BiasController {
 
     private void compute(ModelAndView page, Asked asked, BiasSupply supply, boolean quick) {
         BiasRange range = new BiasRange(supply, asked.high());
-        BiasView view = BiasView.of(range, asked.stand(), asked.needed(), asked.need(), words);
+        BiasView view = BiasView.of(range, asked.stand(), asked.needed(), asked.need(), quick, words);
         if (!quick) {
             page.addObject("watts", BiasView.watts(range, words))
                     .addObject(

@@ -56,7 +56,14 @@ record BiasView(
             String outcome,
             String look) {}
 
-    static BiasView of(BiasRange range, PotStand stand, OptionalDouble needed, Optional<GridNeed> need, Words words) {
+    /** @param quick leaves out what would mend it */
+    static BiasView of(
+            BiasRange range,
+            PotStand stand,
+            OptionalDouble needed,
+            Optional<GridNeed> need,
+            boolean quick,
+            Words words) {
         SteadyState now = range.at(stand);
         double grid = BiasRange.grid(now);
         Kind kind = range.supply().network().kind();
@@ -68,7 +75,8 @@ record BiasView(
                 range.isFailSafe(),
                 kind == Kind.DIVIDER_POT || kind == Kind.POT_EACH ? "down" : "up",
                 facts(range, stand, now, need, words),
-                words.say(BiasReview.of(range, needed, need)));
+                words.say(
+                        quick ? BiasReview.withoutRemedies(range, needed, need) : BiasReview.of(range, needed, need)));
     }
 
     private static String sentence(BiasRange range, PotStand stand, double grid, OptionalDouble needed, Words words) {

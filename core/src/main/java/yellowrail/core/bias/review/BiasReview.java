@@ -42,9 +42,11 @@ public final class BiasReview {
     private final BiasSupply supply;
     private final OptionalDouble needed;
     private final Optional<GridNeed> need;
+    private final boolean remedies;
     private final List<BiasRemark> remarks = new ArrayList<>();
 
-    private BiasReview(BiasRange range, OptionalDouble needed, Optional<GridNeed> need) {
+    private BiasReview(BiasRange range, OptionalDouble needed, Optional<GridNeed> need, boolean remedies) {
+        this.remedies = remedies;
         this.range = range;
         this.supply = range.supply();
         this.needed = needed;
@@ -56,14 +58,22 @@ public final class BiasReview {
      * @param need the tubes; empty where their type has no model or the amp was not read
      */
     public static List<BiasRemark> of(BiasRange range, OptionalDouble needed, Optional<GridNeed> need) {
-        BiasReview review = new BiasReview(range, needed, need);
-        review.wiper();
-        review.hotStop();
-        review.capacitors();
-        review.resistors();
-        review.reach();
-        review.ripple();
-        return List.copyOf(review.remarks);
+        return new BiasReview(range, needed, need, true).all();
+    }
+
+    /** The same without what would mend it, which takes as long as all the rest: while something is dragged. */
+    public static List<BiasRemark> withoutRemedies(BiasRange range, OptionalDouble needed, Optional<GridNeed> need) {
+        return new BiasReview(range, needed, need, false).all();
+    }
+
+    private List<BiasRemark> all() {
+        wiper();
+        hotStop();
+        capacitors();
+        resistors();
+        reach();
+        ripple();
+        return List.copyOf(remarks);
     }
 
     private void wiper() {
@@ -74,6 +84,9 @@ public final class BiasReview {
         double open = range.wiperOpenVolts().getAsDouble();
         if (!range.isFailSafe()) {
             remarks.add(new BiasRemark.WiperOpenUnsafe(open, range.coldestVolts()));
+            if (!remedies) {
+                return;
+            }
             remarks.add(Remedies.failSafe(range)
                     .<BiasRemark>map(better -> new BiasRemark.WiperResistorMends(
                             better.supply().network().wiperToCold().getAsDouble(),
@@ -103,6 +116,9 @@ public final class BiasReview {
             return;
         }
         remarks.add(new BiasRemark.HotStopOver(range.hottestVolts(), watts, rated));
+        if (!remedies) {
+            return;
+        }
         remarks.add(Remedies.endStop(range, need.get())
                 .<BiasRemark>map(better -> new BiasRemark.EndStop(
                         supply.network().lower(), better.network().lower()))
