@@ -1,7 +1,7 @@
 // Parts of the bias bench: touched they lead to their field, dragged they change. The page works without it.
 // What is dragged is written into the fields; the server solves and draws.
 
-import { redrawer } from "./redraw.js";
+import { drawsOnChange, focusKeeper, onRelease, redrawer } from "./redraw.js";
 
 const form = document.getElementById("knobs");
 const drawn = document.getElementById("drawn");
@@ -9,6 +9,8 @@ const field = part => form.elements[part];
 
 /** What stands below the fields: a quick answer leaves it as it is. */
 const below = document.getElementById("below");
+
+const focused = focusKeeper(drawn, part => drawn.querySelector(`[data-part="${part}"]`));
 
 const draw = redrawer(form, drawn, {
   done: () => {
@@ -18,7 +20,7 @@ const draw = redrawer(form, drawn, {
     } else {
       later.remove();
     }
-    focusAgain();
+    focused.restore();
   }
 });
 
@@ -94,31 +96,21 @@ drawn.addEventListener("pointermove", event => {
   draw(true);
 });
 
-for (const end of ["pointerup", "pointercancel"]) {
-  drawn.addEventListener(end, () => {
-    if (!held) {
-      return;
-    }
-    const { part, moved } = held;
-    held = null;
-    if (moved) {
-      draw(false);
-    } else {
-      field(part).focus();
-      field(part).select?.();
-    }
-  });
-}
+onRelease(drawn, () => {
+  if (!held) {
+    return;
+  }
+  const { part, moved } = held;
+  held = null;
+  if (moved) {
+    draw(false);
+  } else {
+    field(part).focus();
+    field(part).select?.();
+  }
+});
 
 // Keys: the arrows change what is focused, Enter leads to its field.
-
-let again = null;
-
-function focusAgain() {
-  if (again) {
-    drawn.querySelector(`[data-part="${again}"]`)?.focus();
-  }
-}
 
 drawn.addEventListener("keydown", event => {
   const part = event.target.closest?.("[data-part]")?.dataset.part;
@@ -128,7 +120,7 @@ drawn.addEventListener("keydown", event => {
   const up = ["ArrowUp", "ArrowRight"].includes(event.key);
   if (up || ["ArrowDown", "ArrowLeft"].includes(event.key)) {
     event.preventDefault();
-    again = part;
+    focused.keep(part);
     change(part, number(field(part).value), (up ? 1 : -1) * (isWiper(part) ? 1 : 1 / 23));
     draw(true);
   } else if (event.key === "Enter") {
@@ -138,20 +130,9 @@ drawn.addEventListener("keydown", event => {
   }
 });
 
-drawn.addEventListener("focusout", event => {
-  // What is drawn anew loses the focus to nothing.
-  if (event.relatedTarget) {
-    again = null;
-  }
-});
-
-form.addEventListener("change", () => draw(false));
+drawsOnChange(form, draw);
 form.addEventListener("input", event => {
   if (event.target.matches("input:not([type=checkbox])")) {
     draw(true);
   }
-});
-form.addEventListener("submit", event => {
-  event.preventDefault();
-  draw(false);
 });

@@ -1,12 +1,12 @@
 // The crossing of a cathode resistor, dragged. The page works without it: the field and Compute do the same.
 
-import { redrawer } from "./redraw.js";
+import { drawsOnChange, focusKeeper, onRelease, redrawer } from "./redraw.js";
 
 const form = document.getElementById("knobs");
 const drawn = document.getElementById("drawn");
 
-let again = false;
-const draw = redrawer(form, drawn, { done: () => again && drawn.querySelector(".handle")?.focus({ preventScroll: true }) });
+const focused = focusKeeper(drawn, handle => drawn.querySelector(handle));
+const draw = redrawer(form, drawn, { done: focused.restore });
 
 const E24 = [10, 11, 12, 13, 15, 16, 18, 20, 22, 24, 27, 30, 33, 36, 39, 43, 47, 51, 56, 62, 68, 75, 82, 91, 100];
 
@@ -53,20 +53,18 @@ drawn.addEventListener("pointermove", event => {
   take(standard(1000 * volts / milliamps));
 });
 
-for (const end of ["pointerup", "pointercancel"]) {
-  drawn.addEventListener(end, () => {
-    if (held) {
-      held = null;
-      draw(false);
-    }
-  });
-}
+onRelease(drawn, () => {
+  if (held) {
+    held = null;
+    draw(false);
+  }
+});
 
 drawn.addEventListener("keydown", event => {
   const by = { ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1 }[event.key];
   if (event.target.closest?.(".handle") && by) {
     event.preventDefault();
-    again = true;
+    focused.keep(".handle");
     const { frame, volts, milliamps } = document.getElementById("chart").dataset;
     const [width, height, left, right, top, bottom] = frame.split(" ").map(Number);
     const [x, y] = event.target.closest(".handle").getAttribute("transform").match(/[-\d.]+/g).map(Number);
@@ -75,14 +73,4 @@ drawn.addEventListener("keydown", event => {
   }
 });
 
-drawn.addEventListener("focusout", event => {
-  if (event.relatedTarget) {
-    again = false;
-  }
-});
-
-form.addEventListener("change", () => draw(false));
-form.addEventListener("submit", event => {
-  event.preventDefault();
-  draw(false);
-});
+drawsOnChange(form, draw);

@@ -1,7 +1,7 @@
 // Sliders and drags of the load line. The page works without it: the fields and Compute do the same.
 // What is dragged is written into the fields; the server draws.
 
-import { redrawer } from "./redraw.js";
+import { onRelease, redrawer } from "./redraw.js";
 
 const form = document.getElementById("knobs");
 const drawn = document.getElementById("drawn");
@@ -102,14 +102,12 @@ drawn.addEventListener("pointermove", event => {
   draw(true);
 });
 
-for (const end of ["pointerup", "pointercancel"]) {
-  drawn.addEventListener(end, () => {
-    if (held) {
-      held = null;
-      draw(false);
-    }
-  });
-}
+onRelease(drawn, () => {
+  if (held) {
+    held = null;
+    draw(false);
+  }
+});
 
 // Across the bench: the chart and the power as large as the window allows.
 

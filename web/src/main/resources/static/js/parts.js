@@ -1,15 +1,13 @@
 // Drags on the scales of an amp's parts. The page works without it: the fields and Compute do the same.
 // What is dragged takes the nearest value that is sold; the server draws.
 
-import { redrawer } from "./redraw.js";
+import { drawsOnChange, focusKeeper, onRelease, redrawer } from "./redraw.js";
 
 const form = document.getElementById("knobs");
 const drawn = document.getElementById("drawn");
 
-let again = null;
-const draw = redrawer(form, drawn, {
-  done: () => again && drawn.querySelector(`[data-field="${again}"]`)?.focus({ preventScroll: true })
-});
+const focused = focusKeeper(drawn, field => drawn.querySelector(`[data-field="${field}"]`));
+const draw = redrawer(form, drawn, { done: focused.restore });
 
 const values = handle => handle.dataset.values.split(" ");
 const places = handle => handle.dataset.places.split(" ").map(Number);
@@ -46,35 +44,23 @@ drawn.addEventListener("pointermove", event => {
   }
 });
 
-for (const end of ["pointerup", "pointercancel"]) {
-  drawn.addEventListener(end, () => {
-    if (held) {
-      held = null;
-      draw(false);
-    }
-  });
-}
+onRelease(drawn, () => {
+  if (held) {
+    held = null;
+    draw(false);
+  }
+});
 
 drawn.addEventListener("keydown", event => {
   const handle = event.target.closest?.(".handle");
   const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
   if (handle && by) {
     event.preventDefault();
-    again = handle.dataset.field;
+    focused.keep(handle.dataset.field);
     const here = Number(/[-\d.]+/.exec(handle.getAttribute("transform"))[0]);
     const i = Math.max(0, Math.min(values(handle).length - 1, nearest(handle, here) + by));
-    take(again, values(handle)[i]);
+    take(handle.dataset.field, values(handle)[i]);
   }
 });
 
-drawn.addEventListener("focusout", event => {
-  if (event.relatedTarget) {
-    again = null;
-  }
-});
-
-form.addEventListener("change", () => draw(false));
-form.addEventListener("submit", event => {
-  event.preventDefault();
-  draw(false);
-});
+drawsOnChange(form, draw);

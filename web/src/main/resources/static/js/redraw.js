@@ -45,3 +45,40 @@ export function redrawer(form, drawn, { quickly = () => {}, kept, done = () => {
     }
   };
 }
+
+/** Draws all of it once a field has changed or the form is sent, without leaving the page. */
+export function drawsOnChange(form, draw) {
+  form.addEventListener("change", () => draw(false));
+  form.addEventListener("submit", event => {
+    event.preventDefault();
+    draw(false);
+  });
+}
+
+/**
+ * Keeps the focus on what the arrow keys move, which is drawn anew under them.
+ *
+ * @param find tells what is focused from what was kept
+ */
+export function focusKeeper(drawn, find) {
+  let kept = null;
+  drawn.addEventListener("focusout", event => {
+    // What is drawn anew loses the focus to nothing.
+    if (event.relatedTarget) {
+      kept = null;
+    }
+  });
+  return {
+    keep: what => {
+      kept = what;
+    },
+    restore: () => kept !== null && find(kept)?.focus({ preventScroll: true })
+  };
+}
+
+/** Calls once what was held is let go of. */
+export function onRelease(drawn, released) {
+  for (const end of ["pointerup", "pointercancel"]) {
+    drawn.addEventListener(end, released);
+  }
+}

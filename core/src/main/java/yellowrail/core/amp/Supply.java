@@ -108,44 +108,26 @@ public record Supply(
 
     /** The same with another current that is not the power tubes'. */
     public Supply withOther(double amps) {
-        return new Supply(
-                rectifier,
-                standby,
-                secondaryVolts,
-                capacitorVolts,
-                OptionalDouble.of(amps),
-                resistorWatts,
-                biasFeedOhms,
-                biasShuntOhms,
-                regulation,
-                behindStandby,
-                bridge);
+        return copy(rectifier, secondaryVolts, OptionalDouble.of(amps));
     }
 
     /** The same with another winding, V RMS; or as it is where none is given. */
     public Supply withSecondary(OptionalDouble volts) {
-        return new Supply(
-                rectifier,
-                standby,
-                volts.isPresent() ? volts : secondaryVolts,
-                capacitorVolts,
-                otherAmps,
-                resistorWatts,
-                biasFeedOhms,
-                biasShuntOhms,
-                regulation,
-                behindStandby,
-                bridge);
+        return copy(rectifier, volts.isPresent() ? volts : secondaryVolts, otherAmps);
     }
 
     /** The same with another rectifier. */
     public Supply with(Rectifier other) {
+        return copy(other, secondaryVolts, otherAmps);
+    }
+
+    private Supply copy(Rectifier otherRectifier, OptionalDouble otherSecondary, OptionalDouble amps) {
         return new Supply(
-                other,
+                otherRectifier,
                 standby,
-                secondaryVolts,
+                otherSecondary,
                 capacitorVolts,
-                otherAmps,
+                amps,
                 resistorWatts,
                 biasFeedOhms,
                 biasShuntOhms,

@@ -1,8 +1,10 @@
 package yellowrail.core.bias;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.bias.circuit.AcSide;
 import yellowrail.core.bias.circuit.Circuit;
@@ -34,14 +36,19 @@ public final class BiasRange {
     private final BiasSupply supply;
     private final double high;
     private final AcSide ac;
+    /** What was asked for already; not for several threads at once. */
+    private final Map<Asked, SteadyState> solved = new HashMap<>();
+
     private final SteadyState coldest;
     private final SteadyState hottest;
-    /** At the coldest stop and the highest mains. */
-    private final Later<SteadyState> highest;
-
     private final OptionalDouble wiperOpen;
-    /** With each wiper off its track in turn, at the highest mains. */
-    private final Later<List<SteadyState>> openAtHigh;
+
+    /**
+     * One case of the supply.
+     *
+     * @param open the wiper that is off its track
+     */
+    private record Asked(PotStand stand, double mains, Optional<Fault> open) {}
 
     /** @param high the highest mains this house sees, over the sheet's, &ge; 1 */
     public BiasRange(BiasSupply supply, double high) {
@@ -50,18 +57,29 @@ public final class BiasRange {
         this.ac = new AcSide(supply.circuit(PotStand.COLDEST, 1));
         this.coldest = at(PotStand.COLDEST);
         this.hottest = at(PotStand.HOTTEST);
-        this.highest = new Later<>(() -> SteadyStateSolver.solve(supply.circuit(PotStand.COLDEST, high)));
         this.wiperOpen = open(1).stream()
                 .flatMap(state -> state.circuit().grids().stream().map(node -> -state.volts(node)))
                 .mapToDouble(Double::doubleValue)
                 .max();
-        this.openAtHigh = new Later<>(() -> open(high));
     }
 
+    private SteadyState solved(PotStand stand, double mains, Optional<Fault> open) {
+        return solved.computeIfAbsent(new Asked(stand, mains, open), asked -> {
+            Circuit whole = supply.circuit(stand, mains);
+            return SteadyStateSolver.solve(open.map(fault -> fault.in(whole)).orElse(whole));
+        });
+    }
+
+    /** With each wiper off its track in turn, the pots at their coldest stop. */
     private List<SteadyState> open(double mains) {
         return Fault.wipers(supply).stream()
-                .map(fault -> SteadyStateSolver.solve(fault.in(supply.circuit(PotStand.COLDEST, mains))))
+                .map(fault -> solved(PotStand.COLDEST, mains, Optional.of(fault)))
                 .toList();
+    }
+
+    /** At the coldest stop and the highest mains. */
+    private SteadyState highest() {
+        return solved(PotStand.COLDEST, high, Optional.empty());
     }
 
     /** A supply with the AC side of this one, or the same with a part gone, as fast as it can be had. */
@@ -88,7 +106,7 @@ public final class BiasRange {
 
     /** What settles with the pots standing somewhere, at the sheet's mains. */
     public SteadyState at(PotStand stand) {
-        return SteadyStateSolver.solve(supply.circuit(stand, 1));
+        return solved(stand, 1, Optional.empty());
     }
 
     /** Grid volts at the coldest stop, V, negative. */
@@ -136,25 +154,22 @@ public final class BiasRange {
 
     /** Mean volts of the reservoir with the pot at its coldest stop at the highest mains, or its wiper open, V. */
     public double reservoirHigh() {
-        return Math.max(highest.get().reservoir(), mostOpen(Circuit.RESERVOIR));
+        return Math.max(highest().reservoir(), mostOpen(Circuit.RESERVOIR));
     }
 
     /** The same at the top of its ripple: what the capacitor has to bear, V. */
     public double reservoirMost() {
-        return reservoirHigh() + highest.get().ripple() / 2;
+        return reservoirHigh() + highest().ripple() / 2;
     }
 
     /** The second capacitor likewise; the reservoir's where it hangs beside that, V. */
     public double secondHigh() {
         String node = supply.smoothing().feedOhms() > 0 ? Circuit.SUPPLY : Circuit.RESERVOIR;
-        return Math.max(highest.get().volts(node) + highest.get().ripple(node) / 2, mostOpen(node));
+        return Math.max(highest().volts(node) + highest().ripple(node) / 2, mostOpen(node));
     }
 
     private double mostOpen(String node) {
-        return openAtHigh.get().stream()
-                .mapToDouble(state -> state.volts(node))
-                .max()
-                .orElse(0);
+        return open(high).stream().mapToDouble(state -> state.volts(node)).max().orElse(0);
     }
 
     /**
@@ -185,7 +200,7 @@ public final class BiasRange {
     private Map<Part, Double> worst(double mains, boolean wholeTracks) {
         Map<Part, Double> most = new LinkedHashMap<>();
         for (PotStand stand : List.of(PotStand.COLDEST, PotStand.at(0.5), PotStand.HOTTEST)) {
-            Map<Part, Double> here = watts(SteadyStateSolver.solve(supply.circuit(stand, mains)), wholeTracks);
+            Map<Part, Double> here = watts(solved(stand, mains, Optional.empty()), wholeTracks);
             here.forEach((part, watts) -> most.merge(part, watts, Math::max));
         }
         return most;

@@ -141,70 +141,35 @@ public record OutputStage(
     }
 
     public OutputStage withLoad(double ohms) {
-        return new OutputStage(
-                model,
-                topology,
-                tubesPerSide,
-                plateVolts,
-                screenVolts,
-                connection,
-                tap,
-                bias,
-                ohms,
-                primaryOhms,
-                lossOhms * ohms / loadOhms,
-                plateSagOhms,
-                screenSagOhms);
+        return copy(model, plateVolts, screenVolts, bias, ohms);
     }
 
     /** The same at other idle volts, V. */
     public OutputStage at(double plate, double screen) {
+        return copy(model, plate, screen, bias, loadOhms);
+    }
+
+    public OutputStage with(Bias other) {
+        return copy(model, plateVolts, screenVolts, other, loadOhms);
+    }
+
+    public OutputStage with(PentodeModel other) {
+        return copy(other, plateVolts, screenVolts, bias, loadOhms);
+    }
+
+    private OutputStage copy(PentodeModel tube, double plate, double screen, Bias grids, double load) {
         return new OutputStage(
-                model,
+                tube,
                 topology,
                 tubesPerSide,
                 plate,
                 screen,
                 connection,
                 tap,
-                bias,
-                loadOhms,
+                grids,
+                load,
                 primaryOhms,
-                lossOhms,
-                plateSagOhms,
-                screenSagOhms);
-    }
-
-    public OutputStage with(Bias other) {
-        return new OutputStage(
-                model,
-                topology,
-                tubesPerSide,
-                plateVolts,
-                screenVolts,
-                connection,
-                tap,
-                other,
-                loadOhms,
-                primaryOhms,
-                lossOhms,
-                plateSagOhms,
-                screenSagOhms);
-    }
-
-    public OutputStage with(PentodeModel other) {
-        return new OutputStage(
-                other,
-                topology,
-                tubesPerSide,
-                plateVolts,
-                screenVolts,
-                connection,
-                tap,
-                bias,
-                loadOhms,
-                primaryOhms,
-                lossOhms,
+                load == loadOhms ? lossOhms : lossOhms * load / loadOhms,
                 plateSagOhms,
                 screenSagOhms);
     }

@@ -3,6 +3,7 @@ package yellowrail.core.stage;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 
 /** What a stage does at full drive. Power is that of the fundamental in the load. SI. */
 public final class Performance {
@@ -117,6 +118,11 @@ public final class Performance {
     /** Mean screen current of the whole stage, A. */
     public double screenAmps() {
         return stage.tubes() * cycle.mean(Sample::screenAmps);
+    }
+
+    /** Root of the mean of the squares of a quantity of one tube. */
+    public double rms(ToDoubleFunction<Sample> quantity) {
+        return Math.sqrt(cycle.mean(tube -> Math.pow(quantity.applyAsDouble(tube), 2)));
     }
 
     /** Mean plate dissipation of one tube, W. */

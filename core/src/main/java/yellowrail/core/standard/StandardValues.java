@@ -66,6 +66,14 @@ public enum StandardValues {
         return List.of(below, above);
     }
 
+    /** The smallest usual rating of a capacitor of so many volts or more; those volts where none is sold, V. */
+    public static double capacitorFor(double volts) {
+        return CAPACITOR_VOLTS.stream()
+                .filter(rating -> rating >= volts)
+                .findFirst()
+                .orElse(volts);
+    }
+
     /** The smallest usual rating that is at least twice what the resistor dissipates, W. */
     public static double wattsFor(double dissipated) {
         return WATTS.stream()

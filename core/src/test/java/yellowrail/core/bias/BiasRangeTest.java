@@ -15,6 +15,7 @@ import yellowrail.core.bias.circuit.Part;
 import yellowrail.core.bias.circuit.PartKind;
 import yellowrail.core.bias.circuit.SteadyState;
 import yellowrail.core.bias.design.Remedies;
+import yellowrail.core.bias.fault.Fault;
 import yellowrail.core.bias.review.BiasRemark;
 import yellowrail.core.bias.review.BiasReview;
 import yellowrail.core.bias.wiring.BiasNetwork;
@@ -115,6 +116,26 @@ class BiasRangeTest {
         assertThat(range.worked(1).get(Part.of(PartKind.POT))).isCloseTo(amps * amps * 25_000, within(1e-3));
         assertThat(range.watts(1).get(Part.of(PartKind.POT)))
                 .isLessThan(range.worked(1).get(Part.of(PartKind.POT)));
+    }
+
+    /** Of four pots that turn together one stands for all: what the others do, one of those left does too. */
+    @Test
+    void potsThatAreAlikeFailAlike() {
+        BiasSupply four = Supplies.tapped()
+                .with(new BiasNetwork(
+                        Kind.POT_EACH, 0, 10e3, 22e3, OptionalDouble.empty(), 10e3, 4, false, OptionalDouble.empty()));
+        BiasRange range = new BiasRange(four, HIGH);
+        List<Double> unlike = Fault.unlike(four).stream()
+                .map(fault ->
+                        range.of(fault.in(four.circuit(PotStand.COLDEST, HIGH))).reservoir())
+                .toList();
+        assertThat(Fault.unlike(four)).hasSizeLessThan(Fault.all(four).size());
+        assertThat(Fault.wipers(four)).hasSize(1);
+        assertThat(Fault.all(four)).allSatisfy(fault -> {
+            double reservoir =
+                    range.of(fault.in(four.circuit(PotStand.COLDEST, HIGH))).reservoir();
+            assertThat(unlike).anySatisfy(each -> assertThat(each).isCloseTo(reservoir, within(1e-6)));
+        });
     }
 
     /** 82 k from the tap burns 0.42 W at high mains, the pot 25 mW, 22 k 55 mW. */

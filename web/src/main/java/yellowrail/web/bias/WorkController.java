@@ -35,8 +35,8 @@ class WorkController {
 
     @GetMapping("/amps/{id}/bias/work")
     ModelAndView supply(@PathVariable long id, @RequestParam Map<String, String> typed) {
-        BiasService.OnTheBench amp = bench.amp(id, typed.getOrDefault("type", ""));
-        BiasForm form = BiasForm.of(amp.supply(), amp.type().name(), typed);
+        BiasService.OnTheBench amp = amp(id, typed);
+        BiasForm form = form(amp, typed);
         Faults faults = new Faults(words);
         Optional<WorkPlan> plan = plan(faults, reads -> work.ofSupply(amp, form, reads));
         return page(amp, plan, faults)
@@ -50,7 +50,7 @@ class WorkController {
 
     @GetMapping("/amps/{id}/cathode/work")
     ModelAndView cathode(@PathVariable long id, @RequestParam Map<String, String> typed) {
-        BiasService.OnTheBench amp = bench.amp(id, typed.getOrDefault("type", ""), CathodeForm.plates(typed));
+        BiasService.OnTheBench amp = amp(id, typed);
         CathodeForm form = CathodeForm.of(amp, typed);
         Faults faults = new Faults(words);
         Optional<WorkPlan> plan = plan(faults, reads -> work.ofCathodes(amp, form, reads));
@@ -58,6 +58,15 @@ class WorkController {
                 .addObject("hint", words.message("page.work.edit-hint"))
                 .addObject("back", "/amps/%d/cathode?%s".formatted(id, form.query()))
                 .addObject("csv", "/amps/%d/cathode/parts.csv?%s".formatted(id, form.query()));
+    }
+
+    /** The amp as it was read, or with the plate volts that were typed for its cathodes. */
+    private BiasService.OnTheBench amp(long id, Map<String, String> typed) {
+        return bench.amp(id, typed.getOrDefault("type", ""), CathodeForm.plates(typed));
+    }
+
+    private static BiasForm form(BiasService.OnTheBench amp, Map<String, String> typed) {
+        return BiasForm.of(amp.supply(), amp.type().name(), typed);
     }
 
     private Optional<WorkPlan> plan(Faults faults, Function<Faults, Optional<WorkPlan>> planned) {
@@ -86,11 +95,9 @@ class WorkController {
             @PathVariable long id,
             @RequestParam Map<String, String> typed,
             @RequestParam(defaultValue = "0") int version) {
-        BiasService.OnTheBench amp = bench.amp(id, typed.getOrDefault("type", ""));
+        BiasService.OnTheBench amp = amp(id, typed);
         Faults faults = new Faults(words);
-        Optional<Long> run = BiasForm.of(amp.supply(), amp.type().name(), typed)
-                .supply(faults)
-                .flatMap(supply -> work.begin(amp.amp(), version, supply));
+        Optional<Long> run = form(amp, typed).supply(faults).flatMap(supply -> work.begin(amp.amp(), version, supply));
         if (run.isPresent()) {
             return new ModelAndView("redirect:/runs/%d?at=%s".formatted(run.get(), Station.MAKE_SAFE.token()));
         }
@@ -105,14 +112,14 @@ class WorkController {
 
     @GetMapping("/amps/{id}/bias/parts.csv")
     ResponseEntity<String> supplyParts(@PathVariable long id, @RequestParam Map<String, String> typed) {
-        BiasService.OnTheBench amp = bench.amp(id, typed.getOrDefault("type", ""));
-        BiasForm form = BiasForm.of(amp.supply(), amp.type().name(), typed);
+        BiasService.OnTheBench amp = amp(id, typed);
+        BiasForm form = form(amp, typed);
         return csv(faults -> work.ofSupply(amp, form, faults));
     }
 
     @GetMapping("/amps/{id}/cathode/parts.csv")
     ResponseEntity<String> cathodeParts(@PathVariable long id, @RequestParam Map<String, String> typed) {
-        BiasService.OnTheBench amp = bench.amp(id, typed.getOrDefault("type", ""), CathodeForm.plates(typed));
+        BiasService.OnTheBench amp = amp(id, typed);
         return csv(faults -> work.ofCathodes(amp, CathodeForm.of(amp, typed), faults));
     }
 

@@ -18,6 +18,7 @@ import yellowrail.core.part.stress.CapacitorReview;
 import yellowrail.core.part.stress.MainsDraw;
 import yellowrail.core.part.stress.PlateSupply;
 import yellowrail.core.part.stress.RectifiedSupply;
+import yellowrail.core.part.stress.RectifiedSupply.Drawn;
 import yellowrail.core.root.UnsettledException;
 import yellowrail.core.station.Station;
 import yellowrail.web.form.Choice;
@@ -111,24 +112,21 @@ class AmpPartsController {
                 .map(flows -> PlateSupply.of(
                         parts.winding(), parts.farads(), sheet.mainsHertz(), running, flows.supplyIdle()));
         Optional<RectifiedSupply> fitted = supply.flatMap(PlateSupply::fitted);
+        Optional<Drawn> driven =
+                fitted.map(found -> found.drawing(amp.flows().orElseThrow().supplyDrive()));
         sections.add(PartsOfAmpView.capacitor(
-                parts,
-                review,
-                fitted.map(found -> found.drawing(amp.flows().orElseThrow().supplyDrive())),
-                supply.map(PlateSupply::says).orElse(List.of()),
-                words));
+                parts, review, driven, supply.map(PlateSupply::says).orElse(List.of()), words));
         amp.flows().ifPresent(flows -> {
             sections.add(PartsOfAmpView.plateFuse(parts.plateFuse(), flows, words));
             fitted.ifPresent(found -> sections.add(PartsOfAmpView.mainsFuse(
                     parts.mainsFuse(),
-                    mains(amp, found, flows.supplyIdle()),
-                    mains(amp, found, flows.supplyDrive()),
+                    mains(amp, found.voltAmperes(found.drawing(flows.supplyIdle()))),
+                    mains(amp, found.voltAmperes(driven.orElseThrow())),
                     words)));
         });
     }
 
-    private static MainsDraw mains(AmpWithParts amp, RectifiedSupply supply, double amps) {
-        return new MainsDraw(
-                amp.heaterWatts(), supply.voltAmperes(amps), amp.sheet().mainsVolts());
+    private static MainsDraw mains(AmpWithParts amp, double voltAmperes) {
+        return new MainsDraw(amp.heaterWatts(), voltAmperes, amp.sheet().mainsVolts());
     }
 }

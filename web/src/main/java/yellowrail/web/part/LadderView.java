@@ -14,7 +14,7 @@ import yellowrail.web.chart.Plot;
  * @param rows from the top
  * @param zone over the whole height
  * @param foot where the scale is written
- * @param handle of the part; null where none is fitted
+ * @param handle of the part
  */
 record LadderView(
         String told, String viewBox, List<Row> rows, String zone, List<Plot.Tick> ticks, int foot, Handle handle) {
@@ -72,10 +72,9 @@ record LadderView(
     /**
      * @param from where the zone begins, on the scale
      * @param to where it ends; infinite for the end of the scale
-     * @param in takes the scale to what is written below it
      * @param logarithmic else from zero on
      */
-    static LadderView of(List<Mark> marks, double from, double to, Movable part, double in, boolean logarithmic) {
+    static LadderView of(List<Mark> marks, double from, double to, Movable part, boolean logarithmic) {
         double most =
                 Math.max(from, marks.stream().mapToDouble(Mark::value).max().orElse(from));
         double least =
@@ -109,14 +108,14 @@ record LadderView(
                 plot.viewBox(),
                 rows,
                 "M%s %dV%dH%sV%dZ".formatted(Plot.px(left), TOP, height - BOTTOM, Plot.px(right), TOP),
-                ticks(plot, in),
+                ticks(plot),
                 height - FOOT,
-                part == null ? null : handle(part, plot, height));
+                handle(part, plot, height));
     }
 
     /** Of a long scale the powers of ten alone, so that their figures do not meet. */
-    private static List<Plot.Tick> ticks(Plot plot, double in) {
-        List<Plot.Tick> all = plot.across(7, in);
+    private static List<Plot.Tick> ticks(Plot plot) {
+        List<Plot.Tick> all = plot.across(7, 1);
         return plot.logarithmic() && all.size() > MOST_TICKS
                 ? all.stream().filter(tick -> tick.text().matches("[0.]*10*")).toList()
                 : all;

@@ -2,11 +2,10 @@ package yellowrail.web.part;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.part.Fuse;
+import yellowrail.core.part.ScreenStopper;
 import yellowrail.core.part.SenseResistor;
 import yellowrail.core.part.stress.CapacitorReview;
 import yellowrail.core.part.stress.FuseReview;
@@ -45,12 +44,12 @@ record PartsOfAmpView(
 
     static PartsOfAmpView sense(SenseResistor sense, StageCurrents flows, Words words) {
         OutputCopper copper = new OutputCopper(flows.side());
-        List<Mark> marks = new ArrayList<>(List.of(
+        List<Mark> marks = List.of(
                 amps(words, "idle", flows.idle(), false),
                 amps(words, "drive", flows.drive(), flows.drive() > sense.ratedAmps()),
                 amps(words, "rated", sense.ratedAmps(), false),
                 amps(words, "most", flows.most(), flows.most() < sense.opensFrom()),
-                amps(words, "copper", copper.ampsFor(A_MINUTE), copper.ampsFor(A_MINUTE) < sense.opensFrom())));
+                amps(words, "copper", copper.ampsFor(A_MINUTE), copper.ampsFor(A_MINUTE) < sense.opensFrom()));
         return of(
                 "sense",
                 LadderView.of(
@@ -68,7 +67,6 @@ record PartsOfAmpView(
                                                         sense.ohms(), sense.tolerance(), watts, sense.kind())
                                                 .opensFrom())
                                         .toList()),
-                        1,
                         true),
                 SenseReview.of(sense, flows),
                 List.of(),
@@ -77,22 +75,16 @@ record PartsOfAmpView(
 
     static PartsOfAmpView stopper(Parts parts, StageCurrents flows, Words words) {
         ScreenCurrents screens = ScreenCurrents.of(flows.driven(), parts.stopper());
-        List<Mark> marks = new ArrayList<>();
-        Map<String, Double> each =
-                Map.of("idle", screens.idle(), "drive", screens.drive(), "overdriven", screens.overdriven());
-        Stream.of("idle", "drive", "overdriven").forEach(name -> {
-            double burns = parts.stopper().watts(each.get(name));
-            marks.add(new Mark(
-                    words.message("page.parts.mark." + name, watts(burns)),
-                    burns,
-                    burns > parts.stopper().ratedWatts()));
-        });
+        List<Mark> marks = List.of(
+                burns(words, "idle", parts.stopper(), screens.idle()),
+                burns(words, "drive", parts.stopper(), screens.drive()),
+                burns(words, "overdriven", parts.stopper(), screens.overdriven()));
         double rated = parts.stopper().ratedWatts();
         return of(
                 "stopper",
                 parts.stopper().ohms() > 0
                         ? LadderView.of(
-                                marks, rated, NO_END, movable("stopperWatts", rated, StandardValues.WATTS), 1, true)
+                                marks, rated, NO_END, movable("stopperWatts", rated, StandardValues.WATTS), true)
                         : null,
                 List.of(StopperReview.of(parts.stopper(), screens)),
                 List.of(words.message(
@@ -130,7 +122,7 @@ record PartsOfAmpView(
         double rated = parts.rated().orElse(review.most());
         return of(
                 "capacitor",
-                LadderView.of(marks, rated, NO_END, movable("rated", rated, StandardValues.CAPACITOR_VOLTS), 1, false),
+                LadderView.of(marks, rated, NO_END, movable("rated", rated, StandardValues.CAPACITOR_VOLTS), false),
                 says,
                 facts,
                 words);
@@ -182,7 +174,6 @@ record PartsOfAmpView(
                                 Fuse.VALUES.stream()
                                         .map(value -> Fuse.HOLDS * value)
                                         .toList()),
-                        1,
                         true),
                 says,
                 facts,
@@ -208,6 +199,11 @@ record PartsOfAmpView(
     private static Mark amps(Words words, String name, double amps, boolean over) {
         Unit unit = amps < 1 ? Unit.MILLIAMP : Unit.AMP;
         return new Mark(words.message("page.parts.mark." + name, Figures.in(unit, round(amps))), amps, over);
+    }
+
+    private static Mark burns(Words words, String name, ScreenStopper stopper, double rms) {
+        double burns = stopper.watts(rms);
+        return new Mark(words.message("page.parts.mark." + name, watts(burns)), burns, burns > stopper.ratedWatts());
     }
 
     private static String watts(double watts) {

@@ -1,7 +1,7 @@
 package yellowrail.core.bias.cathode;
 
 import java.util.List;
-import yellowrail.core.bias.design.BiasDesign;
+import yellowrail.core.standard.StandardValues;
 import yellowrail.core.tube.model.PentodeModel;
 
 /**
@@ -43,7 +43,7 @@ public final class Bypass {
 
     /** What it is rated for: half as much again as the cathodes stand at, V. */
     public static double volts(CathodeIdle idle) {
-        return BiasDesign.ratingFor(BiasDesign.OF_RATING * CathodeDesign.bypassVolts(idle));
+        return StandardValues.capacitorFor(CathodeDesign.bypassVolts(idle));
     }
 
     /** Of plate and screen together, S. */

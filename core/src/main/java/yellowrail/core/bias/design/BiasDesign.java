@@ -272,9 +272,6 @@ public final class BiasDesign {
 
     /** The smallest usual rating that stands nine tenths loaded at most, V. */
     public static double ratingFor(double volts) {
-        return StandardValues.CAPACITOR_VOLTS.stream()
-                .filter(rating -> volts <= OF_RATING * rating)
-                .findFirst()
-                .orElse(volts / OF_RATING);
+        return StandardValues.capacitorFor(volts / OF_RATING);
     }
 }

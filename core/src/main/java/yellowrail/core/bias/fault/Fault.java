@@ -69,17 +69,26 @@ public record Fault(Part part, How how) {
     }
 
     /**
-     * The wipers that may lose their tracks. Of pots that are alike and turn together one stands for all; a meter makes
-     * the first of them another.
+     * The same, those that are like another one left out: of pots each for its own tubes, which turn together, one
+     * stands for all; a meter makes the first of them another.
      */
+    public static List<Fault> unlike(BiasSupply supply) {
+        return all(supply).stream()
+                .filter(fault -> !isLikeAnother(supply, fault.part()))
+                .toList();
+    }
+
+    private static boolean isLikeAnother(BiasSupply supply, Part part) {
+        return supply.network().kind() == Kind.POT_EACH
+                && part.number() > (supply.meter().isPresent() ? 2 : 1);
+    }
+
+    /** The wipers that may lose their tracks, those alike once. */
     public static List<Fault> wipers(BiasSupply supply) {
         return supply.circuit(PotStand.COLDEST, 1).legs().stream()
                 .map(Leg::part)
                 .filter(part -> part.kind() == PartKind.WIPER || part.kind() == PartKind.BALANCE_WIPER)
-                .limit(
-                        supply.network().kind() != Kind.POT_EACH
-                                ? Long.MAX_VALUE
-                                : supply.meter().isPresent() ? 2 : 1)
+                .filter(part -> !isLikeAnother(supply, part))
                 .map(part -> new Fault(part, How.OPEN))
                 .toList();
     }

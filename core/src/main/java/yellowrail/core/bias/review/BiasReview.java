@@ -131,10 +131,9 @@ public final class BiasReview {
         if (smoothing.second() > 0) {
             capacitor(PartKind.SECOND, range.secondHigh(), smoothing.secondRating());
         }
-        double worst = Fault.all(supply).stream()
+        double worst = Fault.unlike(supply).stream()
                 .filter(fault ->
                         !fault.part().kind().isDiode() && !fault.part().kind().isCapacitor())
-                .filter(fault -> !isLikeTheFirst(fault))
                 .map(fault -> range.of(fault.in(supply.circuit(PotStand.COLDEST, range.mainsHigh()))))
                 .mapToDouble(SteadyState::most)
                 .max()
@@ -142,11 +141,6 @@ public final class BiasReview {
         if (worst > LIFTS * range.reservoirMost()) {
             remarks.add(new BiasRemark.RisesInAFault(PartKind.RESERVOIR, worst));
         }
-    }
-
-    /** Of pots each for its own tubes one stands for all. */
-    private boolean isLikeTheFirst(Fault fault) {
-        return supply.network().kind() == Kind.POT_EACH && fault.part().number() > 1;
     }
 
     private void capacitor(PartKind part, double volts, OptionalDouble rating) {

@@ -13,8 +13,6 @@ import yellowrail.core.powerup.ColdStart;
 /** The first capacitor of the plate supply: its volts running and cold, its ripple current, its years. */
 public final class CapacitorReview {
 
-    private final AmpSheet sheet;
-    private final double high;
     private final Map<Working, Double> volts = new EnumMap<>(Working.class);
 
     /**
@@ -22,8 +20,6 @@ public final class CapacitorReview {
      * @param high the highest mains over the sheet's, &ge; 1
      */
     public CapacitorReview(AmpSheet sheet, double running, double high) {
-        this.sheet = sheet;
-        this.high = high;
         volts.put(Working.RUNNING, running);
         volts.put(Working.RUNNING_AT_HIGH_MAINS, high * running);
         if (ColdStart.isReached(sheet)) {

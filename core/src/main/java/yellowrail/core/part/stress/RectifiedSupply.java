@@ -91,8 +91,8 @@ public record RectifiedSupply(double windingVolts, double hertz, double farads, 
         }
     }
 
-    /** What the mains give for it, as volts times amperes RMS. */
-    public double voltAmperes(double amps) {
-        return windingVolts * drawing(amps).rmsAmps();
+    /** What the mains give for what is drawn, as volts times amperes RMS. */
+    public double voltAmperes(Drawn drawn) {
+        return windingVolts * drawn.rmsAmps();
     }
 }

@@ -1,6 +1,7 @@
 package yellowrail.core.part.stress;
 
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import yellowrail.core.part.ScreenStopper;
 import yellowrail.core.root.FallingRoot;
 import yellowrail.core.stage.Performance;
@@ -23,12 +24,11 @@ public record ScreenCurrents(double idle, double drive, double overdriven, doubl
 
     public static ScreenCurrents of(Performance driven, ScreenStopper stopper) {
         PentodeModel model = driven.stage().model();
+        ToDoubleFunction<Sample> amps =
+                at -> behind(model, stopper, at.plateVolts(), at.screenVolts(), driven.gridVolts() + at.drive());
         List<Sample> samples = driven.samples();
-        double grid = driven.gridVolts();
-        double[] amps = samples.stream()
-                .mapToDouble(at -> behind(model, stopper, at.plateVolts(), at.screenVolts(), grid + at.drive()))
-                .toArray();
-        double peak = amps[amps.length - 1];
+        double trough = amps.applyAsDouble(samples.get(0));
+        double peak = amps.applyAsDouble(samples.get(samples.size() - 1));
         return new ScreenCurrents(
                 behind(
                         model,
@@ -36,8 +36,8 @@ public record ScreenCurrents(double idle, double drive, double overdriven, doubl
                         driven.stage().plateVolts(),
                         driven.stage().screenVolts(),
                         driven.idle().gridVolts()),
-                Rms.ofHalfCycle(amps),
-                Math.sqrt((peak * peak + amps[0] * amps[0]) / 2),
+                driven.rms(amps),
+                Math.sqrt((peak * peak + trough * trough) / 2),
                 peak);
     }
 

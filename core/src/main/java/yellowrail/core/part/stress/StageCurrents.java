@@ -1,7 +1,5 @@
 package yellowrail.core.part.stress;
 
-import java.util.List;
-import java.util.function.ToDoubleFunction;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.Sample;
 
@@ -21,7 +19,7 @@ public record StageCurrents(Performance driven, int channels, double others) {
 
     /** The same at full drive, RMS, A. */
     public double drive() {
-        return rms(tube -> tube.plateAmps() + tube.screenAmps());
+        return driven.rms(tube -> tube.plateAmps() + tube.screenAmps());
     }
 
     /** What a tube draws that has lost its bias, its plate and screen held at their idle volts, A. */
@@ -33,7 +31,7 @@ public record StageCurrents(Performance driven, int channels, double others) {
 
     /** Of one half of the primary at full drive, RMS, A; single-ended of the primary. */
     public double side() {
-        return driven.stage().tubesPerSide() * rms(Sample::plateAmps);
+        return driven.stage().tubesPerSide() * driven.rms(Sample::plateAmps);
     }
 
     /** The same with one of its tubes at its most and the others at rest, A. */
@@ -54,10 +52,5 @@ public record StageCurrents(Performance driven, int channels, double others) {
     /** The same at rest with one tube that has lost its bias, A. */
     public double supplyAtMost() {
         return supplyIdle() - idle() + most();
-    }
-
-    private double rms(ToDoubleFunction<Sample> amps) {
-        List<Sample> samples = driven.samples();
-        return Rms.ofHalfCycle(samples.stream().mapToDouble(amps).toArray());
     }
 }

@@ -29,7 +29,7 @@ class RectifiedSupplyTest {
         assertThat(driven.volts()).isCloseTo(386.67, within(0.2));
         assertThat(driven.ripple()).isCloseTo(34.633, within(0.1));
         assertThat(driven.rmsAmps()).isCloseTo(0.4493, within(1e-3));
-        assertThat(SUPPLY.voltAmperes(0.25)).isCloseTo(330 * 0.4493, within(0.4));
+        assertThat(SUPPLY.voltAmperes(driven)).isCloseTo(330 * 0.4493, within(0.4));
     }
 
     @Test
