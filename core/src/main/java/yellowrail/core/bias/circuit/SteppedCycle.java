@@ -26,6 +26,8 @@ final class SteppedCycle {
     /** Steps of a cycle where every digit counts. */
     static final int FINE = 1000;
 
+    private static final int COARSE = 100;
+
     private final Circuit circuit;
     private final Nodes nodes;
     private final int steps;
@@ -39,6 +41,8 @@ final class SteppedCycle {
     }
 
     /**
+     * A tenth of the steps leads to where few rounds are left with all of them.
+     *
      * @param reservoir where to begin, V
      * @throws UnsettledException if it does not come to rest in 40 rounds
      */
@@ -46,18 +50,33 @@ final class SteppedCycle {
         double[] x = new double[cycle.size()];
         x[x.length - 2] = reservoir;
         x[x.length - 1] = reservoir * nodes.settled();
-        double before = 0;
-        DecompositionSolver derivatives = null;
+        Settled begin;
+        try {
+            begin = settle(new Cycle(circuit, nodes, COARSE), x, null);
+        } catch (UnsettledException alsoInLargeSteps) {
+            begin = new Settled(x, null, 0);
+        }
+        Settled found = settle(cycle, begin.x, begin.derivatives);
+        return told(found.x, begin.rounds + found.rounds);
+    }
+
+    /** A state that a cycle gives back, and the derivatives that led there. */
+    private record Settled(double[] x, DecompositionSolver derivatives, int rounds) {}
+
+    private Settled settle(Cycle cycle, double[] begin, DecompositionSolver known) {
+        double[] x = begin.clone();
+        double before = Double.POSITIVE_INFINITY;
+        DecompositionSolver derivatives = known;
         for (int round = 1; round <= MOST_ROUNDS; round++) {
             double[] after = cycle.after(x, null);
             if (derivatives == null) {
-                derivatives = derivatives(x, after);
+                derivatives = derivatives(cycle, x, after);
             }
             double largest = move(x, after, derivatives);
             if (largest <= CLOSE * circuit.peak()) {
-                return told(x, round);
+                return new Settled(x, derivatives, round);
             }
-            if (round > 1 && largest > FASTER * before) {
+            if (largest > FASTER * before) {
                 derivatives = null;
             }
             if (round % STUCK == 0) {
@@ -89,7 +108,7 @@ final class SteppedCycle {
         return largest;
     }
 
-    private DecompositionSolver derivatives(double[] x, double[] after) {
+    private DecompositionSolver derivatives(Cycle cycle, double[] x, double[] after) {
         double nudge = NUDGE * circuit.peak();
         double[][] jacobian = new double[x.length][x.length];
         for (int j = 0; j < x.length; j++) {
