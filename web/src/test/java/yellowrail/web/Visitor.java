@@ -52,6 +52,13 @@ public final class Visitor {
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
+    /** A body that is no text. */
+    public HttpResponse<String> postBytes(String path, String type, byte[] body) {
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Content-Type", type)
+                .POST(HttpRequest.BodyPublishers.ofByteArray(body)));
+    }
+
     public HttpResponse<String> post(String path, Map<String, String> fields) {
         String body = fields.entrySet().stream()
                 .map(field -> encode(field.getKey()) + "=" + encode(field.getValue()))

@@ -3,6 +3,7 @@ package yellowrail.web.api;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -57,17 +58,27 @@ class JsonExchange {
             throws IOException {
         Faults faults = new Faults(words);
         try {
-            Supplier<Object> computation = asking.read(JsonFields.parse(text(body, longest), shape, faults), faults);
-            Object answer = faults.any() ? null : computation.get();
-            return faults.any()
-                    ? problem(
-                            title,
-                            faults,
-                            new RequestFault.FieldsCannotBeUsed(faults.byField().size()))
-                    : ResponseEntity.ok().contentType(as).body(answer);
+            return answer(JsonFields.parse(text(body, longest), shape, faults), faults, title, as, asking);
         } catch (JsonFields.NotAnObjectException e) {
             return problem(title, faults, e.fault());
         }
+    }
+
+    /** The same where the fields are a query, and the body is no JSON. */
+    ResponseEntity<Object> answer(Map<String, String> query, JsonShape shape, String title, Asking asking) {
+        Faults faults = new Faults(words);
+        return answer(JsonFields.ofQuery(query, shape, faults), faults, title, MediaType.APPLICATION_JSON, asking);
+    }
+
+    private ResponseEntity<Object> answer(JsonFields fields, Faults faults, String title, MediaType as, Asking asking) {
+        Supplier<Object> computation = asking.read(fields, faults);
+        Object answer = faults.any() ? null : computation.get();
+        return faults.any()
+                ? problem(
+                        title,
+                        faults,
+                        new RequestFault.FieldsCannotBeUsed(faults.byField().size()))
+                : ResponseEntity.ok().contentType(as).body(answer);
     }
 
     /** The body as sent, whatever it is called: a form-encoding client sends good JSON too. */

@@ -7,6 +7,7 @@ import java.time.OffsetDateTime;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import tools.jackson.core.JacksonException;
@@ -15,6 +16,7 @@ import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.core.json.JsonReadFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 import yellowrail.core.field.FieldFault;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.tube.TubeCatalogue;
@@ -90,6 +92,19 @@ final class JsonFields {
                             : new RequestFault.NoJsonAt(at.getLineNr(), at.getColumnNr()));
         }
         throw new NotAnObjectException(new RequestFault.NoObject());
+    }
+
+    /** The fields of a query: what reads as a number is one. */
+    static JsonFields ofQuery(Map<String, String> query, JsonShape shape, Faults faults) {
+        ObjectNode object = MAPPER.createObjectNode();
+        query.forEach((name, text) -> {
+            try {
+                object.put(name, Double.parseDouble(text));
+            } catch (NumberFormatException e) {
+                object.put(name, text);
+            }
+        });
+        return new JsonFields(object, shape, "", faults);
     }
 
     /** The body as a whole cannot be read. */

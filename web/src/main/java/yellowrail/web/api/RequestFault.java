@@ -32,6 +32,8 @@ sealed interface RequestFault extends Finding {
 
     record LowerMissing() implements RequestFault {}
 
+    record FullScaleNotGiven() implements RequestFault {}
+
     record LineOrAmp() implements RequestFault {}
 
     record OneOf(String sent, List<String> choices) implements RequestFault {}
@@ -63,6 +65,10 @@ sealed interface RequestFault extends Finding {
     record AimOutside() implements RequestFault {}
 
     record ColdestNotBelowHottest() implements RequestFault {}
+
+    record NotFiftyOrSixty(int sent) implements RequestFault {}
+
+    record BandUpsideDown(double low) implements RequestFault {}
 
     record OtherNumberOfSockets(int tubes, int sockets) implements RequestFault {}
 

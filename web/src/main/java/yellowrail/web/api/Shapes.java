@@ -5,6 +5,7 @@ import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.media.Content;
 import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.parameters.QueryParameter;
 import io.swagger.v3.oas.models.parameters.RequestBody;
 import java.math.BigDecimal;
 import java.util.List;
@@ -44,6 +45,25 @@ class Shapes {
                                     .addMediaType(
                                             org.springframework.http.MediaType.APPLICATION_JSON_VALUE,
                                             new MediaType().schema(reference(asks.value())))));
+        };
+    }
+
+    @Bean
+    OperationCustomizer soundBodies() {
+        return (operation, method) -> {
+            if (method.getMethodAnnotation(AsksBesideSound.class) != null) {
+                operation.requestBody(new RequestBody()
+                        .required(true)
+                        .content(new Content()
+                                .addMediaType("audio/wav", new MediaType().schema(typed("string", "binary")))));
+                SpectrumShape.SHAPE
+                        .fields()
+                        .forEach(field -> operation.addParametersItem(new QueryParameter()
+                                .name(field.name())
+                                .description(orNull(field.told()))
+                                .schema(schema(field))));
+            }
+            return operation;
         };
     }
 

@@ -19,6 +19,29 @@ class OpenApiTest {
     private final JsonNode document =
             new JsonMapper().readTree(visitor.get("/v3/api-docs").body());
 
+    /** Those whose body is JSON. */
+    private List<String> paths() {
+        return document.get("paths").propertyNames().stream()
+                .filter(path -> document.at("/paths/" + path.replace("/", "~1") + "/post/requestBody/content")
+                        .has("application/json"))
+                .toList();
+    }
+
+    @Test
+    void whatIsAskedBesideASoundIsToldAndKept() {
+        document.at("/paths/~1api~1spectrum/post/parameters").forEach(parameter -> {
+            String name = parameter.get("name").stringValue();
+            double most = parameter.at("/schema/maximum").doubleValue();
+            assertThat(visitor.postBytes("/api/spectrum?%s=%s".formatted(name, 2 * most), "audio/wav", new byte[0])
+                            .body())
+                    .contains("{\"field\":\"" + name + "\",\"message\":\"Expected a number from ");
+        });
+        assertThat(document.at("/paths/~1api~1spectrum/post/parameters")).hasSize(6);
+        assertThat(document.at("/paths/~1api~1spectrum/post/requestBody/content")
+                        .has("audio/wav"))
+                .isTrue();
+    }
+
     private JsonNode requestOf(String path) {
         String reference = document.at(
                         "/paths/" + path.replace("/", "~1") + "/post/requestBody/content/application~1json/schema/$ref")
@@ -33,7 +56,7 @@ class OpenApiTest {
     @Test
     void everyBoundThatIsToldIsKept() {
         List<String> tried = new ArrayList<>();
-        for (String path : document.get("paths").propertyNames()) {
+        for (String path : paths()) {
             requestOf(path).get("properties").forEachEntry((field, told) -> {
                 for (String bound : List.of("minimum", "maximum")) {
                     if (told.has(bound)) {
@@ -55,7 +78,7 @@ class OpenApiTest {
 
     @Test
     void everyChoiceThatIsToldIsTakenAndNoOther() {
-        for (String path : document.get("paths").propertyNames()) {
+        for (String path : paths()) {
             requestOf(path).get("properties").forEachEntry((field, told) -> {
                 if (told.has("enum")) {
                     assertThat(errors(path, field, "\"no such choice\""))
@@ -70,7 +93,7 @@ class OpenApiTest {
 
     @Test
     void whatIsNeededIsMissedAndWhatIsNotToldIsRefused() {
-        for (String path : document.get("paths").propertyNames()) {
+        for (String path : paths()) {
             String answer = visitor.postJson(path, "{\"colour\": 1}").body();
             requestOf(path)
                     .get("required")

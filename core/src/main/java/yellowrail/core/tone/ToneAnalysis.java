@@ -1,0 +1,152 @@
+package yellowrail.core.tone;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.finding.Finding;
+import yellowrail.core.root.UnsettledException;
+
+/**
+ * What one channel of a recording tells of a tone: its fundamental is found or was named, fitted with its harmonics and
+ * taken out; of what is left the lines of the mains are fitted and taken out; what then is left is noise.
+ */
+public final class ToneAnalysis {
+
+    /** Shorter tells nothing of hum, s. */
+    public static final double LEAST_SECONDS = 0.05;
+
+    private static final double LEAST_CYCLES = 4;
+    private static final int SEARCHED = 1 << 16;
+    /** Of the fundamental's power: a line as strong that is no harmonic is another tone. */
+    private static final double ANOTHER = 1e-4;
+
+    private static final double STANDS_OUT = 1000;
+    /** Of the mains' frequency: a tone so near one of its multiples is that. */
+    private static final double SAME = 0.005;
+
+    private final double perSecond;
+    private final double mains;
+    private final Band band;
+    private final OptionalDouble named;
+
+    /**
+     * @param perSecond samples
+     * @param mains 50 or 60 Hz
+     * @param named about what the fundamental is, Hz, if it was told
+     */
+    public ToneAnalysis(double perSecond, double mains, Band band, OptionalDouble named) {
+        this.perSecond = perSecond;
+        this.mains = mains;
+        this.band = band;
+        this.named = named;
+    }
+
+    /** @param tone empty where there is none to be measured: the notes tell why */
+    public record Outcome(Optional<Tone> tone, List<Finding> notes) {
+        public Outcome {
+            notes = List.copyOf(notes);
+        }
+
+        private static Outcome not(ToneNote why) {
+            return new Outcome(Optional.empty(), List.of(why));
+        }
+    }
+
+    /** Channels of one recording, at once. */
+    public List<Outcome> of(List<double[]> channels) {
+        return channels.parallelStream().map(this::of).toList();
+    }
+
+    /** @param samples from -1 to 1 */
+    public Outcome of(double[] samples) {
+        double seconds = samples.length / perSecond;
+        double first = samples.length == 0 ? 0 : samples[0];
+        if (Arrays.stream(samples).allMatch(sample -> sample == first)) {
+            return Outcome.not(first == 0 ? new ToneNote.Silence() : new ToneNote.OnlyConstant(first));
+        }
+        if (seconds < LEAST_SECONDS) {
+            return Outcome.not(new ToneNote.TooShort(seconds, LEAST_SECONDS));
+        }
+        OptionalDouble begin = begin(samples);
+        if (begin.isEmpty()) {
+            return Outcome.not(new ToneNote.NoTone(band.low(), highest()));
+        }
+        double hertz = begin.getAsDouble();
+        double half = perSecond / 2;
+        if (half - hertz < NuttallWindow.LOBE / seconds) {
+            return Outcome.not(new ToneNote.AtHalfTheRate(hertz, half));
+        }
+        if (hertz * seconds < LEAST_CYCLES) {
+            return Outcome.not(new ToneNote.TooFewCycles(hertz, hertz * seconds, LEAST_CYCLES));
+        }
+        try {
+            return told(samples, new HarmonicFit(perSecond).fit(samples, hertz));
+        } catch (UnsettledException e) {
+            return Outcome.not(new ToneNote.Unsettled(hertz));
+        }
+    }
+
+    private double highest() {
+        return Math.min(band.high(), perSecond / 2);
+    }
+
+    /** Where the fit begins. */
+    private OptionalDouble begin(double[] samples) {
+        int length = Math.min(samples.length, SEARCHED);
+        int from = (samples.length - length) / 2;
+        PowerSpectrum spectrum =
+                new PowerSpectrum(Arrays.copyOfRange(samples, from, from + length), perSecond, SEARCHED);
+        double low = named.isPresent() ? named.getAsDouble() * 0.97 : band.low();
+        double high = named.isPresent() ? named.getAsDouble() * 1.03 : perSecond / 2;
+        return new ToneSearch(spectrum, low, high).fundamental();
+    }
+
+    private Outcome told(double[] samples, HarmonicFit.Found found) {
+        LineFit lines = new LineFit(new NuttallWindow(samples.length), perSecond);
+        LineFit.Fitted fitted = found.fitted();
+        double[] left = lines.without(samples, fitted.constant(), fitted.lines());
+        List<Line> hum = new HumFit(perSecond, mains).fit(left, fitted.lines());
+        PowerSpectrum noise = new PowerSpectrum(lines.without(left, 0, hum), perSecond);
+        Tone tone = new Tone(band, fitted.constant(), fitted.lines(), hum, mains, noise);
+        List<Finding> notes = new ArrayList<>();
+        CardClip.of(samples, perSecond, tone.fundamental()).ifPresent(notes::add);
+        another(tone).ifPresent(notes::add);
+        double multiple = tone.fundamental().hertz() / mains;
+        if (named.isEmpty() && multiple < 2.5 && Math.abs(multiple - Math.rint(multiple)) < SAME * multiple) {
+            notes.add(new ToneNote.IsMains(tone.fundamental().hertz(), mains));
+        } else if (tone.humAt(1).isEmpty() || tone.humAt(2).isEmpty()) {
+            notes.add(new ToneNote.MainsHidden(mains));
+        }
+        if (tone.part(2).isEmpty() || 2 * tone.fundamental().hertz() > band.high()) {
+            notes.add(new ToneNote.NoHarmonic(highest()));
+        }
+        return new Outcome(Optional.of(tone), notes);
+    }
+
+    /** A line of what is left that nothing explains. */
+    private Optional<ToneNote> another(Tone tone) {
+        PowerSpectrum left = tone.left();
+        int strongest = left.bin(band.low());
+        for (int k = strongest; k < left.bin(highest()); k++) {
+            strongest = left.power(k) > left.power(strongest) ? k : strongest;
+        }
+        // A line's power is shared by the bins of its lobe.
+        double power = NuttallWindow.NOISE_BINS * left.power(strongest);
+        return power > ANOTHER * tone.fundamental().power() && left.power(strongest) > STANDS_OUT * median(left)
+                ? Optional.of(new ToneNote.SecondTone(
+                        left.hertz(strongest),
+                        Math.sqrt(power / tone.fundamental().power())))
+                : Optional.empty();
+    }
+
+    private double median(PowerSpectrum left) {
+        double[] bins = new double[left.bin(highest()) - left.bin(band.low())];
+        for (int k = 0; k < bins.length; k++) {
+            bins[k] = left.power(k + left.bin(band.low()));
+        }
+        Arrays.sort(bins);
+        return bins.length == 0 ? 0 : bins[bins.length / 2];
+    }
+}

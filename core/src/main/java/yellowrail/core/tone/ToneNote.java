@@ -1,0 +1,63 @@
+package yellowrail.core.tone;
+
+import yellowrail.core.finding.Finding;
+import yellowrail.core.finding.In;
+import yellowrail.core.quantity.Unit;
+
+/** What is to be told of a recorded tone besides its figures. */
+public sealed interface ToneNote extends Finding {
+
+    // Why there are no figures
+
+    /** Every sample is 0. */
+    record Silence() implements ToneNote {}
+
+    /** Every sample is the same, part of full scale. */
+    record OnlyConstant(
+            @In(value = Unit.PERCENT, decimals = 1) double level) implements ToneNote {}
+
+    record TooShort(
+            @In(value = Unit.SECOND, decimals = 3) double seconds,
+            @In(value = Unit.SECOND, given = true) double least) implements ToneNote {}
+
+    /** Nothing stands out of the noise between these frequencies. */
+    record NoTone(
+            @In(value = Unit.HERTZ, given = true) double low,
+            @In(value = Unit.HERTZ, given = true) double high) implements ToneNote {}
+
+    record TooFewCycles(
+            @In(value = Unit.HERTZ, decimals = 1) double hertz,
+            @In(decimals = 1) double cycles,
+            @In(given = true) double least)
+            implements ToneNote {}
+
+    /** So near half the rate that it cannot be told from its mirror. */
+    record AtHalfTheRate(
+            @In(value = Unit.HERTZ, decimals = 1) double hertz,
+            @In(value = Unit.HERTZ, given = true) double half) implements ToneNote {}
+
+    record Unsettled(@In(value = Unit.HERTZ, decimals = 1) double hertz) implements ToneNote {}
+
+    // What to know of the figures
+
+    /** @param first s */
+    record CardClipped(
+            int samples,
+            @In(value = Unit.SECOND, decimals = 3) double first) implements ToneNote {}
+
+    /** @param part of the fundamental, volts to volts */
+    record SecondTone(
+            @In(value = Unit.HERTZ, decimals = 1) double hertz,
+            @In(value = Unit.PERCENT, decimals = 1) double part) implements ToneNote {}
+
+    /** What was found is a multiple of the mains: hum, unless it was played. */
+    record IsMains(
+            @In(value = Unit.HERTZ, decimals = 1) double hertz,
+            @In(value = Unit.HERTZ, given = true) double mains) implements ToneNote {}
+
+    /** Lines of the mains that lie on harmonics: they count as those. */
+    record MainsHidden(@In(value = Unit.HERTZ, given = true) double mains) implements ToneNote {}
+
+    /** No harmonic lies below the band's edge. */
+    record NoHarmonic(@In(value = Unit.HERTZ, given = true) double high) implements ToneNote {}
+}
