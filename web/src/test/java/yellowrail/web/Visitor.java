@@ -1,5 +1,6 @@
 package yellowrail.web;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
@@ -72,30 +73,29 @@ public final class Visitor {
     /** Sends a file with the fields beside it, as the form on a page does. */
     public HttpResponse<String> upload(
             String path, String page, String name, String content, Map<String, String> fields) {
+        return upload(path, page, name, content.getBytes(StandardCharsets.UTF_8), fields);
+    }
+
+    /** The same where it is no text. */
+    public HttpResponse<String> upload(
+            String path, String page, String name, byte[] content, Map<String, String> fields) {
         String boundary = "----yellow-rail-test";
         Map<String, String> all = new LinkedHashMap<>(fields);
         all.put("_csrf", form(page, path).get("_csrf"));
-        StringBuilder body = new StringBuilder();
-        all.forEach((field, value) -> body.append("--")
-                .append(boundary)
-                .append("\r\nContent-Disposition: form-data; name=\"")
-                .append(field)
-                .append("\"\r\n\r\n")
-                .append(value)
-                .append("\r\n"));
-        body.append("--")
-                .append(boundary)
-                .append("\r\nContent-Disposition: form-data; name=\"file\"; filename=\"")
-                .append(name)
-                .append("\"\r\nContent-Type: text/csv\r\n\r\n")
-                .append(content)
-                .append("\r\n--")
-                .append(boundary)
-                .append("--\r\n");
+        String part = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"";
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        all.forEach((field, value) -> write(body, part + field + "\"\r\n\r\n" + value + "\r\n"));
+        write(body, part + "file\"; filename=\"" + name + "\"\r\nContent-Type: text/csv\r\n\r\n");
+        body.writeBytes(content);
+        write(body, "\r\n--" + boundary + "--\r\n");
         return send(HttpRequest.newBuilder(URI.create(url + path))
                 .header("Accept", "text/html")
                 .header("Content-Type", "multipart/form-data; boundary=" + boundary)
-                .POST(HttpRequest.BodyPublishers.ofString(body.toString())));
+                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray())));
+    }
+
+    private static void write(ByteArrayOutputStream body, String text) {
+        body.writeBytes(text.getBytes(StandardCharsets.UTF_8));
     }
 
     /** The fields of the form on a page that posts to {@code action}, as they stand. */

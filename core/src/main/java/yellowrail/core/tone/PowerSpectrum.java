@@ -85,6 +85,17 @@ public final class PowerSpectrum {
         return (int) Math.max(0, Math.min(power.length - 1, Math.rint(hertz * length / perSecond)));
     }
 
+    /** Mean square of what falls into a bin about there, a lobe to either side. */
+    double about(double hertz) {
+        int from = Math.max(1, bin(hertz) - (int) NuttallWindow.LOBE);
+        int to = Math.min(power.length - 1, bin(hertz) + (int) NuttallWindow.LOBE);
+        double sum = 0;
+        for (int k = from; k <= to; k++) {
+            sum += power[k];
+        }
+        return sum / (to - from + 1);
+    }
+
     /** Mean square of what lies in a band. */
     public double power(Band band, Weighting weighting) {
         double sum = 0;

@@ -17,6 +17,8 @@ import java.util.OptionalDouble;
  */
 public record Tone(Band band, double constant, List<Line> harmonics, List<Line> hum, double mains, PowerSpectrum left) {
 
+    private static final double STANDS_OUT = 10;
+
     public Tone {
         harmonics = List.copyOf(harmonics);
         hum = List.copyOf(hum);
@@ -54,6 +56,11 @@ public record Tone(Band band, double constant, List<Line> harmonics, List<Line> 
                 .filter(line -> band.has(line.hertz()))
                 .mapToDouble(Line::power)
                 .sum();
+    }
+
+    /** Whether a line is more than noise about it would show there. */
+    public boolean standsOut(Line line) {
+        return line.power() > STANDS_OUT * left.about(line.hertz());
     }
 
     /** At a multiple of the mains' frequency; empty where it cannot be told from the tone. */

@@ -23,6 +23,7 @@ public final class ToneAnalysis {
     private static final double ANOTHER = 1e-4;
 
     private static final double STANDS_OUT = 1000;
+    private static final double FIFTY_AND_SIXTY = 110;
     /** Of the mains' frequency: a tone so near one of its multiples is that. */
     private static final double SAME = 0.005;
 
@@ -112,7 +113,11 @@ public final class ToneAnalysis {
         Tone tone = new Tone(band, fitted.constant(), fitted.lines(), hum, mains, noise);
         List<Finding> notes = new ArrayList<>();
         CardClip.of(samples, perSecond, tone.fundamental()).ifPresent(notes::add);
-        another(tone).ifPresent(notes::add);
+        if (isOtherMains(tone)) {
+            notes.add(new ToneNote.OtherMains(mains, FIFTY_AND_SIXTY - mains));
+        } else {
+            another(tone).ifPresent(notes::add);
+        }
         double multiple = tone.fundamental().hertz() / mains;
         if (named.isEmpty() && multiple < 2.5 && Math.abs(multiple - Math.rint(multiple)) < SAME * multiple) {
             notes.add(new ToneNote.IsMains(tone.fundamental().hertz(), mains));
@@ -123,6 +128,16 @@ public final class ToneAnalysis {
             notes.add(new ToneNote.NoHarmonic(highest()));
         }
         return new Outcome(Optional.of(tone), notes);
+    }
+
+    /** Whether twice the mains' other frequency, which rectifiers leave, is louder than twice the one asked for. */
+    private boolean isOtherMains(Tone tone) {
+        double other = 2 * (FIFTY_AND_SIXTY - mains);
+        double here = tone.humAt(2).map(Line::power).orElse(0.0);
+        PowerSpectrum left = tone.left();
+        return left.power(left.bin(other)) > STANDS_OUT * median(left)
+                && left.power(left.bin(other)) > here
+                && tone.harmonics().stream().noneMatch(line -> Math.abs(line.hertz() - other) < SAME * other);
     }
 
     /** A line of what is left that nothing explains. */

@@ -58,6 +58,11 @@ public sealed interface ToneNote extends Finding {
     /** Lines of the mains that lie on harmonics: they count as those. */
     record MainsHidden(@In(value = Unit.HERTZ, given = true) double mains) implements ToneNote {}
 
+    /** The other mains' frequency stands out of the noise, and not the one that was asked for. */
+    record OtherMains(
+            @In(value = Unit.HERTZ, given = true) double mains,
+            @In(value = Unit.HERTZ, given = true) double other) implements ToneNote {}
+
     /** No harmonic lies below the band's edge. */
     record NoHarmonic(@In(value = Unit.HERTZ, given = true) double high) implements ToneNote {}
 }

@@ -26,6 +26,7 @@ import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.web.amp.Amp;
+import yellowrail.web.bounds.TextUpload;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.recheck.RecheckRow;
 import yellowrail.web.recheck.RecheckService;
@@ -161,7 +162,7 @@ class ClosingController {
         if (file == null || file.isEmpty()) {
             return imported(words.message("page.meter.no-file"));
         }
-        RunArchive.Read read = archive.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+        RunArchive.Read read = archive.read(TextUpload.text(file));
         return read.fault().isEmpty()
                 ? new ModelAndView("redirect:/runs/" + read.runId() + "/record")
                 : imported(read.fault());

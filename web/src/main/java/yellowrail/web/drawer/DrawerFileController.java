@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.drawer.DrawerCsv;
+import yellowrail.web.bounds.TextUpload;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
 
@@ -53,7 +54,7 @@ class DrawerFileController {
             throws IOException {
         progress.tell(number, 0, 0);
         try {
-            String read = file == null ? text : new String(file.getBytes(), StandardCharsets.UTF_8);
+            String read = file == null ? text : TextUpload.text(file);
             DrawerCsv csv = DrawerCsv.parse(read);
             int rows = csv.rows().size();
             boolean kept = rows > 0 && (csv.faults().isEmpty() || keep.equals("good"));

@@ -1,7 +1,6 @@
 package yellowrail.web.iron;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -21,6 +20,7 @@ import yellowrail.core.iron.RatioMeasurement;
 import yellowrail.core.iron.SmallSignalSpeaker;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Rating;
+import yellowrail.web.bounds.TextUpload;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
@@ -114,7 +114,7 @@ class IronController {
         Optional<SpeakerView> view = Optional.empty();
         double primary = iron.amp(id).own().stage().loadOhms();
         if (file != null && !file.isEmpty()) {
-            ImpedanceFile measured = ImpedanceFile.parse(new String(file.getBytes(), StandardCharsets.UTF_8));
+            ImpedanceFile measured = ImpedanceFile.parse(TextUpload.text(file));
             if (!measured.faults().isEmpty()) {
                 faults.add("file", String.join("; ", words.say(measured.faults())));
             }

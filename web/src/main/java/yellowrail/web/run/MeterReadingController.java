@@ -1,7 +1,6 @@
 package yellowrail.web.run;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -14,6 +13,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.MeterLog;
 import yellowrail.core.station.Station;
+import yellowrail.web.bounds.TextUpload;
 import yellowrail.web.meter.MeterException;
 import yellowrail.web.words.Words;
 
@@ -109,7 +109,7 @@ class MeterReadingController {
         } else if (file.getSize() > LONGEST_FILE) {
             fault = words.message("page.meter.long-file");
         } else {
-            fault = put(id, new String(file.getBytes(), StandardCharsets.UTF_8), where.strip());
+            fault = put(id, TextUpload.text(file), where.strip());
         }
         if (fault.isEmpty()) {
             return pages.toStation(id, at);

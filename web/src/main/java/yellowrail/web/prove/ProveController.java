@@ -1,0 +1,216 @@
+package yellowrail.web.prove;
+
+import java.io.IOException;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.quantity.Figures;
+import yellowrail.core.station.Station;
+import yellowrail.core.tone.CardScale;
+import yellowrail.core.tone.ToneAnalysis;
+import yellowrail.web.amp.Amp;
+import yellowrail.web.form.Faults;
+import yellowrail.web.layout.Rail;
+import yellowrail.web.prove.ProveService.Kept;
+import yellowrail.web.prove.ProveService.Measured;
+import yellowrail.web.prove.ProveService.Taken;
+import yellowrail.web.run.Run;
+import yellowrail.web.run.RunService;
+import yellowrail.web.station.StationService;
+import yellowrail.web.words.Words;
+
+/** What a sound card heard of the amp of a run. */
+@Controller
+class ProveController {
+
+    private static final String PAGE = "prove/page";
+    private static final String FILE = "file";
+
+    private final RunService runs;
+    private final StationService stations;
+    private final ProveService service;
+    private final Words words;
+    private final Clock clock;
+
+    ProveController(RunService runs, StationService stations, ProveService service, Words words, Clock clock) {
+        this.runs = runs;
+        this.stations = stations;
+        this.service = service;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /**
+     * @param recording to be shown; the newest, if 0
+     * @param channel 1 or 2
+     * @param scale linear, or logarithmic if blank
+     * @param dropped what was left out just now, to be taken back
+     */
+    @GetMapping("/runs/{id}/proof")
+    ModelAndView page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") long recording,
+            @RequestParam(defaultValue = "0") int channel,
+            @RequestParam(defaultValue = "") String scale,
+            @RequestParam(defaultValue = "0") long dropped) {
+        return page(id, recording, channel, scale, new ProveForm(Map.of()), new Faults(words))
+                .addObject("dropped", dropped == 0 ? null : dropped);
+    }
+
+    /** A file is measured and kept, or refused with what was typed beside it. */
+    @PostMapping("/runs/{id}/proof")
+    ModelAndView take(
+            @PathVariable long id,
+            @RequestParam Map<String, String> typed,
+            @RequestParam(required = false) MultipartFile file)
+            throws IOException {
+        Run run = runs.run(id);
+        ProveForm form = new ProveForm(typed);
+        Faults faults = new Faults(words);
+        ProveForm.Told told = form.read(faults);
+        if (!run.isOpen()) {
+            faults.say(FILE, "run.closed");
+        } else if (file == null || file.isEmpty()) {
+            faults.say(FILE, "page.prove.no-file");
+        } else if (!service.hasRoom(id, file.getSize())) {
+            faults.say(FILE, "page.prove.no-room", ProveService.MOST_RECORDINGS);
+        }
+        if (!faults.any()) {
+            Taken taken = service.keep(run, name(file), file.getBytes(), mains(run), told);
+            if (taken.id().isPresent()) {
+                return new ModelAndView("redirect:/runs/%d/proof?recording=%d"
+                        .formatted(id, taken.id().get()));
+            }
+            faults.add(FILE, String.join(" ", words.say(taken.faults())));
+        }
+        ModelAndView page = page(id, 0, 0, "", form, faults);
+        page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        return page;
+    }
+
+    private static String name(MultipartFile file) {
+        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+        String last = name.substring(Math.max(name.lastIndexOf('/'), name.lastIndexOf('\\')) + 1)
+                .replaceAll("\\p{Cntrl}", "");
+        return last.substring(0, Math.min(last.length(), 80));
+    }
+
+    private int mains(Run run) {
+        return runs.amp(run).sheet().mainsHertz() < 55 ? 50 : 60;
+    }
+
+    /** @param what drop, or restore */
+    @PostMapping("/runs/{id}/proof/{recording}")
+    String drop(@PathVariable long id, @PathVariable long recording, @RequestParam(defaultValue = "drop") String what) {
+        boolean dropped = what.equals("drop");
+        service.drop(id, recording, dropped);
+        return "redirect:/runs/%d/proof?%s=%d".formatted(id, dropped ? "dropped" : "recording", recording);
+    }
+
+    /** The file as it came. */
+    @GetMapping("/runs/{id}/proof/{recording}.wav")
+    ResponseEntity<byte[]> sound(@PathVariable long id, @PathVariable long recording) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("audio/wav"))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        "attachment; filename=\"run-%d-recording-%d.wav\"".formatted(id, recording))
+                .body(service.sound(id, recording));
+    }
+
+    private ModelAndView page(long id, long recording, int channel, String scale, ProveForm form, Faults faults) {
+        Run run = runs.run(id);
+        Amp amp = runs.amp(run);
+        List<Kept> kept = service.ofRun(id);
+        Optional<CardScale> card = ProveService.scale(kept);
+        Optional<Kept> shown = kept.stream()
+                .filter(each -> each.id() == recording)
+                .findFirst()
+                .or(() -> kept.isEmpty() ? Optional.empty() : Optional.of(kept.get(kept.size() - 1)));
+        ModelAndView page = new ModelAndView(PAGE)
+                .addObject(
+                        "rail",
+                        Rail.ofRun(id, amp.sheet().name(), Station.PROVE, stations.progress(id, amp.sheet()), words))
+                .addObject("runId", id)
+                .addObject("open", run.isOpen())
+                .addObject("form", shown.map(each -> filled(form, each)).orElse(form))
+                .addObject("faults", faults)
+                .addObject("linear", scale.equals("linear"))
+                .addObject("card", CardView.of(card, words))
+                .addObject(
+                        "kept",
+                        kept.stream()
+                                .map(each -> HeardView.of(
+                                        each, each.figures(), card, shown.get().id() == each.id(), words, clock))
+                                .toList());
+        shown.ifPresent(each -> show(page, id, each, card, channel, scale));
+        return page;
+    }
+
+    private void show(ModelAndView page, long id, Kept kept, Optional<CardScale> card, int channel, String scale) {
+        Measured measured =
+                service.measure(service.sound(id, kept.id()), kept.heard().mainsHertz());
+        int at = channel(kept, channel);
+        ToneAnalysis.Outcome outcome = measured.channels().get(at);
+        page.addObject("channel", at + 1)
+                .addObject("channels", channels(kept))
+                .addObject("mains", kept.heard().mainsHertz())
+                .addObject("twice", 2 * kept.heard().mainsHertz())
+                .addObject(
+                        "notes",
+                        Stream.concat(measured.sound().notes().stream(), outcome.notes().stream())
+                                .map(words::say)
+                                .toList());
+        outcome.tone()
+                .ifPresent(tone -> page.addObject(
+                                "shown",
+                                HeardView.of(kept, kept.heard().channels().get(at), card, true, words, clock))
+                        .addObject(
+                                "spectrum",
+                                SpectrumView.of(
+                                        measured.sound().channels().get(at),
+                                        measured.sound().hertz(),
+                                        tone,
+                                        scale.equals("linear")))
+                        .addObject("wave", WaveView.of(tone)));
+    }
+
+    /** The one asked for, if it has a tone; else the first that has. */
+    private static int channel(Kept kept, int asked) {
+        List<HeardDocument.Figures> channels = kept.heard().channels();
+        return asked >= 1 && asked <= channels.size() && channels.get(asked - 1) != null
+                ? asked - 1
+                : channels.indexOf(kept.figures());
+    }
+
+    /** Those with a tone, where there are two. */
+    private static List<Integer> channels(Kept kept) {
+        List<HeardDocument.Figures> channels = kept.heard().channels();
+        return channels.size() == 2 && channels.get(0) != null && channels.get(1) != null ? List.of(1, 2) : List.of();
+    }
+
+    /** What was told of the recording before, as long as nothing else is typed. */
+    private static ProveForm filled(ProveForm form, Kept kept) {
+        Map<String, String> fields = new TreeMap<>(form.typed());
+        Double load = kept.heard().loadOhms();
+        if (load != null) {
+            fields.putIfAbsent("load", Figures.plain(load));
+        }
+        fields.putIfAbsent("setting", kept.heard().setting());
+        return new ProveForm(fields);
+    }
+}

@@ -1,0 +1,155 @@
+package yellowrail.web.prove;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.finding.Finding;
+import yellowrail.core.tone.Band;
+import yellowrail.core.tone.CardScale;
+import yellowrail.core.tone.ToneAnalysis;
+import yellowrail.core.wav.Sound;
+import yellowrail.core.wav.WavException;
+import yellowrail.core.wav.WavReader;
+import yellowrail.web.bounds.InTurn;
+import yellowrail.web.database.DocumentKind;
+import yellowrail.web.database.JsonColumn;
+import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.run.Run;
+
+/** Measures what a sound card heard and keeps it. */
+@Service
+class ProveService {
+
+    /** Of one run. */
+    static final int MOST_RECORDINGS = 100;
+
+    private static final long MOST_BYTES = 1L << 29;
+    static final Band BAND = new Band(20, 20_000);
+
+    private final RecordingMapper mapper;
+    private final DocumentKind<HeardDocument> documents;
+    private final InTurn inTurn;
+    private final Clock clock;
+
+    ProveService(RecordingMapper mapper, JsonColumn json, InTurn inTurn, Clock clock) {
+        this.mapper = mapper;
+        this.documents = HeardDocument.kind(json);
+        this.inTurn = inTurn;
+        this.clock = clock;
+    }
+
+    /** A kept recording. */
+    record Kept(long id, OffsetDateTime at, HeardDocument heard) {
+
+        /** The first channel with a tone. */
+        HeardDocument.Figures figures() {
+            return heard.channels().stream()
+                    .filter(channel -> channel != null)
+                    .findFirst()
+                    .orElseThrow();
+        }
+    }
+
+    /** The same, measured again with all there is to be drawn. */
+    record Measured(Sound sound, List<ToneAnalysis.Outcome> channels) {}
+
+    /** @param id of what was kept; empty where nothing was, and the faults tell why */
+    record Taken(Optional<Long> id, List<Finding> faults) {}
+
+    /** Oldest first. */
+    @Transactional(readOnly = true)
+    public List<Kept> ofRun(long runId) {
+        return mapper.ofRun(runId).stream()
+                .map(row -> new Kept(row.id(), row.keptAt(), documents.read(row.heard())))
+                .toList();
+    }
+
+    /** What full scale is by the readings beside the recordings; empty where there are none. */
+    static Optional<CardScale> scale(List<Kept> recordings) {
+        List<CardScale.Reading> readings = recordings.stream()
+                .filter(kept -> kept.heard().volts() != null)
+                .map(kept -> new CardScale.Reading(
+                        kept.heard().volts(), kept.figures().all()))
+                .toList();
+        return readings.isEmpty() ? Optional.empty() : Optional.of(CardScale.of(readings));
+    }
+
+    /** @throws NotFoundException if there is no such recording */
+    @Transactional(readOnly = true)
+    public byte[] sound(long runId, long id) {
+        return mapper.sound(runId, id)
+                .orElseThrow(() -> new NotFoundException("There is no recording %d of this run.".formatted(id)))
+                .sound();
+    }
+
+    /** @throws WavException if it is no sound that is read */
+    Measured measure(byte[] file, int mains) {
+        return inTurn.take(() -> {
+            try {
+                Sound sound = WavReader.read(new ByteArrayInputStream(file));
+                return new Measured(
+                        sound,
+                        new ToneAnalysis(sound.hertz(), mains, BAND, OptionalDouble.empty()).of(sound.channels()));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+    }
+
+    /** Whether a run takes so many bytes more. */
+    @Transactional(readOnly = true)
+    public boolean hasRoom(long runId, long bytes) {
+        return mapper.ofRun(runId).size() < MOST_RECORDINGS && mapper.bytes(runId) + bytes <= MOST_BYTES;
+    }
+
+    @Transactional
+    public Taken keep(Run run, String name, byte[] file, int mains, ProveForm.Told told) {
+        Measured measured;
+        try {
+            measured = measure(file, mains);
+        } catch (WavException e) {
+            return new Taken(Optional.empty(), List.of(e.why()));
+        }
+        List<ToneAnalysis.Outcome> channels = measured.channels();
+        if (channels.stream().allMatch(channel -> channel.tone().isEmpty())) {
+            return new Taken(
+                    Optional.empty(),
+                    channels.stream()
+                            .flatMap(channel -> channel.notes().stream())
+                            .distinct()
+                            .toList());
+        }
+        HeardDocument heard = new HeardDocument(
+                name,
+                told.setting(),
+                boxed(told.load()),
+                boxed(told.volts()),
+                mains,
+                BAND.low(),
+                BAND.high(),
+                measured.sound().hertz(),
+                measured.sound().seconds(),
+                channels.stream()
+                        .map(channel ->
+                                channel.tone().map(HeardDocument.Figures::of).orElse(null))
+                        .toList());
+        return new Taken(
+                Optional.of(mapper.keep(run.id(), OffsetDateTime.now(clock), documents.write(heard), file)), List.of());
+    }
+
+    private static Double boxed(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+
+    @Transactional
+    public void drop(long runId, long id, boolean dropped) {
+        mapper.drop(runId, id, dropped);
+    }
+}

@@ -1,0 +1,27 @@
+package yellowrail.web.prove;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+
+@Mapper
+interface RecordingMapper {
+
+    /** Oldest first, none that was dropped. */
+    List<RecordingRow> ofRun(@Param("runId") long runId);
+
+    /** Of all files of a run, those dropped too. */
+    long bytes(@Param("runId") long runId);
+
+    Optional<SoundRow> sound(@Param("runId") long runId, @Param("id") long id);
+
+    long keep(
+            @Param("runId") long runId,
+            @Param("at") OffsetDateTime at,
+            @Param("heard") String heard,
+            @Param("sound") byte[] sound);
+
+    int drop(@Param("runId") long runId, @Param("id") long id, @Param("dropped") boolean dropped);
+}

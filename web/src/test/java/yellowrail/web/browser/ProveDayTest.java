@@ -1,0 +1,97 @@
+package yellowrail.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.JSHandle;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
+import java.util.Map;
+import java.util.stream.IntStream;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import yellowrail.core.amp.AmpDefaults;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.wav.WavBytes;
+import yellowrail.web.RunningApplication;
+import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.RunService;
+
+/** A proof by sound files, in the browser: chosen, dropped, looked at. */
+class ProveDayTest extends BrowserTest {
+
+    private static final int RATE = 16_000;
+
+    private String run;
+
+    @BeforeEach
+    void aRun() {
+        long amp = RunningApplication.bean(AmpService.class)
+                .create(new AmpDefaults(
+                                Topology.PUSH_PULL,
+                                BiasKind.FIXED_ADJUSTABLE,
+                                TubeCatalogue.published().find("EL34").orElseThrow(),
+                                2,
+                                false)
+                        .sheet());
+        run = "/runs/" + RunningApplication.bean(RunService.class).begin(amp).id();
+    }
+
+    private static byte[] tone(double peak) {
+        return WavBytes.pcm(
+                RATE,
+                16,
+                IntStream.range(0, RATE / 4)
+                        .mapToDouble(i -> peak * Math.sin(2 * Math.PI * 1000 * i / RATE)
+                                + 0.02 * peak * Math.cos(2 * Math.PI * 2000 * i / RATE))
+                        .toArray());
+    }
+
+    @Test
+    void aFileIsChosenMeasuredAndSeen() {
+        Page page = chromium.laptop(RunningApplication.url());
+        page.navigate(run + "?at=prove");
+        page.locator("#proof").click();
+        page.locator("#file").setInputFiles(new FilePayload("one watt.wav", "audio/wav", tone(0.1)));
+        page.locator("#load").fill("8");
+        page.locator("#volts").fill("2.83");
+        page.locator("#setting").fill("35 mA, 1 W");
+        page.locator("#drop button").click();
+        assertThat(page.locator(".most")).hasText("1 W");
+        assertThat(page.locator(".spectrum text.harmonic").nth(1)).hasText("2");
+        // What was told of the load stands there for the next one.
+        assertThat(page.locator("#load")).hasValue("8");
+        assertThat(page.locator("#volts")).hasValue("");
+        page.locator(".proof figcaption a").first().click();
+        assertThat(page.locator(".proof figcaption a").first()).hasText("logarithmic");
+    }
+
+    @Test
+    void aFileDroppedAnywhereStandsInItsField() {
+        Page page = chromium.laptop(RunningApplication.url());
+        page.navigate(run + "/proof");
+        byte[] file = tone(0.4);
+        JSHandle dropped = page.evaluateHandle(
+                "bytes => { const all = new DataTransfer();"
+                        + " all.items.add(new File([new Uint8Array(bytes)], 'dropped.wav')); return all; }",
+                IntStream.range(0, file.length).map(i -> file[i] & 0xFF).boxed().toList());
+        page.dispatchEvent("main", "drop", Map.of("dataTransfer", dropped));
+        assertThat(page.locator("#drop button")).isFocused();
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".most")).hasText("2 %");
+        assertThat(page.locator("table tbody th")).hasText("dropped.wav");
+    }
+
+    @Test
+    void onAPhoneNothingSticksOut() {
+        Page page = chromium.phone(RunningApplication.url());
+        page.navigate(run + "/proof");
+        page.locator("#file").setInputFiles(new FilePayload("tone.wav", "audio/wav", tone(0.1)));
+        page.locator("#drop button").click();
+        assertThat(page.locator(".spectrum")).isVisible();
+        Assertions.assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
+                .isTrue();
+    }
+}
