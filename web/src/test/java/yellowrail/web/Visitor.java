@@ -123,9 +123,19 @@ public final class Visitor {
         return URLEncoder.encode(text, StandardCharsets.UTF_8);
     }
 
+    /** What is no text, as it comes. */
+    public byte[] getBytes(String path) {
+        return send(HttpRequest.newBuilder(URI.create(url + path)).GET(), HttpResponse.BodyHandlers.ofByteArray())
+                .body();
+    }
+
     private HttpResponse<String> send(HttpRequest.Builder request) {
+        return send(request, HttpResponse.BodyHandlers.ofString());
+    }
+
+    private <T> HttpResponse<T> send(HttpRequest.Builder request, HttpResponse.BodyHandler<T> as) {
         try {
-            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            return client.send(request.build(), as);
         } catch (IOException e) {
             throw new IllegalStateException(e);
         } catch (InterruptedException e) {

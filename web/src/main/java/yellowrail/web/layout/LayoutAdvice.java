@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import yellowrail.web.words.Vocabularies;
 import yellowrail.web.words.Words;
@@ -59,6 +60,12 @@ public class LayoutAdvice {
     @ExceptionHandler(InvalidParameterException.class)
     void unreadable(HttpServletResponse response) throws IOException {
         response.sendError(HttpStatus.BAD_REQUEST.value());
+    }
+
+    /** A file of more than fits where it was sent. */
+    @ExceptionHandler(MaxUploadSizeExceededException.class)
+    void tooLong(HttpServletResponse response) throws IOException {
+        response.sendError(HttpStatus.CONTENT_TOO_LARGE.value());
     }
 
     /** Parts without a boundary. The page of errors would try to read them again. */

@@ -19,7 +19,7 @@ public class SecurityConfiguration {
 
     private static final String CONTENT_POLICY =
             "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
-                    + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; "
+                    + "font-src 'self'; media-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; "
                     + "frame-ancestors 'none'";
 
     @Bean

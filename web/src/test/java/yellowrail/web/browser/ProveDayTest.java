@@ -84,6 +84,26 @@ class ProveDayTest extends BrowserTest {
         assertThat(page.locator("table tbody th")).hasText("dropped.wav");
     }
 
+    /** The browser takes the tone from the page as it would play it. */
+    @Test
+    void aToneIsDrawnAndPlayed() {
+        Page page = chromium.laptop(RunningApplication.url());
+        page.navigate("/signal");
+        page.locator("#shape").selectOption("LEVELS");
+        assertThat(page.locator("#steps")).isVisible();
+        page.locator("#toLevel").fill("-10");
+        page.locator("#steps").fill("4");
+        page.locator("#seconds").fill("0.5");
+        page.locator("#seconds").press("Tab");
+        assertThat(page.locator(".signal-line")).containsText("-10.0 dB");
+        Assertions.assertThat(page.evaluate(
+                        "() => new Promise((told, failed) => { const tone = document.querySelector('audio');"
+                                + " tone.onloadedmetadata = () => told(tone.duration);"
+                                + " tone.onerror = () => failed(tone.error.message);"
+                                + " tone.preload = 'auto'; tone.load(); })"))
+                .isEqualTo(2);
+    }
+
     @Test
     void onAPhoneNothingSticksOut() {
         Page page = chromium.phone(RunningApplication.url());
