@@ -23,11 +23,11 @@ record SignalForm(Map<String, String> fields) {
     private static final Map<String, String> USUAL = Map.of(
             "shape", "SINE",
             "hertz", "1000",
-            "to", "",
+            "to", "20000",
             "level", "-40",
-            "toLevel", "",
-            "steps", "",
-            "seconds", "10",
+            "toLevel", "-6",
+            "steps", "8",
+            "seconds", "5",
             "rate", "48000",
             "bits", "24");
 

@@ -6,6 +6,7 @@ import com.microsoft.playwright.JSHandle;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import java.util.Map;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.BeforeEach;
@@ -95,6 +96,8 @@ class ProveDayTest extends BrowserTest {
         page.locator("#steps").fill("4");
         page.locator("#seconds").fill("0.5");
         page.locator("#seconds").press("Tab");
+        assertThat(page.locator("audio"))
+                .hasAttribute("src", Pattern.compile(".*seconds=0.5&.*steps=4&.*toLevel=-10.*"));
         assertThat(page.locator(".signal-line")).containsText("-10.0 dB");
         Assertions.assertThat(page.evaluate(
                         "() => new Promise((told, failed) => { const tone = document.querySelector('audio');"
