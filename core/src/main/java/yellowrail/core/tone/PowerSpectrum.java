@@ -85,6 +85,15 @@ public final class PowerSpectrum {
         return (int) Math.max(0, Math.min(power.length - 1, Math.rint(hertz * length / perSecond)));
     }
 
+    /** Where in a band the most falls into a bin, Hz. */
+    double strongest(Band band) {
+        int strongest = bin(band.low());
+        for (int k = strongest; k <= bin(band.high()); k++) {
+            strongest = power[k] > power[strongest] ? k : strongest;
+        }
+        return hertz(strongest);
+    }
+
     /** Mean square of what falls into a bin about there, a lobe to either side. */
     double about(double hertz) {
         int from = Math.max(1, bin(hertz) - (int) NuttallWindow.LOBE);

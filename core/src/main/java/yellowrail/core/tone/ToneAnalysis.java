@@ -44,14 +44,17 @@ public final class ToneAnalysis {
         this.named = named;
     }
 
-    /** @param tone empty where there is none to be measured: the notes tell why */
-    public record Outcome(Optional<Tone> tone, List<Finding> notes) {
+    /**
+     * @param tone empty where there is none to be measured: the notes tell why
+     * @param intermodulation where two tones were played for it
+     */
+    public record Outcome(Optional<Tone> tone, Optional<Intermodulation> intermodulation, List<Finding> notes) {
         public Outcome {
             notes = List.copyOf(notes);
         }
 
         private static Outcome not(ToneNote why) {
-            return new Outcome(Optional.empty(), List.of(why));
+            return new Outcome(Optional.empty(), Optional.empty(), List.of(why));
         }
     }
 
@@ -113,7 +116,11 @@ public final class ToneAnalysis {
         Tone tone = new Tone(band, fitted.constant(), fitted.lines(), hum, mains, noise);
         List<Finding> notes = new ArrayList<>();
         CardClip.of(samples, perSecond, tone.fundamental()).ifPresent(notes::add);
-        if (isOtherMains(tone)) {
+        Optional<Intermodulation> pair = another(tone).flatMap(other -> pair(samples));
+        if (pair.isPresent()) {
+            notes.add(new ToneNote.TwoTones(
+                    pair.get().low().hertz(), pair.get().high().hertz()));
+        } else if (isOtherMains(tone)) {
             notes.add(new ToneNote.OtherMains(mains, FIFTY_AND_SIXTY - mains));
         } else {
             another(tone).ifPresent(notes::add);
@@ -127,7 +134,14 @@ public final class ToneAnalysis {
         if (tone.part(2).isEmpty() || 2 * tone.fundamental().hertz() > band.high()) {
             notes.add(new ToneNote.NoHarmonic(highest()));
         }
-        return new Outcome(Optional.of(tone), notes);
+        return new Outcome(Optional.of(tone), pair, notes);
+    }
+
+    private Optional<Intermodulation> pair(double[] samples) {
+        PowerSpectrum spectrum = new PowerSpectrum(samples, perSecond);
+        return Arrays.stream(TonePair.values())
+                .flatMap(pair -> Intermodulation.of(pair, samples, perSecond, spectrum).stream())
+                .findFirst();
     }
 
     /** Whether twice the mains' other frequency, which rectifiers leave, is louder than twice the one asked for. */

@@ -50,6 +50,11 @@ public sealed interface ToneNote extends Finding {
             @In(value = Unit.HERTZ, decimals = 1) double hertz,
             @In(value = Unit.PERCENT, decimals = 1) double part) implements ToneNote {}
 
+    /** Two tones that are played together for what they make of each other. */
+    record TwoTones(
+            @In(value = Unit.HERTZ, decimals = 1) double low,
+            @In(value = Unit.HERTZ, decimals = 1) double high) implements ToneNote {}
+
     /** What was found is a multiple of the mains: hum, unless it was played. */
     record IsMains(
             @In(value = Unit.HERTZ, decimals = 1) double hertz,

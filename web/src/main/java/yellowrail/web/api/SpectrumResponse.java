@@ -54,6 +54,11 @@ record SpectrumResponse(
                     nullable = true)
             Double thdPlusNoisePercent,
 
+            @Schema(
+                    description = "Of 60 Hz with 7 kHz, or 19 with 20 kHz, by IEC 60268-3; null for anything else",
+                    nullable = true)
+            Double intermodulationPercent,
+
             @Schema(description = "RMS at the mains' frequency; null where it lies on the tone", nullable = true)
             Double humVolts,
 
@@ -91,7 +96,7 @@ record SpectrumResponse(
         }
         List<Note> notes = notes(told, words);
         if (outcome.tone().isEmpty()) {
-            return new Channel(null, null, null, List.of(), null, null, null, null, null, null, false, notes);
+            return new Channel(null, null, null, List.of(), null, null, null, null, null, null, null, false, notes);
         }
         Tone tone = outcome.tone().get();
         double scale = asked.fullScale().orElse(1);
@@ -107,6 +112,7 @@ record SpectrumResponse(
                 harmonics(tone),
                 percent(tone.distortion()),
                 percent(tone.distortionAndNoise()),
+                outcome.intermodulation().map(pair -> percent(pair.part())).orElse(null),
                 volts(tone.humAt(1), scale),
                 volts(tone.humAt(2), scale),
                 digits(scale * tone.noise(Weighting.FLAT)),

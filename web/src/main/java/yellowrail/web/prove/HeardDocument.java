@@ -1,6 +1,8 @@
 package yellowrail.web.prove;
 
 import java.util.List;
+import java.util.Optional;
+import yellowrail.core.tone.Intermodulation;
 import yellowrail.core.tone.Line;
 import yellowrail.core.tone.Tone;
 import yellowrail.core.tone.Weighting;
@@ -31,6 +33,7 @@ record HeardDocument(
     /**
      * Of one channel; RMS.
      *
+     * @param intermodulation of two tones played for it; null for anything else
      * @param hum null where it lies on the tone
      * @param ripple the same
      */
@@ -39,17 +42,19 @@ record HeardDocument(
             double level,
             double distortion,
             double distortionAndNoise,
+            Double intermodulation,
             Double hum,
             Double ripple,
             double noise,
             double noiseA) {
 
-        static Figures of(Tone tone) {
+        static Figures of(Tone tone, Optional<Intermodulation> pair) {
             return new Figures(
                     tone.fundamental().hertz(),
                     tone.fundamental().rms(),
                     tone.distortion(),
                     tone.distortionAndNoise(),
+                    pair.map(Intermodulation::part).orElse(null),
                     tone.humAt(1).map(Line::rms).orElse(null),
                     tone.humAt(2).map(Line::rms).orElse(null),
                     tone.noise(Weighting.FLAT),

@@ -16,7 +16,9 @@ import yellowrail.web.words.Words;
  * The figures of a recording, formatted; a dash where one is not known.
  *
  * @param conditions what was measured, when and how
- * @param most watts where load and scale are known, else volts, else THD
+ * @param most what two tones make of each other, if that was played; else watts where load and scale are known, else
+ *     volts, else THD
+ * @param intermodulation blank where no two tones were played for it
  */
 record HeardView(
         long id,
@@ -29,6 +31,7 @@ record HeardView(
         String watts,
         String distortion,
         String withNoise,
+        String intermodulation,
         String hum,
         String ripple,
         String noise,
@@ -56,17 +59,21 @@ record HeardView(
                 ? digits(Math.pow(full.get() * heard.level(), 2) / kept.heard().loadOhms()) + " W"
                 : NOT_KNOWN;
         String distortion = percent(heard.distortion());
+        String intermodulation = heard.intermodulation() == null ? "" : percent(heard.intermodulation());
         return new HeardView(
                 kept.id(),
                 called,
                 at,
                 conditions(called, at, kept.heard(), words),
-                !watts.equals(NOT_KNOWN) ? watts : full.isPresent() ? level : distortion,
+                !intermodulation.isEmpty()
+                        ? intermodulation
+                        : !watts.equals(NOT_KNOWN) ? watts : full.isPresent() ? level : distortion,
                 Figures.fixed(heard.hertz(), 2) + " Hz",
                 level,
                 watts,
                 distortion,
                 percent(heard.distortionAndNoise()),
+                intermodulation,
                 heard.hum() == null ? NOT_KNOWN : volts(full, heard.hum()),
                 heard.ripple() == null ? NOT_KNOWN : volts(full, heard.ripple()),
                 volts(full, heard.noise()),

@@ -137,8 +137,9 @@ class ProveService {
                 measured.sound().hertz(),
                 measured.sound().seconds(),
                 channels.stream()
-                        .map(channel ->
-                                channel.tone().map(HeardDocument.Figures::of).orElse(null))
+                        .map(channel -> channel.tone()
+                                .map(tone -> HeardDocument.Figures.of(tone, channel.intermodulation()))
+                                .orElse(null))
                         .toList());
         return new Taken(
                 Optional.of(mapper.keep(run.id(), OffsetDateTime.now(clock), documents.write(heard), file)), List.of());

@@ -115,6 +115,20 @@ class ProvePagesTest {
                 .isNotEmpty();
     }
 
+    /** {@code x + 0.05 x^2} of 0.4 and 0.1: 2 a A is 4 %. */
+    @Test
+    void twoTonesAreToldByWhatTheyMakeOfEachOther() {
+        double[] wave = IntStream.range(0, 2 * RATE)
+                .mapToDouble(i ->
+                        0.4 * Math.sin(2 * Math.PI * 60 * i / RATE) + 0.1 * Math.sin(2 * Math.PI * 7000 * i / RATE))
+                .map(x -> x + 0.05 * x * x)
+                .toArray();
+        drop(WavBytes.pcm(RATE, 24, wave), "8", "", "two tones");
+        Document page = page();
+        assertThat(page.select(".most").text()).isEqualTo("4 %");
+        assertThat(page.text()).contains("Intermodulation 4 %", "Two tones, 60.0 Hz and 7000.0 Hz");
+    }
+
     @Test
     void whatCannotBeMeasuredIsToldBesideWhatWasTyped() {
         HttpResponse<String> silent = drop(WavBytes.pcm(RATE, 16, new double[RATE]), "8.2", "", "a quiet one");
