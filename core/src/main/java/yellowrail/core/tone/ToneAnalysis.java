@@ -18,9 +18,15 @@ public final class ToneAnalysis {
     public static final double LEAST_SECONDS = 0.05;
 
     private static final double LEAST_CYCLES = 4;
+    /** Samples. */
+    private static final int LONG = 1 << 22;
+
     private static final int SEARCHED = 1 << 16;
     /** Of the fundamental's power: a line as strong that is no harmonic is another tone. */
     private static final double ANOTHER = 1e-4;
+
+    /** What was named is within so much of what was played. */
+    private static final double NEAR = 0.03;
 
     private static final double STANDS_OUT = 1000;
     private static final double FIFTY_AND_SIXTY = 110;
@@ -58,9 +64,12 @@ public final class ToneAnalysis {
         }
     }
 
-    /** Channels of one recording, at once. */
+    /** Channels of one recording; at once, unless they are so long that each takes hundreds of megabytes. */
     public List<Outcome> of(List<double[]> channels) {
-        return channels.parallelStream().map(this::of).toList();
+        boolean isLong = channels.stream().anyMatch(samples -> samples.length > LONG);
+        return (isLong ? channels.stream() : channels.parallelStream())
+                .map(this::of)
+                .toList();
     }
 
     /** @param samples from -1 to 1 */
@@ -73,9 +82,12 @@ public final class ToneAnalysis {
         if (seconds < LEAST_SECONDS) {
             return Outcome.not(new ToneNote.TooShort(seconds, LEAST_SECONDS));
         }
-        OptionalDouble begin = begin(samples);
+        double low = named.isPresent() ? named.getAsDouble() * (1 - NEAR) : band.low();
+        double high = Math.min(perSecond / 2, named.isPresent() ? named.getAsDouble() * (1 + NEAR) : perSecond / 2);
+        OptionalDouble begin =
+                band.low() < highest() && low < high ? begin(samples, low, high) : OptionalDouble.empty();
         if (begin.isEmpty()) {
-            return Outcome.not(new ToneNote.NoTone(band.low(), highest()));
+            return Outcome.not(new ToneNote.NoTone(low, high));
         }
         double hertz = begin.getAsDouble();
         double half = perSecond / 2;
@@ -97,13 +109,11 @@ public final class ToneAnalysis {
     }
 
     /** Where the fit begins. */
-    private OptionalDouble begin(double[] samples) {
+    private OptionalDouble begin(double[] samples, double low, double high) {
         int length = Math.min(samples.length, SEARCHED);
         int from = (samples.length - length) / 2;
         PowerSpectrum spectrum =
                 new PowerSpectrum(Arrays.copyOfRange(samples, from, from + length), perSecond, SEARCHED);
-        double low = named.isPresent() ? named.getAsDouble() * 0.97 : band.low();
-        double high = named.isPresent() ? named.getAsDouble() * 1.03 : perSecond / 2;
         return new ToneSearch(spectrum, low, high).fundamental();
     }
 

@@ -5,6 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.finding.Finding;
 
@@ -141,5 +146,50 @@ class ToneAnalysisTest {
         Tone tone = tone(seconds(0.2).sine(1000.7, 0.5).sine(2001.4, 0.005).noise(1e-5, 4));
         assertThat(tone.fundamental().hertz()).isCloseTo(1000.7, within(1e-3));
         assertThat(tone.distortion()).isCloseTo(0.01, within(1e-4));
+    }
+
+    @Test
+    void aBandBeyondTheRateHasNoTone() {
+        double[] samples = seconds(1).sine(1000, 0.5).samples();
+        assertThat(codes(new ToneAnalysis(RATE, 50, new Band(30_000, 40_000), OptionalDouble.empty()).of(samples)))
+                .containsExactly("no-tone");
+        assertThat(codes(new ToneAnalysis(RATE, 50, BAND, OptionalDouble.of(60_000)).of(samples)))
+                .containsExactly("no-tone");
+        assertThat(new ToneAnalysis(RATE, 50, new Band(2000, 4000), OptionalDouble.of(1000))
+                        .of(samples)
+                        .tone())
+                .isPresent();
+    }
+
+    /** Clicks, steps, ramps, bursts, beats: measured or refused, with finite figures, and nothing else. */
+    @Property(tries = 150)
+    void whateverIsInItIsMeasuredOrTold(
+            @ForAll long seed,
+            @ForAll @IntRange(min = 0, max = 5) int kind,
+            @ForAll @DoubleRange(min = 0.01, max = 1.5) double seconds,
+            @ForAll @DoubleRange(min = 1, max = 4000) double hertz) {
+        Random random = new Random(seed);
+        int rate = 8_000;
+        double[] samples = new Recording(rate, seconds).sine(hertz, 0.7).samples();
+        for (int i = 0; i < samples.length; i++) {
+            double part = (double) i / samples.length;
+            samples[i] = switch (kind) {
+                case 0 -> i == samples.length / 2 ? 1 : 0;
+                case 1 -> part < 0.5 ? -0.3 : 0.4;
+                case 2 -> part;
+                case 3 -> part > 0.4 && part < 0.5 ? samples[i] : 0;
+                case 4 -> Math.signum(samples[i]);
+                default -> samples[i] * Math.sin(9 * part) + 0.1 * random.nextGaussian();
+            };
+        }
+        ToneAnalysis.Outcome outcome = new ToneAnalysis(rate, 60, BAND, OptionalDouble.empty()).of(samples);
+        assertThat(outcome.tone().isPresent() || !outcome.notes().isEmpty()).isTrue();
+        outcome.tone()
+                .ifPresent(tone -> assertThat(List.of(
+                                tone.fundamental().hertz(),
+                                tone.distortion(),
+                                tone.distortionAndNoise(),
+                                tone.noise(Weighting.A)))
+                        .allSatisfy(figure -> assertThat(figure).isFinite().isNotNegative()));
     }
 }

@@ -4,13 +4,16 @@ import java.util.concurrent.Semaphore;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 
-/** Two computations at once that each take much memory; others wait for their turn. */
+/** One computation at a time that takes much memory, or two where there is plenty; others wait for their turn. */
 @Component
 public class InTurn {
 
-    private static final int AT_ONCE = 2;
+    private static final int MOST = 2;
+    /** Bytes of heap. */
+    private static final long EACH = 1L << 30;
 
-    private final Semaphore turns = new Semaphore(AT_ONCE, true);
+    private final Semaphore turns =
+            new Semaphore((int) Math.max(1, Math.min(MOST, Runtime.getRuntime().maxMemory() / EACH)), true);
 
     public <T> T take(Supplier<T> computation) {
         turns.acquireUninterruptibly();

@@ -109,7 +109,7 @@ class ProveService {
         return mapper.ofRun(runId).size() < MOST_RECORDINGS && mapper.bytes(runId) + bytes <= MOST_BYTES;
     }
 
-    @Transactional
+    /** Measured before the database is asked for anything. */
     public Taken keep(Run run, String name, byte[] file, int mains, ProveForm.Told told) {
         Measured measured;
         try {
