@@ -17,7 +17,7 @@ if (form) {
     event.preventDefault();
     if (event.dataTransfer.files.length) {
       file.files = event.dataTransfer.files;
-      form.querySelector("button").focus();
+      document.getElementById("measure").focus();
     }
   });
 }

@@ -122,10 +122,11 @@ public final class ToneAnalysis {
         LineFit.Fitted fitted = found.fitted();
         double[] left = lines.without(samples, fitted.constant(), fitted.lines());
         List<Line> hum = new HumFit(perSecond, mains).fit(left, fitted.lines());
-        PowerSpectrum noise = new PowerSpectrum(lines.without(left, 0, hum), perSecond);
-        Tone tone = new Tone(band, fitted.constant(), fitted.lines(), hum, mains, noise);
+        double[] noise = lines.without(left, 0, hum);
+        Tone tone = new Tone(band, fitted.constant(), fitted.lines(), hum, mains, new PowerSpectrum(noise, perSecond));
         List<Finding> notes = new ArrayList<>();
         CardClip.of(samples, perSecond, tone.fundamental()).ifPresent(notes::add);
+        Breaks.of(noise, perSecond, tone.fundamental()).ifPresent(notes::add);
         Optional<Intermodulation> pair = another(tone).flatMap(other -> pair(samples));
         if (pair.isPresent()) {
             notes.add(new ToneNote.TwoTones(

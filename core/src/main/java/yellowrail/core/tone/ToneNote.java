@@ -45,6 +45,16 @@ public sealed interface ToneNote extends Finding {
             int samples,
             @In(value = Unit.SECOND, decimals = 3) double first) implements ToneNote {}
 
+    /**
+     * A click, a gap, or a tone that was not there all the time.
+     *
+     * @param first s
+     * @param seconds in all
+     */
+    record NotSteady(
+            @In(value = Unit.SECOND, decimals = 2) double first,
+            @In(value = Unit.SECOND, decimals = 2) double seconds) implements ToneNote {}
+
     /** @param part of the fundamental, volts to volts */
     record SecondTone(
             @In(value = Unit.HERTZ, decimals = 1) double hertz,

@@ -3,6 +3,7 @@ package yellowrail.core.tone;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
@@ -128,6 +129,24 @@ class ToneAnalysisTest {
         ToneAnalysis.Outcome high = outcome(seconds(1).sine(13_000, 0.5).noise(1e-5, 3));
         assertThat(codes(high)).containsExactly("no-harmonic");
         assertThat(high.tone().orElseThrow().distortion()).isZero();
+    }
+
+    /** Of 3 s a tone that begins late, and one with a gap of 10 ms: both are told, with where. */
+    @Test
+    void aToneThatBreaksOffIsTold() {
+        double[] late = seconds(3).sine(1000, 0.5).noise(1e-5, 2).samples();
+        Arrays.fill(late, 0, RATE / 10, 0);
+        double[] gap = seconds(3).sine(1000, 0.5).noise(1e-5, 2).samples();
+        Arrays.fill(gap, RATE, RATE + RATE / 100, 0);
+        ToneAnalysis analysis = new ToneAnalysis(RATE, 50, BAND, OptionalDouble.empty());
+        assertThat(analysis.of(late).notes()).contains(new ToneNote.NotSteady(0, 0.1));
+        assertThat(analysis.of(gap).notes()).contains(new ToneNote.NotSteady(1, 0.02));
+        // Buzz is steady: a spike of the rectifier in every turn.
+        double[] buzz = seconds(3).sine(1000, 0.5).noise(1e-5, 2).samples();
+        for (int i = 0; i < buzz.length; i += RATE / 100) {
+            buzz[i] += 0.02;
+        }
+        assertThat(codes(analysis.of(buzz))).doesNotContain("not-steady");
     }
 
     @Test

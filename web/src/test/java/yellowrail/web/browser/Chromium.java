@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /** Debian's Chromium, driven as a person would, noting every error on the console. */
 public final class Chromium implements AutoCloseable {
@@ -25,12 +26,17 @@ public final class Chromium implements AutoCloseable {
 
     private final Playwright playwright =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final Browser browser = playwright
-            .chromium()
-            .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(FLAGS));
+    private final Browser browser;
     private final List<String> errors = new ArrayList<>();
+
+    /** @param more flags than every test takes */
+    public Chromium(String... more) {
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(Stream.concat(FLAGS.stream(), Stream.of(more)).toList()));
+    }
 
     public Page laptop(String url) {
         return page(url, 1280, 800, ColorScheme.LIGHT);

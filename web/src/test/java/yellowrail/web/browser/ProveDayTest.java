@@ -59,7 +59,7 @@ class ProveDayTest extends BrowserTest {
         page.locator("#load").fill("8");
         page.locator("#volts").fill("2.83");
         page.locator("#setting").fill("35 mA, 1 W");
-        page.locator("#drop button").click();
+        page.locator("#measure").click();
         assertThat(page.locator(".most")).hasText("1 W");
         assertThat(page.locator(".spectrum text.harmonic").nth(1)).hasText("2");
         // What was told of the load stands there for the next one.
@@ -79,7 +79,7 @@ class ProveDayTest extends BrowserTest {
                         + " all.items.add(new File([new Uint8Array(bytes)], 'dropped.wav')); return all; }",
                 IntStream.range(0, file.length).map(i -> file[i] & 0xFF).boxed().toList());
         page.dispatchEvent("main", "drop", Map.of("dataTransfer", dropped));
-        assertThat(page.locator("#drop button")).isFocused();
+        assertThat(page.locator("#measure")).isFocused();
         page.keyboard().press("Enter");
         assertThat(page.locator(".most")).hasText("2 %");
         assertThat(page.locator("table tbody th")).hasText("dropped.wav");
@@ -112,7 +112,7 @@ class ProveDayTest extends BrowserTest {
         Page page = chromium.phone(RunningApplication.url());
         page.navigate(run + "/proof");
         page.locator("#file").setInputFiles(new FilePayload("tone.wav", "audio/wav", tone(0.1)));
-        page.locator("#drop button").click();
+        page.locator("#measure").click();
         assertThat(page.locator(".spectrum")).isVisible();
         Assertions.assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
                 .isTrue();
