@@ -30,9 +30,9 @@ class Screenshots {
             save(page, "arithmetic");
             laptop(chromium, "/runs/1?at=set", "set", ColorScheme.LIGHT);
             laptop(chromium, "/runs/8?at=soak", "soak", ColorScheme.LIGHT);
-            phone(chromium, "/runs/8?at=soak", "soak-phone-dim", ColorScheme.DARK);
             laptop(chromium, "/runs/8/record", "record", ColorScheme.LIGHT);
             laptop(chromium, "/amps/1/parts", "parts", ColorScheme.LIGHT);
+            laptop(chromium, "/runs/1/proof", "proof", ColorScheme.LIGHT);
             laptop(chromium, "/drawer", "drawer", ColorScheme.LIGHT);
             laptop(chromium, "/amps/1/swap?wants=KT88", "swap", ColorScheme.LIGHT);
             laptop(chromium, "/amps/1/load-line", "load-line", ColorScheme.LIGHT);

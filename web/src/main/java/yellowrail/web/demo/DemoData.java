@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -20,7 +21,9 @@ import yellowrail.core.station.SafetyItem;
 import yellowrail.core.station.Station;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.drawer.DrawerService;
+import yellowrail.web.prove.ProveService;
 import yellowrail.web.run.EntryOutcome;
+import yellowrail.web.run.Run;
 import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 import yellowrail.web.seat.SeatService;
@@ -45,6 +48,7 @@ class DemoData implements ApplicationRunner {
     private final StationService stations;
     private final DrawerService drawer;
     private final SeatService seats;
+    private final ProveService proofs;
     private final Clock clock;
 
     DemoData(
@@ -55,10 +59,12 @@ class DemoData implements ApplicationRunner {
             StationService stations,
             DrawerService drawer,
             SeatService seats,
+            ProveService proofs,
             Clock clock) {
         this.stations = stations;
         this.drawer = drawer;
         this.seats = seats;
+        this.proofs = proofs;
         this.amps = amps;
         this.runs = runs;
         this.entries = entries;
@@ -113,6 +119,25 @@ class DemoData implements ApplicationRunner {
         soak(demo.creeping());
         history(demo.oldFriend());
         fillDrawer(first);
+        prove(first);
+    }
+
+    /** A watt and the onset of clipping, heard by a sound card of which a meter tells the scale. */
+    private void prove(long amp) {
+        Run run = runs.newestOf(amp).orElseThrow();
+        OptionalDouble load = OptionalDouble.of(8);
+        proofs.keep(
+                run,
+                "one-watt.wav",
+                DemoRecordings.tone(0.1, 60, 1),
+                60,
+                new ProveService.Told("36 mA, 1 W", load, OptionalDouble.of(2.83)));
+        proofs.keep(
+                run,
+                "onset.wav",
+                DemoRecordings.tone(0.46, 60, 2),
+                60,
+                new ProveService.Told("36 mA, onset of clipping", load, OptionalDouble.empty()));
     }
 
     /** Half an hour of a pair of which one creeps by half a percent a minute. */

@@ -81,7 +81,7 @@ class ProveController {
         Run run = runs.run(id);
         ProveForm form = new ProveForm(typed);
         Faults faults = new Faults(words);
-        ProveForm.Told told = form.read(faults);
+        ProveService.Told told = form.read(faults);
         if (!run.isOpen()) {
             faults.say(FILE, "run.closed");
         } else if (file == null || file.isEmpty()) {

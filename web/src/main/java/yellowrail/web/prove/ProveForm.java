@@ -1,7 +1,6 @@
 package yellowrail.web.prove;
 
 import java.util.Map;
-import java.util.OptionalDouble;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
@@ -20,12 +19,9 @@ record ProveForm(Map<String, String> typed) {
         return typed.getOrDefault(field, "");
     }
 
-    /** @param volts RMS, by a meter */
-    record Told(String setting, OptionalDouble load, OptionalDouble volts) {}
-
-    Told read(Faults faults) {
+    ProveService.Told read(Faults faults) {
         FormReader reader = new FormReader(faults);
-        return new Told(
+        return new ProveService.Told(
                 reader.words("setting", of("setting"), LONGEST_SETTING),
                 reader.number("load", of("load"), Unit.OHM, LEAST_LOAD, MOST_LOAD),
                 reader.number("volts", of("volts"), Unit.VOLT, LEAST_VOLTS, MOST_VOLTS));

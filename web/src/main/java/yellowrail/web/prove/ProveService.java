@@ -25,7 +25,7 @@ import yellowrail.web.run.Run;
 
 /** Measures what a sound card heard and keeps it. */
 @Service
-class ProveService {
+public class ProveService {
 
     /** Of one run. */
     static final int MOST_RECORDINGS = 100;
@@ -60,8 +60,17 @@ class ProveService {
     /** The same, measured again with all there is to be drawn. */
     record Measured(Sound sound, List<ToneAnalysis.Outcome> channels) {}
 
+    /**
+     * What is told of a recording.
+     *
+     * @param setting what the builder calls it
+     * @param load ohm
+     * @param volts RMS, by a meter
+     */
+    public record Told(String setting, OptionalDouble load, OptionalDouble volts) {}
+
     /** @param id of what was kept; empty where nothing was, and the faults tell why */
-    record Taken(Optional<Long> id, List<Finding> faults) {}
+    public record Taken(Optional<Long> id, List<Finding> faults) {}
 
     /** Oldest first. */
     @Transactional(readOnly = true)
@@ -110,7 +119,7 @@ class ProveService {
     }
 
     /** Measured before the database is asked for anything. */
-    public Taken keep(Run run, String name, byte[] file, int mains, ProveForm.Told told) {
+    public Taken keep(Run run, String name, byte[] file, int mains, Told told) {
         Measured measured;
         try {
             measured = measure(file, mains);

@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -16,6 +17,7 @@ import yellowrail.web.Visitor;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.drawer.DrawerService;
+import yellowrail.web.prove.ProveService;
 import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 import yellowrail.web.seat.SeatService;
@@ -39,6 +41,7 @@ class DemoDataTest {
                         RunningApplication.bean(StationService.class),
                         RunningApplication.bean(DrawerService.class),
                         RunningApplication.bean(SeatService.class),
+                        RunningApplication.bean(ProveService.class),
                         Clock.systemDefaultZone())
                 .fill();
         byName = amps.all().stream()
@@ -98,5 +101,17 @@ class DemoDataTest {
             assertThat(saved.sheet().current()).isEqualTo(amp.sheet().current());
             assertThat(saved.sheet().sockets()).isEqualTo(amp.sheet().sockets());
         });
+    }
+
+    /** A watt by the meter, and the onset of clipping on the scale that the first one gave. */
+    @Test
+    void theFirstAmpWasHeardByASoundCard() {
+        Visitor visitor = new Visitor(RunningApplication.url());
+        String run = Visitor.location(
+                visitor.get("/amps/" + byName.get("Bogbean pair").id() + "/run"));
+        Document proof = visitor.page(run.replaceAll("\\?.*", "") + "/proof");
+        assertThat(proof.select("table tbody th").eachText()).containsExactly("36 mA, 1 W", "36 mA, onset of clipping");
+        assertThat(proof.select(".most").text()).endsWith(" W");
+        assertThat(proof.select(".notes")).isEmpty();
     }
 }
