@@ -94,6 +94,7 @@ class KeysTest extends BrowserTest {
         page.keyboard().press("Enter");
         page.locator("#line").pressSequentially("plat");
         assertThat(page.locator(".question")).isVisible();
+        assertThat(page.locator("#line")).hasValue("plat");
         page.keyboard().type("e 451");
         page.keyboard().press("Enter");
         assertThat(page.locator("#waiting")).containsText("plate 451");
