@@ -3,6 +3,7 @@ package yellowrail.core.signal;
 import java.util.List;
 import java.util.stream.IntStream;
 import yellowrail.core.chart.Point;
+import yellowrail.core.tone.TonePair;
 
 /**
  * Tones one after the other, each for as long. From one to the next, from nothing to the first and from the last to
@@ -17,8 +18,6 @@ public record TestSignal(List<Step> steps, double seconds) {
     /** How long the level takes from one step to the next, s. */
     public static final double RAMP = 0.05;
 
-    private static final double LOW = 60;
-    private static final double HIGH = 7_000;
     private static final double LOW_TO_HIGH = 4;
 
     public TestSignal {
@@ -60,7 +59,7 @@ public record TestSignal(List<Step> steps, double seconds) {
     public static TestSignal levels(double hertz, double from, double to, int count, double seconds) {
         return new TestSignal(
                 IntStream.range(0, count)
-                        .mapToObj(i -> Step.sine(hertz, between(from, to, i, count)))
+                        .mapToObj(i -> Step.sine(hertz, inEqualRatios(from, to, i, count)))
                         .toList(),
                 seconds);
     }
@@ -69,24 +68,28 @@ public record TestSignal(List<Step> steps, double seconds) {
     public static TestSignal frequencies(double from, double to, double peak, int count, double seconds) {
         return new TestSignal(
                 IntStream.range(0, count)
-                        .mapToObj(i -> Step.sine(between(from, to, i, count), peak))
+                        .mapToObj(i -> Step.sine(inEqualRatios(from, to, i, count), peak))
                         .toList(),
                 seconds);
     }
 
-    private static double between(double from, double to, int step, int count) {
+    private static double inEqualRatios(double from, double to, int step, int count) {
         return count == 1 ? from : from * Math.pow(to / from, (double) step / (count - 1));
     }
 
     /** 60 Hz and 7 kHz at four to one, as SMPTE RP 120 has it: what bass does to treble. */
     public static TestSignal bassAndTreble(double crest, double seconds) {
         double high = crest / (1 + LOW_TO_HIGH);
-        return new TestSignal(List.of(new Step(LOW, LOW_TO_HIGH * high, HIGH, high)), seconds);
+        return new TestSignal(List.of(step(TonePair.BASS_AND_TREBLE, LOW_TO_HIGH * high, high)), seconds);
     }
 
     /** 19 and 20 kHz alike, as ITU-R has it: what treble does to itself. */
     public static TestSignal twinTreble(double crest, double seconds) {
-        return new TestSignal(List.of(new Step(19_000, crest / 2, 20_000, crest / 2)), seconds);
+        return new TestSignal(List.of(step(TonePair.TWIN_TREBLE, crest / 2, crest / 2)), seconds);
+    }
+
+    private static Step step(TonePair pair, double lowPeak, double highPeak) {
+        return new Step(pair.low(), lowPeak, pair.high(), highPeak);
     }
 
     public static TestSignal silence(double seconds) {
@@ -126,13 +129,17 @@ public record TestSignal(List<Step> steps, double seconds) {
             double into = ramp((at - number * seconds) / RAMP);
             double out = number == steps.size() - 1 ? ramp((length() - at) / RAMP) : 1;
             samples[i] = out
-                    * ((before.peak() + into * (step.peak() - before.peak())) * Math.sin(turn)
-                            + (before.otherPeak() + into * (step.otherPeak() - before.otherPeak()))
-                                    * Math.sin(otherTurn));
+                    * (between(before.peak(), step.peak(), into) * Math.sin(turn)
+                            + between(before.otherPeak(), step.otherPeak(), into) * Math.sin(otherTurn));
             turn = (turn + 2 * Math.PI * step.hertz() / perSecond) % (2 * Math.PI);
             otherTurn = (otherTurn + 2 * Math.PI * step.otherHertz() / perSecond) % (2 * Math.PI);
         }
         return samples;
+    }
+
+    /** On the way from one level to another, not a digit above the louder. */
+    private static double between(double from, double to, double part) {
+        return Math.min(Math.max(from, to), from + part * (to - from));
     }
 
     /** From 0 to 1 along half a cosine. */

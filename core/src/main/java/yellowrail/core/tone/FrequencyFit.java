@@ -20,7 +20,7 @@ final class FrequencyFit {
      * @param weighted samples times the window's weights
      * @param line to be moved
      * @param fitted all lines, that one too
-     * @return radians a sample to add to it
+     * @return Hz to add to it
      */
     double step(double[] weighted, Line line, LineFit.Fitted fitted) {
         double radians = lines.radians(line.hertz());
@@ -34,7 +34,7 @@ final class FrequencyFit {
         slope -= fitted.lines().stream()
                 .mapToDouble(other -> slope(line, radians, other))
                 .sum();
-        return slope / (line.power() * spread);
+        return lines.hertz(slope / (line.power() * spread));
     }
 
     /** What another line, or the line itself, adds to the sums at a line's frequency. */

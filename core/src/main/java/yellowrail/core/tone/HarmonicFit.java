@@ -27,16 +27,11 @@ final class HarmonicFit {
     }
 
     /**
-     * @param fundamental Hz
-     * @param fitted the fundamental first
-     */
-    record Found(double fundamental, LineFit.Fitted fitted) {}
-
-    /**
      * @param begin near the fundamental, Hz
+     * @return the fundamental first
      * @throws UnsettledException if its frequency does not settle
      */
-    Found fit(double[] samples, double begin) {
+    LineFit.Fitted fit(double[] samples, double begin) {
         int length = Math.min(samples.length, MIDDLE);
         int from = (samples.length - length) / 2;
         NuttallWindow middle = new NuttallWindow(length);
@@ -46,8 +41,8 @@ final class HarmonicFit {
         if (length < samples.length) {
             hertz = refined(window, weighted, hertz, 1);
         }
-        return new Found(
-                hertz, new LineFit(window, perSecond).fit(weighted, harmonics(hertz, samples.length, MOST_ORDER)));
+        LineFit lines = new LineFit(window, perSecond);
+        return lines.fit(weighted, harmonics(hertz, lines, MOST_ORDER));
     }
 
     private double refined(NuttallWindow window, double[] weighted, double begin, int orders) {
@@ -56,8 +51,8 @@ final class HarmonicFit {
         double bin = perSecond / weighted.length;
         double hertz = begin;
         for (int round = 0; round < MOST_ROUNDS; round++) {
-            LineFit.Fitted fitted = lines.fit(weighted, harmonics(hertz, weighted.length, orders));
-            double step = frequency.step(weighted, fitted.lines().get(0), fitted) * perSecond / (2 * Math.PI);
+            LineFit.Fitted fitted = lines.fit(weighted, harmonics(hertz, lines, orders));
+            double step = frequency.step(weighted, fitted.lines().get(0), fitted);
             hertz += Math.max(-bin / 2, Math.min(bin / 2, step));
             if (Math.abs(step) < SETTLED * bin) {
                 return hertz;
@@ -67,8 +62,8 @@ final class HarmonicFit {
     }
 
     /** As far as they stay clear of half the rate. */
-    private List<Double> harmonics(double hertz, int samples, int orders) {
-        double most = perSecond / 2 - NuttallWindow.LOBE * perSecond / samples;
+    private List<Double> harmonics(double hertz, LineFit lines, int orders) {
+        double most = perSecond / 2 - lines.clear();
         return IntStream.rangeClosed(1, orders)
                 .mapToObj(order -> order * hertz)
                 .filter(each -> each < most || each == hertz)

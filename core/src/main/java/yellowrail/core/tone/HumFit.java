@@ -38,7 +38,9 @@ final class HumFit {
      * @return a line for each multiple that can be told, in their order
      */
     List<Line> fit(double[] left, List<Line> tone) {
-        double clear = NuttallWindow.LOBE * perSecond / left.length;
+        NuttallWindow window = new NuttallWindow(left.length);
+        LineFit lines = new LineFit(window, perSecond);
+        double clear = lines.clear();
         List<Integer> orders = IntStream.rangeClosed(1, ORDERS)
                 .filter(order -> nominal * order > clear && nominal * order < perSecond / 2 - clear)
                 .filter(order -> tone.stream().noneMatch(line -> Math.abs(line.hertz() - nominal * order) < clear))
@@ -48,9 +50,7 @@ final class HumFit {
             return List.of();
         }
         double mains = mains(left, orders);
-        NuttallWindow window = new NuttallWindow(left.length);
-        return new LineFit(window, perSecond)
-                .fit(
+        return lines.fit(
                         window.of(left),
                         orders.stream().map(order -> order * mains).toList())
                 .lines();
@@ -74,7 +74,7 @@ final class HumFit {
         double hertz = best.line().hertz();
         for (int round = 0; round < ROUNDS; round++) {
             LineFit.Fitted fitted = lines.fit(weighted, List.of(hertz));
-            hertz += frequency.step(weighted, fitted.lines().get(0), fitted) * rate / (2 * Math.PI);
+            hertz += frequency.step(weighted, fitted.lines().get(0), fitted);
         }
         double found = hertz / best.order();
         return Math.abs(found - nominal) < 2 * OFF * nominal ? found : nominal;
@@ -102,11 +102,8 @@ final class HumFit {
     /** Power of a line where there is but noise: the median of the spectrum at low frequencies. */
     private double noise(double[] samples, double rate, int length) {
         PowerSpectrum spectrum = new PowerSpectrum(samples, rate);
-        double[] bins = IntStream.range(spectrum.bin(nominal / 2), spectrum.bin(ORDERS * nominal))
-                .mapToDouble(spectrum::power)
-                .sorted()
-                .toArray();
-        double density = bins.length == 0 ? 0 : bins[bins.length / 2] / (spectrum.hertz(1) - spectrum.hertz(0));
+        double density =
+                spectrum.median(new Band(nominal / 2, ORDERS * nominal)) / (spectrum.hertz(1) - spectrum.hertz(0));
         return density * NuttallWindow.NOISE_BINS * rate / length;
     }
 

@@ -68,7 +68,10 @@ public record Intermodulation(TonePair pair, Line low, Line high, double part) {
         LineFit lines = new LineFit(window, perSecond);
         FrequencyFit frequency = new FrequencyFit(window, lines);
         double[] weighted = window.of(samples);
-        List<Order> orders = orders(pair, low, high, perSecond, samples.length);
+        double most = perSecond / 2 - lines.clear();
+        List<Order> orders = orders(pair).stream()
+                .filter(order -> order.hertz(low, high) < most)
+                .toList();
         double bin = perSecond / samples.length;
         double lower = low;
         double higher = high;
@@ -78,8 +81,8 @@ public record Intermodulation(TonePair pair, Line low, Line high, double part) {
             LineFit.Fitted fitted = lines.fit(
                     weighted,
                     orders.stream().map(order -> order.hertz(one, other)).toList());
-            double lowStep = frequency.step(weighted, fitted.lines().get(0), fitted) / (2 * Math.PI) * perSecond;
-            double highStep = frequency.step(weighted, fitted.lines().get(1), fitted) / (2 * Math.PI) * perSecond;
+            double lowStep = frequency.step(weighted, fitted.lines().get(0), fitted);
+            double highStep = frequency.step(weighted, fitted.lines().get(1), fitted);
             if (Math.max(Math.abs(lowStep), Math.abs(highStep)) < SETTLED * bin) {
                 return told(pair, fitted.lines());
             }
@@ -89,8 +92,8 @@ public record Intermodulation(TonePair pair, Line low, Line high, double part) {
         throw new UnsettledException(MOST_ROUNDS);
     }
 
-    /** The two tones first, then what they make, pair by pair; nothing that is too near half the rate. */
-    private static List<Order> orders(TonePair pair, double low, double high, double perSecond, int samples) {
+    /** The two tones first, then what they make, pair by pair. */
+    private static List<Order> orders(TonePair pair) {
         List<Order> orders = new ArrayList<>(List.of(new Order(1, 0), new Order(0, 1)));
         if (pair == TonePair.BASS_AND_TREBLE) {
             IntStream.rangeClosed(1, BESIDE).forEach(n -> {
@@ -104,8 +107,7 @@ public record Intermodulation(TonePair pair, Line low, Line high, double part) {
             orders.add(new Order(2, -1));
             orders.add(new Order(-1, 2));
         }
-        double most = perSecond / 2 - NuttallWindow.LOBE * perSecond / samples;
-        return orders.stream().filter(order -> order.hertz(low, high) < most).toList();
+        return orders;
     }
 
     private static Intermodulation told(TonePair pair, List<Line> lines) {

@@ -40,6 +40,15 @@ final class LineFit {
         return 2 * Math.PI * hertz / perSecond;
     }
 
+    double hertz(double radians) {
+        return radians / (2 * Math.PI) * perSecond;
+    }
+
+    /** Lines this far apart do not lean on each other, and one so far below half the rate not on its mirror, Hz. */
+    double clear() {
+        return NuttallWindow.LOBE * perSecond / window.samples();
+    }
+
     /**
      * @param weighted samples times the window's weights
      * @param hertz of each line, more than 0 and less than half the rate, all different

@@ -1,5 +1,6 @@
 package yellowrail.core.tone;
 
+import java.util.Arrays;
 import org.hipparchus.transform.DftNormalization;
 import org.hipparchus.transform.FastFourierTransformer;
 import org.hipparchus.transform.TransformType;
@@ -92,6 +93,13 @@ public final class PowerSpectrum {
             strongest = power[k] > power[strongest] ? k : strongest;
         }
         return hertz(strongest);
+    }
+
+    /** What falls into the median bin of a band: of noise, whatever lines stand in it. */
+    double median(Band band) {
+        double[] bins = Arrays.copyOfRange(power, bin(band.low()), bin(band.high()));
+        Arrays.sort(bins);
+        return bins.length == 0 ? 0 : bins[bins.length / 2];
     }
 
     /** Mean square of what falls into a bin about there, a lobe to either side. */

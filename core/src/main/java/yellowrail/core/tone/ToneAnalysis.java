@@ -117,9 +117,8 @@ public final class ToneAnalysis {
         return new ToneSearch(spectrum, low, high).fundamental();
     }
 
-    private Outcome told(double[] samples, HarmonicFit.Found found) {
+    private Outcome told(double[] samples, LineFit.Fitted fitted) {
         LineFit lines = new LineFit(new NuttallWindow(samples.length), perSecond);
-        LineFit.Fitted fitted = found.fitted();
         double[] left = lines.without(samples, fitted.constant(), fitted.lines());
         List<Line> hum = new HumFit(perSecond, mains).fit(left, fitted.lines());
         double[] noise = lines.without(left, 0, hum);
@@ -127,14 +126,16 @@ public final class ToneAnalysis {
         List<Finding> notes = new ArrayList<>();
         CardClip.of(samples, perSecond, tone.fundamental()).ifPresent(notes::add);
         Breaks.of(noise, perSecond, tone.fundamental()).ifPresent(notes::add);
-        Optional<Intermodulation> pair = another(tone).flatMap(other -> pair(samples));
+        double standsOut = STANDS_OUT * tone.left().median(new Band(band.low(), highest()));
+        Optional<ToneNote> another = another(tone, standsOut);
+        Optional<Intermodulation> pair = another.flatMap(other -> pair(samples));
         if (pair.isPresent()) {
             notes.add(new ToneNote.TwoTones(
                     pair.get().low().hertz(), pair.get().high().hertz()));
-        } else if (isOtherMains(tone)) {
+        } else if (isOtherMains(tone, standsOut)) {
             notes.add(new ToneNote.OtherMains(mains, FIFTY_AND_SIXTY - mains));
         } else {
-            another(tone).ifPresent(notes::add);
+            another.ifPresent(notes::add);
         }
         double multiple = tone.fundamental().hertz() / mains;
         if (named.isEmpty() && multiple < 2.5 && Math.abs(multiple - Math.rint(multiple)) < SAME * multiple) {
@@ -156,17 +157,17 @@ public final class ToneAnalysis {
     }
 
     /** Whether twice the mains' other frequency, which rectifiers leave, is louder than twice the one asked for. */
-    private boolean isOtherMains(Tone tone) {
+    private boolean isOtherMains(Tone tone, double standsOut) {
         double other = 2 * (FIFTY_AND_SIXTY - mains);
         double here = tone.humAt(2).map(Line::power).orElse(0.0);
         PowerSpectrum left = tone.left();
-        return left.power(left.bin(other)) > STANDS_OUT * median(left)
+        return left.power(left.bin(other)) > standsOut
                 && left.power(left.bin(other)) > here
                 && tone.harmonics().stream().noneMatch(line -> Math.abs(line.hertz() - other) < SAME * other);
     }
 
     /** A line of what is left that nothing explains. */
-    private Optional<ToneNote> another(Tone tone) {
+    private Optional<ToneNote> another(Tone tone, double standsOut) {
         PowerSpectrum left = tone.left();
         int strongest = left.bin(band.low());
         for (int k = strongest; k < left.bin(highest()); k++) {
@@ -174,19 +175,10 @@ public final class ToneAnalysis {
         }
         // A line's power is shared by the bins of its lobe.
         double power = NuttallWindow.NOISE_BINS * left.power(strongest);
-        return power > ANOTHER * tone.fundamental().power() && left.power(strongest) > STANDS_OUT * median(left)
+        return power > ANOTHER * tone.fundamental().power() && left.power(strongest) > standsOut
                 ? Optional.of(new ToneNote.SecondTone(
                         left.hertz(strongest),
                         Math.sqrt(power / tone.fundamental().power())))
                 : Optional.empty();
-    }
-
-    private double median(PowerSpectrum left) {
-        double[] bins = new double[left.bin(highest()) - left.bin(band.low())];
-        for (int k = 0; k < bins.length; k++) {
-            bins[k] = left.power(k + left.bin(band.low()));
-        }
-        Arrays.sort(bins);
-        return bins.length == 0 ? 0 : bins[bins.length / 2];
     }
 }

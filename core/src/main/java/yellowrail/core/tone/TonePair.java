@@ -16,12 +16,12 @@ public enum TonePair {
     }
 
     /** About where the lower one is, Hz. */
-    double low() {
+    public double low() {
         return low;
     }
 
     /** About where the higher one is, Hz. */
-    double high() {
+    public double high() {
         return high;
     }
 }

@@ -110,7 +110,7 @@ class ProveController {
     }
 
     private int mains(Run run) {
-        return runs.amp(run).sheet().mainsHertz() < 55 ? 50 : 60;
+        return (int) runs.amp(run).sheet().mainsHertz();
     }
 
     /** @param what drop, or restore */

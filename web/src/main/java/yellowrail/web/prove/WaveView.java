@@ -1,5 +1,6 @@
 package yellowrail.web.prove;
 
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.tone.Tone;
 import yellowrail.core.tone.ToneWave;
 import yellowrail.web.chart.Plot;
@@ -36,6 +37,6 @@ record WaveView(Plot frame, Plot under, String wave, String fundamental, String 
                 frame.line(wave.fundamental()),
                 under.line(wave.residual()),
                 frame.level(0) + under.level(0),
-                "%.0f".formatted(wave.times()));
+                Figures.plain(wave.times()));
     }
 }

@@ -11,14 +11,9 @@ import java.util.stream.IntStream;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import yellowrail.core.amp.AmpDefaults;
-import yellowrail.core.amp.BiasKind;
-import yellowrail.core.amp.Topology;
-import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.wav.WavBytes;
+import yellowrail.web.NewRun;
 import yellowrail.web.RunningApplication;
-import yellowrail.web.amp.AmpService;
-import yellowrail.web.run.RunService;
 
 /** A proof by sound files, in the browser: chosen, dropped, looked at. */
 class ProveDayTest extends BrowserTest {
@@ -29,15 +24,7 @@ class ProveDayTest extends BrowserTest {
 
     @BeforeEach
     void aRun() {
-        long amp = RunningApplication.bean(AmpService.class)
-                .create(new AmpDefaults(
-                                Topology.PUSH_PULL,
-                                BiasKind.FIXED_ADJUSTABLE,
-                                TubeCatalogue.published().find("EL34").orElseThrow(),
-                                2,
-                                false)
-                        .sheet());
-        run = "/runs/" + RunningApplication.bean(RunService.class).begin(amp).id();
+        run = "/runs/" + NewRun.of("EL34");
     }
 
     private static byte[] tone(double peak) {

@@ -14,14 +14,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
-import yellowrail.core.amp.AmpDefaults;
-import yellowrail.core.amp.BiasKind;
-import yellowrail.core.amp.Topology;
-import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.wav.WavBytes;
+import yellowrail.web.NewRun;
 import yellowrail.web.RunningApplication;
-import yellowrail.web.amp.AmpService;
-import yellowrail.web.run.RunService;
 
 /** A recording by the browser itself, from a sound card that is a file. */
 @ExtendWith(RunningApplication.class)
@@ -36,15 +31,7 @@ class RecordDayTest {
 
     @BeforeEach
     void aRun() {
-        long amp = RunningApplication.bean(AmpService.class)
-                .create(new AmpDefaults(
-                                Topology.PUSH_PULL,
-                                BiasKind.FIXED_ADJUSTABLE,
-                                TubeCatalogue.published().find("EL84").orElseThrow(),
-                                2,
-                                false)
-                        .sheet());
-        proof = "/runs/" + RunningApplication.bean(RunService.class).begin(amp).id() + "/proof";
+        proof = "/runs/" + NewRun.of("EL84") + "/proof";
     }
 
     /** Whole turns, so that the file has no seam where it begins anew. */

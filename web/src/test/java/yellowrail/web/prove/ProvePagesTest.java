@@ -10,14 +10,10 @@ import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import yellowrail.core.amp.AmpDefaults;
-import yellowrail.core.amp.BiasKind;
-import yellowrail.core.amp.Topology;
-import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.wav.WavBytes;
+import yellowrail.web.NewRun;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
-import yellowrail.web.amp.AmpService;
 import yellowrail.web.run.RunService;
 
 @ExtendWith(RunningApplication.class)
@@ -31,15 +27,7 @@ class ProvePagesTest {
 
     @BeforeEach
     void aRun() {
-        long amp = RunningApplication.bean(AmpService.class)
-                .create(new AmpDefaults(
-                                Topology.PUSH_PULL,
-                                BiasKind.FIXED_ADJUSTABLE,
-                                TubeCatalogue.published().find("EL34").orElseThrow(),
-                                2,
-                                false)
-                        .sheet());
-        run = RunningApplication.bean(RunService.class).begin(amp).id();
+        run = NewRun.of("EL34");
         proof = "/runs/" + run + "/proof";
     }
 
