@@ -130,6 +130,17 @@ public sealed interface MistakeFinding extends Finding {
     record SignalPresent(
             @In(Unit.VOLT) double grid, @In(Unit.PERCENT) double rise) implements MistakeFinding {}
 
+    // What comes out.
+
+    record MoreThanTheStage(
+            Shown volts,
+            @In(Unit.OHM) double ohms,
+            @In(value = Unit.WATT, decimals = 0) double watts,
+            @In(value = Unit.WATT, decimals = 0) double most)
+            implements MistakeFinding {}
+
+    record MuchHum(Shown volts) implements MistakeFinding {}
+
     // One kind of bias for the other.
 
     record CathodeOnFixedBias(@In(Unit.VOLT) double volts) implements MistakeFinding {}

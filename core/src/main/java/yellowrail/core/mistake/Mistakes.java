@@ -31,6 +31,8 @@ public final class Mistakes {
             List.of(BiasMistakes::otherBiasNumbers, CurrentMistakes::sumForOne, CurrentMistakes::wholeRating);
 
     private static final List<BiFunction<Entry, Situation, Optional<Question>>> RULES = List.of(
+            OutputMistakes::moreThanTheStage,
+            OutputMistakes::muchHum,
             PowerMistakes::pastTheCapacitors,
             PowerMistakes::pastItsCapacitor,
             PowerMistakes::pastAResistor,

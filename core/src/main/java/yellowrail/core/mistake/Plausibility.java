@@ -68,7 +68,7 @@ final class Plausibility {
             case RESISTOR_COLD -> resistor(entry);
             case NODE -> node(entry);
             case DRAINED -> bounds(entry, v -> Math.abs(v) <= MOST_PLATE_VOLTS, MistakeFinding.NoNodeVolts::new);
-            case POWER_ON, POWER_OFF, NOTE, FINDING, MARK, TURN, TUBE, SHEET, SENSE_STOP, UNDO, TICK ->
+            case POWER_ON, POWER_OFF, NOTE, FINDING, PROOF, MARK, TURN, TUBE, SHEET, SENSE_STOP, UNDO, TICK ->
                 Optional.empty();
         };
     }

@@ -82,13 +82,18 @@ public final class Situation {
                 : readings.get(readings.size() - 1).line();
     }
 
+    /** The entry as a reading of this moment. */
+    Reading read(Entry entry) {
+        return reading(entry, log);
+    }
+
     StageIdle stage() {
         return stage;
     }
 
     /** The stage as it would stand with this entry. */
     Moment with(Entry entry) {
-        return before().after(reading(entry, log));
+        return before().after(read(entry));
     }
 
     public AmpSheet sheet() {

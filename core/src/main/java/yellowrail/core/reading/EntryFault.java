@@ -88,6 +88,14 @@ public sealed interface EntryFault extends Finding {
 
     record NoStopperOnSheet() implements EntryFault {}
 
+    record NoProofFigure(ProofLine.What what, String typed, String example) implements EntryFault {}
+
+    record NoProofUnit(String typed, String example) implements EntryFault {}
+
+    record ProofBeyond(ProofLine.Role role, String typed, double least, double most) implements EntryFault {}
+
+    record ScopeHalfTold(String typed) implements EntryFault {}
+
     record NotCsv() implements EntryFault {}
 
     record TooFewColumns(long line, int columns) implements EntryFault {}

@@ -51,6 +51,7 @@ import yellowrail.core.typed.Quantity;
  * TP 66 stop     the current with the pot at its stop
  * on             the amp was switched on now; "on 20": twenty minutes ago;  off
  * at PI plate 212       a node of the amp's voltage chart; "at LFO plate 140 pulsing" where it swings
+ * clips 16.9 Vrms 8R 1k what was measured at the output: {@link ProofLine}
  * drained reservoir 1.2 what a capacitor still holds, the power off
  * undo           strikes what was typed last;  tick load  sees to a safety item
  * note ...       mark ...      to the end of the line
@@ -107,6 +108,7 @@ public final class EntryLine {
     public static boolean isReserved(String label) {
         String word = label.toLowerCase(Locale.ROOT);
         return WORDS.containsKey(word)
+                || ProofLine.is(word)
                 || UNLOADED.contains(word)
                 || OFF.contains(word)
                 || STOP.contains(word)
@@ -246,8 +248,13 @@ public final class EntryLine {
             case "undo" -> Optional.of(Entry.said(ReadingKind.UNDO, "", rest));
             case "tick" -> Optional.of(Entry.said(ReadingKind.TICK, "", rest.toLowerCase(Locale.ROOT)));
             case "off" -> rest.isEmpty() ? Optional.of(new Entry(ReadingKind.POWER_OFF, "", 0, "")) : Optional.empty();
-            default -> Optional.empty();
+            default -> ProofLine.is(first) ? Optional.of(proof(typed)) : Optional.empty();
         };
+    }
+
+    private static Entry proof(String typed) {
+        ProofLine.parse(typed);
+        return Entry.said(ReadingKind.PROOF, "", typed.replaceAll("\\s+", " "));
     }
 
     private static double minutes(String rest) {

@@ -94,7 +94,7 @@ public final class EntryWriter {
             case POWER_ON -> "on";
             case POWER_OFF -> "off";
             case NOTE -> "note";
-            case FINDING -> "";
+            case FINDING, PROOF -> "";
             case MARK -> "mark";
             case UNDO -> "undo";
             case TICK -> "tick";

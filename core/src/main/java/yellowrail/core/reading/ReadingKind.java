@@ -32,6 +32,8 @@ public enum ReadingKind {
     POWER_OFF(null),
     NOTE(null),
     FINDING(null),
+    /** What was measured at the output. */
+    PROOF(null),
     MARK(null),
     /** Said to the log, never kept in it. */
     UNDO(null),

@@ -123,8 +123,6 @@ public sealed interface StationFinding extends Finding {
 
     record SwingToTheOther() implements StationFinding {}
 
-    record NoteClipping() implements StationFinding {}
-
     // Cautions
 
     record Licensed() implements StationFinding {}

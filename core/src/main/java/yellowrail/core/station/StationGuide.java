@@ -53,7 +53,7 @@ public record StationGuide(
                         station,
                         new StationFinding.ProveIt(),
                         List.of(new StationFinding.PowerDistortionHum(), new StationFinding.ByEar()),
-                        List.of(new StationFinding.NoteClipping()),
+                        typed("clips 16.9 Vrms 8R 1k", "thd 0.7% 1W 1k", "hum 2.4mV"),
                         List.of(new StationFinding.DummyLoadHot(), new StationFinding.Licensed()));
             case CLOSE ->
                 new StationGuide(

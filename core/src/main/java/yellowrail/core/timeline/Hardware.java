@@ -29,6 +29,7 @@ public enum Hardware {
             ReadingKind.POWER_OFF,
             ReadingKind.NOTE,
             ReadingKind.FINDING,
+            ReadingKind.PROOF,
             ReadingKind.MARK);
 
     /** The parts in which two sheets of one amp differ. */

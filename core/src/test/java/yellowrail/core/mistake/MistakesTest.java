@@ -339,4 +339,19 @@ class MistakesTest {
                 .as("a limit outranks it")
                 .isPresent();
     }
+
+    @Test
+    void moreComesOutThanTheTubesStandFor() {
+        // Two of 30 W: 47.8 V peak to peak, typed as RMS, would be 285.6 W into 8 ohm.
+        caught(PAIR, MistakeFinding.MoreThanTheStage.class, "clips 16.9V 8R 1000Hz", "clips 47.8V 8R 1k");
+        caught(PAIR, MistakeFinding.MoreThanTheStage.class, "out 16.9V", "clips 16.9V 8R", "out 169V");
+        assertThat(asked(PAIR, 60, "clips 16.9V 8R 1k")).isEmpty();
+        assertThat(asked(PAIR, 60, "out 169V")).as("no load, no watts").isEmpty();
+    }
+
+    @Test
+    void humOfVoltsIsOfMillivoltsOrTerrible() {
+        caught(PAIR, MistakeFinding.MuchHum.class, "hum 0.0024V", "hum 2.4V");
+        assertThat(asked(PAIR, 60, "hum 240mV")).isEmpty();
+    }
 }

@@ -43,13 +43,21 @@ class ProveController {
     private final RunService runs;
     private final StationService stations;
     private final ProveService service;
+    private final ProofSheetService sheets;
     private final Words words;
     private final Clock clock;
 
-    ProveController(RunService runs, StationService stations, ProveService service, Words words, Clock clock) {
+    ProveController(
+            RunService runs,
+            StationService stations,
+            ProveService service,
+            ProofSheetService sheets,
+            Words words,
+            Clock clock) {
         this.runs = runs;
         this.stations = stations;
         this.service = service;
+        this.sheets = sheets;
         this.words = words;
         this.clock = clock;
     }
@@ -69,6 +77,12 @@ class ProveController {
             @RequestParam(defaultValue = "0") long dropped) {
         return page(id, recording, channel, scale, new ProveForm(Map.of()), new Faults(words))
                 .addObject("dropped", dropped == 0 ? null : dropped);
+    }
+
+    /** Settings side by side, as part of another page. */
+    @GetMapping("/runs/{id}/proof/sheet")
+    ModelAndView sheet(@PathVariable long id) {
+        return new ModelAndView("prove/sheet :: sheet").addObject("sheet", sheets.of(runs.run(id)));
     }
 
     /** A file is measured and kept, or refused with what was typed beside it. */
@@ -151,6 +165,7 @@ class ProveController {
                 .addObject("faults", faults)
                 .addObject("linear", scale.equals("linear"))
                 .addObject("card", CardView.of(card, words))
+                .addObject("sheet", sheets.of(run))
                 .addObject(
                         "kept",
                         kept.stream()

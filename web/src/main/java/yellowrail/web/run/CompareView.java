@@ -49,8 +49,9 @@ public record CompareView(long runId, long before, long after, List<Choice> choi
         }
         int first = indexOf(rows, before).orElseGet(() -> firstJudged(log, rows));
         int last = indexOf(rows, after).orElse(rows.size() - 1);
-        Snapshot one = at(log, rows, first);
-        Snapshot other = at(log, rows, last);
+        RunPast past = new RunPast(log);
+        Snapshot one = past.after(rows.get(first).id());
+        Snapshot other = past.after(rows.get(last).id());
         List<TubeIdle> tubesBefore = StageIdle.of(one).at(one);
         List<TubeIdle> tubesAfter = StageIdle.of(other).at(other);
         List<Row> pairs = new ArrayList<>();
@@ -89,15 +90,6 @@ public record CompareView(long runId, long before, long after, List<Choice> choi
         return IntStream.range(0, rows.size())
                 .filter(i -> rows.get(i).id() == id)
                 .findFirst();
-    }
-
-    private static Snapshot at(RunLog log, List<ReadingRow> rows, int last) {
-        return log.log()
-                .only(rows.subList(0, last + 1).stream()
-                        .map(ReadingRow::reading)
-                        .toList())
-                .timeline()
-                .present();
     }
 
     private static List<Line> lines(
@@ -156,7 +148,8 @@ public record CompareView(long runId, long before, long after, List<Choice> choi
     private static int firstJudged(RunLog log, List<ReadingRow> rows) {
         int from = allRead(log, rows);
         for (int i = from; i < Math.min(rows.size(), from + RunService.RECENT); i++) {
-            if (ReadingKind.valueOf(rows.get(i).kind()).isMeasured() && isJudged(at(log, rows, i))) {
+            if (ReadingKind.valueOf(rows.get(i).kind()).isMeasured()
+                    && isJudged(new RunPast(log).after(rows.get(i).id()))) {
                 return i;
             }
         }

@@ -238,6 +238,12 @@ public class RunService {
         return logs.whole(amps(List.of(run))).get(run);
     }
 
+    /** All that was said of a run, to look back at. */
+    @Transactional(readOnly = true)
+    public RunPast past(Run run) {
+        return new RunPast(wholeLog(run));
+    }
+
     /** A run as its whole log tells it. */
     @Transactional(readOnly = true)
     RunNow now(Run run) {

@@ -69,7 +69,7 @@ class ProveDayTest extends BrowserTest {
         assertThat(page.locator("#measure")).isFocused();
         page.keyboard().press("Enter");
         assertThat(page.locator(".most")).hasText("2 %");
-        assertThat(page.locator("table tbody th")).hasText("dropped.wav");
+        assertThat(page.locator(".recordings tbody th")).hasText("dropped.wav");
     }
 
     /** The browser takes the tone from the page as it would play it. */

@@ -75,7 +75,7 @@ class ProvePagesTest {
         drop(WavBytes.pcm(RATE, 24, tone(0.4, 0.05)), "8", "", "more");
         Document page = page();
         assertThat(page.select(".most").text()).isEqualTo("16 W");
-        assertThat(page.select("table tbody tr").eachText())
+        assertThat(page.select(".recordings tbody tr").eachText())
                 .hasSize(2)
                 .first()
                 .asString()
@@ -91,7 +91,7 @@ class ProvePagesTest {
         Document page = page();
         assertThat(page.text()).contains("Volts are not known yet", "-6.0 dB FS");
         assertThat(page.select(".most").text()).isEqualTo("2 %");
-        assertThat(page.select("table tbody td").get(3).text()).isEqualTo("\u2013");
+        assertThat(page.select(".recordings tbody td").get(3).text()).isEqualTo("\u2013");
     }
 
     @Test

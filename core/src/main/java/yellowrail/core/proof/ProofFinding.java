@@ -1,0 +1,39 @@
+package yellowrail.core.proof;
+
+import yellowrail.core.finding.Finding;
+import yellowrail.core.finding.In;
+import yellowrail.core.quantity.Unit;
+
+/** What is said of figures of the output. */
+public sealed interface ProofFinding extends Finding {
+
+    record OtherLoad(
+            @In(Unit.OHM) double then, @In(Unit.OHM) double now) implements ProofFinding {}
+
+    record OtherMains(
+            @In(Unit.VOLT) double then, @In(Unit.VOLT) double now) implements ProofFinding {}
+
+    record OtherBand(
+            @In(Unit.HERTZ) double then, @In(Unit.HERTZ) double now) implements ProofFinding {}
+
+    /** @param ratio by how much it differs, of what it is compared with */
+    record OnceEach(@In(value = Unit.PERCENT, change = true) double ratio) implements ProofFinding {}
+
+    /** @param scatter what the repeats leave open */
+    record WithinTheScatter(
+            @In(value = Unit.PERCENT, change = true) double ratio,
+            @In(Unit.PERCENT) double scatter) implements ProofFinding {}
+
+    record Differs(@In(value = Unit.PERCENT, change = true) double ratio) implements ProofFinding {}
+
+    record AsComputed() implements ProofFinding {}
+
+    /** @param apart what model and meter leave open together */
+    record LessThanComputed(
+            @In(Unit.WATT) double computed,
+            @In(value = Unit.WATT, plusMinus = true) double apart) implements ProofFinding {}
+
+    record MoreThanComputed(
+            @In(Unit.WATT) double computed,
+            @In(value = Unit.WATT, plusMinus = true) double apart) implements ProofFinding {}
+}
