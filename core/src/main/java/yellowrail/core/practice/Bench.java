@@ -25,6 +25,9 @@ public final class Bench {
     private static final double GLOWS = 8;
     private static final double FAILS = 40;
     private static final double COOLS = 0.05;
+    /** What full scale of a signal makes of the grids' coldest volts: far into clipping. */
+    private static final double DRIVEN = 1.5;
+
     private static final double HEATER_VOLTS = 6.3;
     private static final double HEATER_DROP = 0.02;
 
@@ -182,6 +185,18 @@ public final class Bench {
                 circuit.lifted(),
                 circuit.mains(),
                 circuit.ratedWatts());
+    }
+
+    /** Its output as it stands now, into a dummy load. */
+    public PracticeOutput output() {
+        double plateToPlate = sheet.fittings().loadOhms().orElseThrow();
+        return new PracticeOutput(
+                new PushPullTransfer(
+                        seated(), idle(), onAt < 0 ? new double[order.length] : emission(), mains(), plateToPlate),
+                sheet.mainsHertz(),
+                DRIVEN * Math.abs(circuit.bias().cold()),
+                plateToPlate,
+                seed * 31 + Math.round(seconds));
     }
 
     private double[] emission() {

@@ -10,6 +10,7 @@ import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Identity;
+import yellowrail.core.amp.Iron;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
@@ -19,6 +20,7 @@ import yellowrail.core.root.Root;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.PublishedOperation;
 import yellowrail.core.tube.model.TubeModels;
 
 /** Builds the practice amp of an exercise: the seed decides type, tubes and supply, the exercise what is wrong. */
@@ -26,6 +28,7 @@ public final class Workshop {
 
     private static final List<String> TYPES = List.of("6L6GC", "EL34", "6550A", "5881");
     private static final double REFERENCE = 120;
+    private static final double USUAL_LOAD = 6600;
     private static final double LOW_MAINS = -0.08;
     private static final double WANDER = 0.008;
     private static final double MISMATCH = 0.20;
@@ -75,12 +78,23 @@ public final class Workshop {
                 OptionalDouble.of(1),
                 OptionalDouble.empty(),
                 OptionalDouble.empty());
+        Iron iron = new Iron(List.of(PracticeOutput.LOAD), OptionalDouble.empty(), List.of());
         return usual.with(new Identity(name, notes, ""))
                 .withPots(List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false)))
                 .at(REFERENCE, usual.settleMinutes())
                 .with(supply)
+                .with(usual.fittings().with(OptionalDouble.of(load()), iron))
                 .with(new Accepted(OptionalDouble.of(source + ROOM), OptionalDouble.of(source + ROOM)))
                 .with(Optional.of(biasSupply()));
+    }
+
+    /** Plate to plate, as it was published for the type. */
+    private double load() {
+        return PublishedOperation.all().stream()
+                .filter(operation -> operation.type().equals(type.name()) && operation.pushPull())
+                .mapToDouble(PublishedOperation::loadOhms)
+                .findFirst()
+                .orElse(USUAL_LOAD);
     }
 
     /**

@@ -2,30 +2,55 @@ package yellowrail.core.proof;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Estimate;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.FullDrive;
+import yellowrail.core.stage.Idle;
+import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.StageFinding;
 import yellowrail.core.timeline.Snapshot;
+import yellowrail.core.tone.ClippingPoint;
+import yellowrail.core.tone.ClippingPoint.Point;
 import yellowrail.core.tube.model.TubeModels;
 
 /**
- * What the load line makes of a setting, to hold what was measured against: a sine driven to the edge of grid current
- * from the idle that was read.
+ * What the load line makes of a setting, to hold what was measured against: a sine driven step by step to the edge of
+ * grid current from the idle that was read.
  *
- * @param full at that drive
+ * @param rising power into the load, W, and its distortion, as the drive rises to that edge
+ * @param clips where the output bends over, at the edge if not before, W
+ * @param sag resistance of the supply that was taken, ohm; 0 for a stiff one
  * @param assumed what the sheet and the readings do not tell, and what was taken for it
  */
-public record ComputedPower(Performance full, List<StageFinding> assumed) {
+public record ComputedPower(List<Point> rising, double clips, double sag, List<StageFinding> assumed) {
 
     /** Published operations against the models: power within 14 % of itself. */
     private static final double MODEL = 0.14;
 
-    /** @return empty where the idle was not read, or the tubes have no model */
-    public static Optional<ComputedPower> of(Snapshot then) {
+    /** Screens farther below have a supply of their own. */
+    private static final double NEAR = 0.15;
+
+    private static final int STEPS = 64;
+    private static final int ROUNDS = 4;
+    private static final double[] PARTS = {0.1, 0.16, 0.25, 0.35, 0.45, 0.55, 0.65, 0.75, 0.83, 0.9, 0.95};
+
+    public ComputedPower {
+        rising = List.copyOf(rising);
+        assumed = List.copyOf(assumed);
+    }
+
+    /**
+     * @param then the amp
+     * @param sag of its supply by the run's own readings, ohm; 0 where it is not known
+     * @return empty where the idle was not read, or the tubes have no model
+     */
+    public static Optional<ComputedPower> of(Snapshot then, double sag) {
         StageIdle stage = StageIdle.of(then);
         LastRead read = LastRead.of(stage, Optional.of(then));
         if (read.plateAmps().isEmpty() || !stage.isOfOneType()) {
@@ -34,25 +59,67 @@ public record ComputedPower(Performance full, List<StageFinding> assumed) {
         return stage.mainType()
                 .flatMap(type -> TubeModels.published().of(type).map(known -> {
                     AmpStage amp = AmpStage.of(then.sheet(), read, type, known.model());
-                    return new ComputedPower(new FullDrive(amp.stage()).compute(), amp.assumed());
+                    return of(amp.stage(), sag, amp.assumed());
                 }));
     }
 
-    /** Watts, as sure as a model is of them. */
-    public Estimate estimate() {
-        return new Estimate(full.powerWatts(), MODEL * full.powerWatts(), List.of());
+    /**
+     * Screens a little below the plates hang on the same supply behind a resistor or a choke: its resistance is what
+     * drops that little by their idle current, and they fall with the plates as well, as if their own supply had just
+     * the resistance for that at full drive.
+     *
+     * @param stiff the stage on supplies that do not sag
+     */
+    public static ComputedPower of(OutputStage stiff, double sag, List<StageFinding> assumed) {
+        double behind = behind(stiff);
+        double screens = behind;
+        for (int round = 0; round < ROUNDS && sag > 0 && stiff.tap() == 0; round++) {
+            Performance at = new FullDrive(stiff.sagging(sag, screens), STEPS).compute();
+            double more = at.screenAmps() - stiff.tubes() * at.idle().screenAmps();
+            double fall = sag * (at.plateAmps() - stiff.tubes() * at.idle().plateAmps() + more);
+            screens = behind + (more > 0 ? Math.max(0, fall / more) : 0);
+        }
+        OutputStage sagging = stiff.sagging(sag, screens);
+        List<Performance> rising = Stream.concat(DoubleStream.of(PARTS).boxed(), Stream.of(1.0))
+                .map(part -> new FullDrive(sagging, STEPS, part).compute())
+                .toList();
+        return new ComputedPower(
+                rising.stream()
+                        .map(at -> new Point(at.powerWatts(), at.distortion()))
+                        .toList(),
+                rising.get(rising.size() - 1).clipping().watts(),
+                sag,
+                assumed);
     }
 
-    /** What was measured, W, beside it. */
-    public ProofFinding beside(Estimate measured) {
-        double computed = full.powerWatts();
-        Estimate apart = measured.less(estimate());
-        double together = apart.plusMinus();
-        if (Math.abs(apart.value()) <= together) {
+    private static double behind(OutputStage stage) {
+        double drop = stage.plateVolts() - stage.screenVolts();
+        return stage.tap() > 0 || drop > NEAR * stage.plateVolts()
+                ? 0
+                : Math.max(0, drop) / (stage.tubes() * Idle.of(stage).screenAmps());
+    }
+
+    /**
+     * Where it clips, W, as sure as a model is of it.
+     *
+     * @param mark distortion that counts as that; where it is not reached before the edge, or none is told, where the
+     *     output bends over
+     */
+    public Estimate watts(OptionalDouble mark) {
+        double watts =
+                mark.isPresent() ? ClippingPoint.of(rising, mark.getAsDouble()).orElse(clips) : clips;
+        return new Estimate(watts, MODEL * watts, List.of());
+    }
+
+    /** What was measured at that mark, W, beside it. */
+    public ProofFinding beside(Estimate measured, OptionalDouble mark) {
+        Estimate computed = watts(mark);
+        Estimate apart = measured.less(computed);
+        if (Math.abs(apart.value()) <= apart.plusMinus()) {
             return new ProofFinding.AsComputed();
         }
         return apart.value() < 0
-                ? new ProofFinding.LessThanComputed(computed, together)
-                : new ProofFinding.MoreThanComputed(computed, together);
+                ? new ProofFinding.LessThanComputed(computed.value(), apart.plusMinus())
+                : new ProofFinding.MoreThanComputed(computed.value(), apart.plusMinus());
     }
 }

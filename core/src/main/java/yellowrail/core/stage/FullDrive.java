@@ -38,6 +38,7 @@ public final class FullDrive {
     private final Idle idle;
     private final List<Mean> means = new ArrayList<>();
     private final int steps;
+    private final double part;
 
     /** A mean of the cycle that something slow depends on. */
     private enum Mean {
@@ -53,11 +54,20 @@ public final class FullDrive {
 
     /** @param steps phase steps in a cycle, a multiple of 4, at least 16 */
     public FullDrive(OutputStage stage, int steps) {
+        this(stage, steps, 1);
+    }
+
+    /** @param part of the drive that just brings the grids to their cathodes, more than 0, at most 1 */
+    public FullDrive(OutputStage stage, int steps, double part) {
+        if (!(part > 0 && part <= 1)) {
+            throw new IllegalArgumentException("a part of full drive lies between 0 and 1, was " + part);
+        }
         if (steps < 16 || steps % 4 != 0) {
             throw new IllegalArgumentException("phase steps are a multiple of 4 from 16, was " + steps);
         }
         this.stage = stage;
         this.steps = steps;
+        this.part = part;
         this.idle = Idle.of(stage);
         if (stage.bias().isCathode()) {
             means.add(Mean.CATHODES);
@@ -76,7 +86,7 @@ public final class FullDrive {
     /** @throws UnsettledException if the means do not settle */
     public Performance compute() {
         Signal.Slow slow = slow(settled());
-        return new Performance(stage, idle, new Cycle(stage, slow, -slow.grid(), steps, TOLERANCE), slow);
+        return new Performance(stage, idle, new Cycle(stage, slow, -part * slow.grid(), steps, TOLERANCE), slow);
     }
 
     /**
@@ -153,7 +163,7 @@ public final class FullDrive {
             return x;
         }
         Signal.Slow slow = slow(x);
-        Cycle cycle = new Cycle(stage, slow, -slow.grid(), Math.min(steps, SLOW_STEPS), TOLERANCE);
+        Cycle cycle = new Cycle(stage, slow, -part * slow.grid(), Math.min(steps, SLOW_STEPS), TOLERANCE);
         double[] off = new double[x.length];
         for (int i = 0; i < off.length; i++) {
             off[i] = x[i]

@@ -157,6 +157,24 @@ public record OutputStage(
         return copy(other, plateVolts, screenVolts, bias, loadOhms);
     }
 
+    /** The same on supplies that give way, ohm. */
+    public OutputStage sagging(double plates, double screens) {
+        return new OutputStage(
+                model,
+                topology,
+                tubesPerSide,
+                plateVolts,
+                screenVolts,
+                connection,
+                tap,
+                bias,
+                loadOhms,
+                primaryOhms,
+                lossOhms,
+                plates,
+                screens);
+    }
+
     private OutputStage copy(PentodeModel tube, double plate, double screen, Bias grids, double load) {
         return new OutputStage(
                 tube,

@@ -62,7 +62,7 @@ public final class Performance {
 
     /** Peak drive at each grid, V. */
     public double peakDrive() {
-        return -slow.grid();
+        return cycle.peak().drive();
     }
 
     /** Supply at the primary to the cathodes, sagged and shifted, V. */
