@@ -3,6 +3,7 @@ package yellowrail.core.practice;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Random;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.signal.TestSignal;
 import yellowrail.core.wav.WavWriter;
 
@@ -35,6 +36,7 @@ public final class PracticeOutput {
 
     private static final double CARD_BEND = 2e-5;
     private static final int BITS = 24;
+    private static final int METER_DIGITS = 4;
 
     private final PushPullTransfer transfer;
     private final double mainsHertz;
@@ -81,6 +83,24 @@ public final class PracticeOutput {
             out[i] = perWinding * winding;
         }
         return noisy(banded(out, perSecond), turn, phase, chance);
+    }
+
+    /** What a meter at the load reads of the loudest step, RMS, to a thousandth of itself. */
+    public double read(TestSignal signal, int perSecond) {
+        double[] volts = volts(signal, perSecond);
+        int step = (int) Math.round(signal.seconds() * perSecond);
+        int ramp = (int) Math.round(TestSignal.RAMP * perSecond);
+        double most = 0;
+        for (int number = 0; number < signal.steps().size(); number++) {
+            double squares = 0;
+            int from = number * step + ramp;
+            int to = Math.min(volts.length, (number + 1) * step) - ramp;
+            for (int i = from; i < to; i++) {
+                squares += volts[i] * volts[i];
+            }
+            most = Math.max(most, Math.sqrt(squares / Math.max(1, to - from)));
+        }
+        return Figures.rounded(most, METER_DIGITS);
     }
 
     /** As the card hears it, of full scale; clipped at it. */

@@ -25,7 +25,7 @@ final class PushPullTransfer {
     /** Ripple on the grids' supply, peak V at the mains' frequency. */
     private static final double BIAS_RIPPLE = 0.02;
     /** Of the plates' supply, peak V for each ampere at twice the mains' frequency. */
-    private static final double RIPPLE = 15;
+    private static final double RIPPLE = 5;
 
     private final Circuit circuit;
     private final OperatingPoint idle;

@@ -2,7 +2,6 @@ package yellowrail.core.proof;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import yellowrail.core.idle.LastRead;
@@ -15,7 +14,6 @@ import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.StageFinding;
 import yellowrail.core.timeline.Snapshot;
-import yellowrail.core.tone.ClippingPoint;
 import yellowrail.core.tone.ClippingPoint.Point;
 import yellowrail.core.tube.model.TubeModels;
 
@@ -99,27 +97,19 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
                 : Math.max(0, drop) / (stage.tubes() * Idle.of(stage).screenAmps());
     }
 
-    /**
-     * Where it clips, W, as sure as a model is of it.
-     *
-     * @param mark distortion that counts as that; where it is not reached before the edge, or none is told, where the
-     *     output bends over
-     */
-    public Estimate watts(OptionalDouble mark) {
-        double watts =
-                mark.isPresent() ? ClippingPoint.of(rising, mark.getAsDouble()).orElse(clips) : clips;
-        return new Estimate(watts, MODEL * watts, List.of());
+    /** Where it clips, W, as sure as a model is of it. */
+    public Estimate watts() {
+        return new Estimate(clips, MODEL * clips, List.of());
     }
 
-    /** What was measured at that mark, W, beside it. */
-    public ProofFinding beside(Estimate measured, OptionalDouble mark) {
-        Estimate computed = watts(mark);
-        Estimate apart = measured.less(computed);
+    /** What was measured where the tops flatten, W, beside it. */
+    public ProofFinding beside(Estimate measured) {
+        Estimate apart = measured.less(watts());
         if (Math.abs(apart.value()) <= apart.plusMinus()) {
             return new ProofFinding.AsComputed();
         }
         return apart.value() < 0
-                ? new ProofFinding.LessThanComputed(computed.value(), apart.plusMinus())
-                : new ProofFinding.MoreThanComputed(computed.value(), apart.plusMinus());
+                ? new ProofFinding.LessThanComputed(clips, apart.plusMinus())
+                : new ProofFinding.MoreThanComputed(clips, apart.plusMinus());
     }
 }

@@ -23,13 +23,15 @@ public record Measured(ProofKind kind, Estimate value, Conditions at, Instant ta
      * @param watts played
      * @param bandHertz the upper edge of what was counted
      * @param decibels at an edge of the band
+     * @param mark distortion at which a power was reached
      */
     public record Conditions(
             OptionalDouble loadOhms,
             OptionalDouble hertz,
             OptionalDouble watts,
             OptionalDouble bandHertz,
-            OptionalDouble decibels) {
+            OptionalDouble decibels,
+            OptionalDouble mark) {
 
         /** Tones that differ by less are one. */
         private static final double SAME_TONE = 0.03;
@@ -42,11 +44,26 @@ public record Measured(ProofKind kind, Estimate value, Conditions at, Instant ta
             }
         }
 
+        public Conditions(
+                OptionalDouble loadOhms,
+                OptionalDouble hertz,
+                OptionalDouble watts,
+                OptionalDouble bandHertz,
+                OptionalDouble decibels) {
+            this(loadOhms, hertz, watts, bandHertz, decibels, OptionalDouble.empty());
+        }
+
+        /** The same at a mark of distortion. */
+        Conditions at(double distortion) {
+            return new Conditions(loadOhms, hertz, watts, bandHertz, decibels, OptionalDouble.of(distortion));
+        }
+
         /** Whether a figure there is asked the same question: tone, power, and where a band ends. */
         boolean asks(Conditions other) {
             return same(hertz, other.hertz, SAME_TONE)
                     && same(watts, other.watts, SAME_POWER)
-                    && same(decibels, other.decibels, 0.01);
+                    && same(decibels, other.decibels, 0.01)
+                    && same(mark, other.mark, 0.01);
         }
 
         static boolean same(OptionalDouble one, OptionalDouble other, double within) {

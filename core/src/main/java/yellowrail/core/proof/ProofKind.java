@@ -4,6 +4,8 @@ package yellowrail.core.proof;
 public enum ProofKind {
     /** At the onset of clipping, W. */
     FULL_POWER,
+    /** At a mark of distortion, W. */
+    POWER_AT,
     /** Of the fundamental, 1 is all of it. */
     DISTORTION,
     DISTORTION_AND_NOISE,

@@ -27,11 +27,12 @@ public final class ProofSettings {
     /**
      * One setting with figures.
      *
+     * @param number how many times something was changed before it
      * @param last the number of the last reading of the log in it; 0 where nothing was ever read
      * @param from when its first figure was taken
      * @param figures oldest first
      */
-    public record Proven(long last, Instant from, List<Measured> figures) {
+    public record Proven(int number, long last, Instant from, List<Measured> figures) {
 
         public Proven {
             figures = List.copyOf(figures);
@@ -67,10 +68,16 @@ public final class ProofSettings {
         recorded.forEach(each -> put(found, lastBefore(each.taken()), each));
         List<Proven> settings = new ArrayList<>();
         found.forEach((number, figures) -> settings.add(new Proven(
+                number,
                 last(number),
                 figures.stream().map(Measured::taken).min(Instant::compareTo).orElseThrow(),
                 figures.stream().sorted(Comparator.comparing(Measured::taken)).toList())));
         return settings;
+    }
+
+    /** How many times something was changed before an instant. */
+    public int numberAt(Instant at) {
+        return number(lastBefore(at));
     }
 
     private void put(TreeMap<Integer, List<Measured>> found, long id, Measured figure) {

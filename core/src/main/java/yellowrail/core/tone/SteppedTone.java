@@ -1,9 +1,12 @@
 package yellowrail.core.tone;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
+import yellowrail.core.finding.Finding;
 
 /**
  * A recording of a tone that goes step by step, in level or in frequency: each step measured by itself.
@@ -15,6 +18,8 @@ public record SteppedTone(List<Step> steps) {
     /** Fewer are no steps. */
     private static final int FEWEST = 3;
 
+    private static final double SAME_TONE = 1.02;
+
     public SteppedTone {
         steps = List.copyOf(steps);
     }
@@ -24,8 +29,9 @@ public record SteppedTone(List<Step> steps) {
      *
      * @param from s
      * @param to s
+     * @param cardClip whether the card clipped in it
      */
-    public record Step(double from, double to, Tone tone) {
+    public record Step(double from, double to, Tone tone, Optional<Finding> cardClip) {
 
         /** RMS of the fundamental, part of full scale. */
         public double level() {
@@ -41,13 +47,35 @@ public record SteppedTone(List<Step> steps) {
         }
         ToneAnalysis analysis = new ToneAnalysis(perSecond, mains, band, OptionalDouble.empty());
         List<Step> steps = stretches.parallelStream()
-                .flatMap(stretch -> analysis
-                        .of(Arrays.copyOfRange(samples, stretch.from(), stretch.to()))
-                        .tone()
-                        .map(tone -> new Step(stretch.from() / perSecond, stretch.to() / perSecond, tone))
+                .flatMap(stretch -> step(
+                        analysis.of(Arrays.copyOfRange(samples, stretch.from(), stretch.to())),
+                        stretch.from() / perSecond,
+                        stretch.to() / perSecond)
                         .stream())
                 .toList();
         return steps.size() < FEWEST ? Optional.empty() : Optional.of(new SteppedTone(steps));
+    }
+
+    private static Optional<Step> step(ToneAnalysis.Outcome outcome, double from, double to) {
+        Optional<Finding> clip = outcome.notes().stream()
+                .filter(ToneNote.CardClipped.class::isInstance)
+                .findFirst();
+        return outcome.tone().map(tone -> new Step(from, to, tone, clip));
+    }
+
+    public Step loudest() {
+        return steps.stream().max(Comparator.comparingDouble(Step::level)).orElseThrow();
+    }
+
+    /** Whether the level goes and the frequency stands. */
+    public boolean isByLevel() {
+        double least = hertz().min().orElseThrow();
+        double most = hertz().max().orElseThrow();
+        return most < SAME_TONE * least;
+    }
+
+    private DoubleStream hertz() {
+        return steps.stream().mapToDouble(step -> step.tone().fundamental().hertz());
     }
 
     /** RMS at which distortion passes a mark, part of full scale. */

@@ -80,4 +80,10 @@ public sealed interface ToneNote extends Finding {
 
     /** No harmonic lies below the band's edge. */
     record NoHarmonic(@In(value = Unit.HERTZ, given = true) double high) implements ToneNote {}
+
+    /** A signal that got louder step by step; the figures are of the loudest. */
+    record SteppedLevel(int steps) implements ToneNote {}
+
+    /** A signal that went from tone to tone; the figures are of the loudest. */
+    record SteppedTones(int steps) implements ToneNote {}
 }

@@ -17,6 +17,7 @@ import yellowrail.core.practice.Bench;
 import yellowrail.core.practice.Exercise;
 import yellowrail.core.practice.Marking;
 import yellowrail.core.practice.PracticeFinding;
+import yellowrail.core.practice.PracticeOutput;
 import yellowrail.core.practice.Workshop;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Entry;
@@ -144,6 +145,15 @@ class PracticeService {
     @Transactional
     Done look(long runId) {
         return act(standing(runId), bench -> {}, false, false);
+    }
+
+    /** The output as it is now, which plays for so long, s. */
+    @Transactional
+    PracticeOutput play(long runId, double seconds) {
+        Standing standing = standing(runId);
+        PracticeOutput output = standing.bench().output();
+        act(standing, bench -> bench.advance(seconds), false, false);
+        return output;
     }
 
     @Transactional

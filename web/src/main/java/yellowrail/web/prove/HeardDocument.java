@@ -1,10 +1,13 @@
 package yellowrail.web.prove;
 
 import java.util.List;
-import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.tone.Hearing;
 import yellowrail.core.tone.Intermodulation;
 import yellowrail.core.tone.Line;
+import yellowrail.core.tone.SteppedTone;
 import yellowrail.core.tone.Tone;
+import yellowrail.core.tone.Tops;
 import yellowrail.core.tone.Weighting;
 import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
@@ -36,6 +39,7 @@ record HeardDocument(
      * @param intermodulation of two tones played for it; null for anything else
      * @param hum null where it lies on the tone
      * @param ripple the same
+     * @param steps of a signal that went step by step, whose loudest the figures are of; else none
      */
     record Figures(
             double hertz,
@@ -46,24 +50,58 @@ record HeardDocument(
             Double hum,
             Double ripple,
             double noise,
-            double noiseA) {
+            double noiseA,
+            List<Step> steps) {
 
-        static Figures of(Tone tone, Optional<Intermodulation> pair) {
-            return new Figures(
-                    tone.fundamental().hertz(),
-                    tone.fundamental().rms(),
-                    tone.distortion(),
-                    tone.distortionAndNoise(),
-                    pair.map(Intermodulation::part).orElse(null),
-                    tone.humAt(1).map(Line::rms).orElse(null),
-                    tone.humAt(2).map(Line::rms).orElse(null),
-                    tone.noise(Weighting.FLAT),
-                    tone.noise(Weighting.A));
+        Figures {
+            steps = steps == null ? List.of() : List.copyOf(steps);
+        }
+
+        /** @return null where there is no tone */
+        static Figures of(Hearing heard) {
+            return heard.outcome()
+                    .tone()
+                    .map(tone -> new Figures(
+                            tone.fundamental().hertz(),
+                            tone.fundamental().rms(),
+                            tone.distortion(),
+                            tone.distortionAndNoise(),
+                            heard.outcome()
+                                    .intermodulation()
+                                    .map(Intermodulation::part)
+                                    .orElse(null),
+                            tone.humAt(1).map(Line::rms).orElse(null),
+                            tone.humAt(2).map(Line::rms).orElse(null),
+                            tone.noise(Weighting.FLAT),
+                            tone.noise(Weighting.A),
+                            heard.stepped().map(SteppedTone::steps).orElse(List.of()).stream()
+                                    .map(Step::of)
+                                    .toList()))
+                    .orElse(null);
         }
 
         /** As a meter reads it that takes all there is, RMS. */
         double all() {
             return level * Math.hypot(1, distortionAndNoise);
+        }
+    }
+
+    /**
+     * One of the steps; RMS.
+     *
+     * @param roundness of its tops; null where it cannot be told
+     */
+    record Step(double hertz, double level, double distortion, double distortionAndNoise, Double roundness) {
+
+        static Step of(SteppedTone.Step step) {
+            Tone tone = step.tone();
+            OptionalDouble roundness = Tops.roundness(tone);
+            return new Step(
+                    tone.fundamental().hertz(),
+                    step.level(),
+                    tone.distortion(),
+                    tone.distortionAndNoise(),
+                    roundness.isPresent() ? roundness.getAsDouble() : null);
         }
     }
 

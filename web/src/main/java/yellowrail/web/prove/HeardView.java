@@ -50,9 +50,7 @@ record HeardView(
             Words words,
             Clock clock) {
         Optional<Double> full = scale.map(CardScale::volts);
-        String called = kept.heard().setting().isBlank()
-                ? kept.heard().name()
-                : kept.heard().setting();
+        String called = kept.called();
         String at = TIME.format(kept.at().atZoneSameInstant(clock.getZone()));
         String level = volts(full, heard.level());
         String watts = full.isPresent() && kept.heard().loadOhms() != null

@@ -7,8 +7,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.chart.Point;
+import yellowrail.core.idle.StageIdle;
 import yellowrail.core.proof.ByHand;
 import yellowrail.core.proof.ComputedPower;
 import yellowrail.core.proof.Measured;
@@ -21,7 +24,12 @@ import yellowrail.core.proof.ProofSettings.Proven;
 import yellowrail.core.proof.SideBySide;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.supply.KnownLine;
+import yellowrail.core.supply.SupplyLine;
+import yellowrail.core.supply.SupplyReadings;
 import yellowrail.core.timeline.Snapshot;
+import yellowrail.core.timeline.Timeline;
+import yellowrail.core.tone.CardScale;
 import yellowrail.web.prove.ProveService.Kept;
 import yellowrail.web.prove.SheetView.Cell;
 import yellowrail.web.run.Run;
@@ -54,15 +62,17 @@ public class ProofSheetService {
     private record Then(Proven proven, ProofConditions conditions, Optional<ComputedPower> computed) {}
 
     @Transactional(readOnly = true)
-    public SheetView of(Run run) {
+    SheetView of(Run run) {
         RunPast past = runs.past(run);
         List<ByHand> typed = ByHand.all(past.readings());
         List<Kept> kept = recordings.ofRun(run.id());
-        List<Proven> settings = new ProofSettings(past.timeline(), past.readings())
-                .of(typed, HeardFigures.of(kept, ProveService.scale(kept)));
+        Optional<CardScale> card = ProveService.scale(kept);
+        ProofSettings parted = new ProofSettings(past.timeline(), past.readings());
+        List<Proven> settings = parted.of(typed, HeardFigures.of(kept, card));
+        double sag = sag(past.timeline());
         List<Then> shown = settings.stream()
                 .skip(Math.max(0, settings.size() - MOST_SETTINGS))
-                .map(proven -> then(proven, past.after(proven.last())))
+                .map(proven -> then(proven, past.after(proven.last()), sag))
                 .toList();
         List<SideBySide.Row> rows = SideBySide.of(shown.stream()
                 .map(each -> new SideBySide.Column(
@@ -71,11 +81,29 @@ public class ProofSheetService {
         return new SheetView(
                 shown.stream().map(this::setting).toList(),
                 rows(rows, shown),
+                new ProofCurves(
+                                words,
+                                card,
+                                recording -> idle(
+                                        shown, parted.numberAt(recording.at().toInstant())))
+                        .of(kept, shown.stream().flatMap(this::curve).toList()),
                 new TypedLines(words, clock).newest(typed));
     }
 
-    private static Then then(Proven proven, Snapshot then) {
-        return new Then(proven, ProofConditions.of(then), proven.fullPower().flatMap(full -> ComputedPower.of(then)));
+    /** Of the supply by this run's own readings, ohm; 0 where they make no line. */
+    private static double sag(Timeline timeline) {
+        StageIdle stage = StageIdle.of(timeline.present());
+        return new KnownLine(stage.sheet(), new SupplyReadings(stage, timeline))
+                .now()
+                .filter(line -> !line.isGuessed())
+                .map(SupplyLine::resistance)
+                .filter(ohms -> ohms > 0)
+                .orElse(0.0);
+    }
+
+    private static Then then(Proven proven, Snapshot then, double sag) {
+        return new Then(
+                proven, ProofConditions.of(then), proven.fullPower().flatMap(full -> ComputedPower.of(then, sag)));
     }
 
     private SheetView.Setting setting(Then each) {
@@ -165,11 +193,35 @@ public class ProofSheetService {
                     List<String> told = new ArrayList<>(List.of(words.say(says)));
                     told.addAll(words.say(power.assumed()));
                     return new Cell(
-                            Figures.estimate(power.estimate(), Unit.WATT),
+                            ProofWords.figure(
+                                    power.watts().value(), power.watts().plusMinus(), Unit.WATT),
                             String.join(" ", told),
                             says instanceof ProofFinding.AsComputed ? "" : "differs");
                 })
                 .orElse(Cell.NONE);
+    }
+
+    /** Of the setting with that number, in short; blank where it was not read. */
+    private static String idle(List<Then> shown, int number) {
+        return shown.stream()
+                .filter(each -> each.proven().number() == number)
+                .flatMap(each -> each.conditions().idle().stream())
+                .map(idle -> Figures.fixed(Unit.MILLIAMP.fromSi(idle.value()), 1) + " mA")
+                .findFirst()
+                .orElse("");
+    }
+
+    /** What the load line has for the idle of a setting, as it is drawn. */
+    private Stream<CurvesView.Drawn> curve(Then each) {
+        return each.computed().stream()
+                .map(power -> new CurvesView.Drawn(
+                        words.message(
+                                "page.prove.computed-of",
+                                idle(List.of(each), each.proven().number())),
+                        true,
+                        power.rising().stream()
+                                .map(point -> new Point(point.level(), point.value()))
+                                .toList()));
     }
 
     private static OptionalDouble ofIdleInput(Then each) {

@@ -21,7 +21,12 @@ final class ProofWords {
 
     /** What is asked: {@code THD, 1 W, 1 kHz}. */
     String question(ProofKind kind, Conditions at) {
-        List<String> told = new ArrayList<>(List.of(words.name(kind)));
+        List<String> told = new ArrayList<>(List.of(
+                at.mark().isPresent()
+                        ? words.message(
+                                "page.prove.power-at",
+                                Figures.plain(Unit.PERCENT.fromSi(at.mark().getAsDouble())))
+                        : words.name(kind)));
         at.watts().ifPresent(watts -> told.add(Figures.plain(Figures.rounded(watts, 2)) + " W"));
         at.hertz().ifPresent(hertz -> told.add(hertz(hertz)));
         at.decibels().ifPresent(decibels -> told.add(Figures.plain(decibels) + " dB"));
@@ -36,7 +41,7 @@ final class ProofWords {
     /** An answer with what its instrument leaves open. */
     String answer(ProofKind kind, double value, double plusMinus) {
         return switch (kind) {
-            case FULL_POWER -> figure(value, plusMinus, Unit.WATT);
+            case FULL_POWER, POWER_AT -> figure(value, plusMinus, Unit.WATT);
             case DISTORTION, DISTORTION_AND_NOISE, INTERMODULATION -> figure(value, plusMinus, Unit.PERCENT);
             case HUM, RIPPLE, NOISE, SENSITIVITY -> figure(value, plusMinus, value < 0.5 ? Unit.MILLIVOLT : Unit.VOLT);
             case LOW_EDGE, HIGH_EDGE -> hertz(value);

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
@@ -21,15 +22,18 @@ import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.station.Station;
 import yellowrail.core.tone.CardScale;
+import yellowrail.core.tone.Hearing;
 import yellowrail.core.tone.ToneAnalysis;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.practice.PracticeSound;
 import yellowrail.web.prove.ProveService.Kept;
 import yellowrail.web.prove.ProveService.Measured;
 import yellowrail.web.prove.ProveService.Taken;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunService;
+import yellowrail.web.signal.SignalForm;
 import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
 
@@ -44,6 +48,7 @@ class ProveController {
     private final StationService stations;
     private final ProveService service;
     private final ProofSheetService sheets;
+    private final PracticeSound sounds;
     private final Words words;
     private final Clock clock;
 
@@ -52,12 +57,14 @@ class ProveController {
             StationService stations,
             ProveService service,
             ProofSheetService sheets,
+            PracticeSound sounds,
             Words words,
             Clock clock) {
         this.runs = runs;
         this.stations = stations;
         this.service = service;
         this.sheets = sheets;
+        this.sounds = sounds;
         this.words = words;
         this.clock = clock;
     }
@@ -116,6 +123,38 @@ class ProveController {
         return page;
     }
 
+    /** A tone goes through the practice amp of the run, and what the card heard is kept. */
+    @PostMapping("/runs/{id}/proof/practice")
+    ModelAndView practise(@PathVariable long id, @RequestParam(defaultValue = "") String signal) {
+        Run run = runs.run(id);
+        Faults faults = new Faults(words);
+        Optional<SignalForm.Wanted> wanted = SignalForm.ofQuery(signal).read(faults);
+        if (!run.isOpen() || !run.isPractice()) {
+            faults.say(FILE, "run.closed");
+        } else if (wanted.isPresent() && !service.hasRoom(id, 0)) {
+            faults.say(FILE, "page.prove.no-room", ProveService.MOST_RECORDINGS);
+        }
+        if (faults.any() || wanted.isEmpty()) {
+            ModelAndView page = page(id, 0, 0, "", new ProveForm(Map.of()), faults);
+            page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+            return page;
+        }
+        PracticeSound.Played played =
+                sounds.play(id, wanted.get().signal(), wanted.get().rate());
+        Taken taken = service.keep(
+                run,
+                words.message("page.prove.practice-file"),
+                played.wav(),
+                mains(run),
+                new ProveService.Told("", OptionalDouble.of(played.load()), OptionalDouble.of(played.volts())));
+        if (taken.id().isEmpty()) {
+            faults.add(FILE, String.join(" ", words.say(taken.faults())));
+            return page(id, 0, 0, "", new ProveForm(Map.of()), faults);
+        }
+        return new ModelAndView(
+                "redirect:/runs/%d/proof?recording=%d".formatted(id, taken.id().get()));
+    }
+
     private static String name(MultipartFile file) {
         String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
         String last = name.substring(Math.max(name.lastIndexOf('/'), name.lastIndexOf('\\')) + 1)
@@ -161,6 +200,7 @@ class ProveController {
                         Rail.ofRun(id, amp.sheet().name(), Station.PROVE, stations.progress(id, amp.sheet()), words))
                 .addObject("runId", id)
                 .addObject("open", run.isOpen())
+                .addObject("practice", run.isOpen() && run.isPractice())
                 .addObject("form", shown.map(each -> filled(form, each)).orElse(form))
                 .addObject("faults", faults)
                 .addObject("linear", scale.equals("linear"))
@@ -180,7 +220,8 @@ class ProveController {
         Measured measured =
                 service.measure(service.sound(id, kept.id()), kept.heard().mainsHertz());
         int at = channel(kept, channel);
-        ToneAnalysis.Outcome outcome = measured.channels().get(at);
+        Hearing heard = measured.channels().get(at);
+        ToneAnalysis.Outcome outcome = heard.outcome();
         page.addObject("channel", at + 1)
                 .addObject("channels", channels(kept))
                 .addObject("mains", kept.heard().mainsHertz())
@@ -197,7 +238,9 @@ class ProveController {
                         .addObject(
                                 "spectrum",
                                 SpectrumView.of(
-                                        measured.sound().channels().get(at),
+                                        heard.part(
+                                                measured.sound().channels().get(at),
+                                                measured.sound().hertz()),
                                         measured.sound().hertz(),
                                         tone,
                                         scale.equals("linear")))

@@ -13,7 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.tone.Band;
 import yellowrail.core.tone.CardScale;
-import yellowrail.core.tone.ToneAnalysis;
+import yellowrail.core.tone.Hearing;
 import yellowrail.core.wav.Sound;
 import yellowrail.core.wav.WavException;
 import yellowrail.core.wav.WavReader;
@@ -48,6 +48,11 @@ public class ProveService {
     /** A kept recording. */
     record Kept(long id, OffsetDateTime at, HeardDocument heard) {
 
+        /** As the builder calls it, else its file. */
+        String called() {
+            return heard.setting().isBlank() ? heard.name() : heard.setting();
+        }
+
         /** The first channel with a tone. */
         HeardDocument.Figures figures() {
             return heard.channels().stream()
@@ -58,7 +63,7 @@ public class ProveService {
     }
 
     /** The same, measured again with all there is to be drawn. */
-    record Measured(Sound sound, List<ToneAnalysis.Outcome> channels) {}
+    record Measured(Sound sound, List<Hearing> channels) {}
 
     /**
      * What is told of a recording.
@@ -103,9 +108,7 @@ public class ProveService {
         return inTurn.take(() -> {
             try {
                 Sound sound = WavReader.read(new ByteArrayInputStream(file));
-                return new Measured(
-                        sound,
-                        new ToneAnalysis(sound.hertz(), mains, BAND, OptionalDouble.empty()).of(sound.channels()));
+                return new Measured(sound, Hearing.of(sound.channels(), sound.hertz(), mains, BAND));
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
@@ -126,12 +129,12 @@ public class ProveService {
         } catch (WavException e) {
             return new Taken(Optional.empty(), List.of(e.why()));
         }
-        List<ToneAnalysis.Outcome> channels = measured.channels();
-        if (channels.stream().allMatch(channel -> channel.tone().isEmpty())) {
+        List<Hearing> channels = measured.channels();
+        if (channels.stream().allMatch(channel -> channel.outcome().tone().isEmpty())) {
             return new Taken(
                     Optional.empty(),
                     channels.stream()
-                            .flatMap(channel -> channel.notes().stream())
+                            .flatMap(channel -> channel.outcome().notes().stream())
                             .distinct()
                             .toList());
         }
@@ -145,13 +148,10 @@ public class ProveService {
                 BAND.high(),
                 measured.sound().hertz(),
                 measured.sound().seconds(),
-                channels.stream()
-                        .map(channel -> channel.tone()
-                                .map(tone -> HeardDocument.Figures.of(tone, channel.intermodulation()))
-                                .orElse(null))
-                        .toList());
+                channels.stream().map(HeardDocument.Figures::of).toList());
         return new Taken(
-                Optional.of(mapper.keep(run.id(), OffsetDateTime.now(clock), documents.write(heard), file)), List.of());
+                Optional.of(mapper.keep(run.id(), OffsetDateTime.now(run.clock(clock)), documents.write(heard), file)),
+                List.of());
     }
 
     private static Double boxed(OptionalDouble value) {

@@ -7,9 +7,10 @@ import java.util.List;
  *
  * @param settings one column each
  * @param rows one for each question
+ * @param curves of what was recorded step by step
  * @param typed the newest first
  */
-public record SheetView(List<Setting> settings, List<Row> rows, List<Typed> typed) {
+record SheetView(List<Setting> settings, List<Row> rows, List<CurvesView> curves, List<Typed> typed) {
 
     /**
      * @param idle of its tubes

@@ -52,10 +52,17 @@ class SignalController {
                 .addObject("form", form)
                 .addObject("faults", faults)
                 .addObject("query", form.query())
+                .addObject("run", run(typed))
                 .addObject("shapes", Choice.of(SignalForm.Shape.values(), Enum::name, words));
         wanted.ifPresent(found -> page.addObject("view", SignalView.of(found.signal())));
         page.setStatus(faults.any() ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
         return page;
+    }
+
+    /** The practice run into whose amp it can be played; null where there is none. */
+    private static Long run(Map<String, String> typed) {
+        String run = typed.getOrDefault("run", "");
+        return run.matches("\\d{1,18}") ? Long.valueOf(run) : null;
     }
 
     /** @throws NotFoundException if the tone cannot be made */

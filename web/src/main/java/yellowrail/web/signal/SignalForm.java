@@ -10,7 +10,7 @@ import yellowrail.web.form.FormReader;
 import yellowrail.web.form.Query;
 
 /** What tone is wanted, as it was typed. */
-record SignalForm(Map<String, String> fields) {
+public record SignalForm(Map<String, String> fields) {
 
     static final int LONGEST = 60;
     private static final int MOST_STEPS = 40;
@@ -42,9 +42,9 @@ record SignalForm(Map<String, String> fields) {
     }
 
     /** @param signal as it is played */
-    record Wanted(TestSignal signal, int rate, int bits) {}
+    public record Wanted(TestSignal signal, int rate, int bits) {}
 
-    static SignalForm of(Map<String, String> typed) {
+    public static SignalForm of(Map<String, String> typed) {
         Map<String, String> fields = new LinkedHashMap<>(USUAL);
         fields.replaceAll((field, usual) -> typed.getOrDefault(field, usual));
         return new SignalForm(fields);
@@ -52,6 +52,11 @@ record SignalForm(Map<String, String> fields) {
 
     public String of(String field) {
         return fields.get(field);
+    }
+
+    /** The same out of an address. */
+    public static SignalForm ofQuery(String query) {
+        return of(Query.read(query));
     }
 
     String query() {
@@ -72,7 +77,7 @@ record SignalForm(Map<String, String> fields) {
     }
 
     /** Empty where there are faults. */
-    Optional<Wanted> read(Faults faults) {
+    public Optional<Wanted> read(Faults faults) {
         FormReader reader = new FormReader(faults);
         Shape shape = reader.choice("shape", of("shape"), Shape.class);
         int rate = (int) reader.count("rate", of("rate"), 8_000, 192_000);

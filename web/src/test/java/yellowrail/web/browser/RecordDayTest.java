@@ -65,12 +65,12 @@ class RecordDayTest {
             assertThat(page.locator("#measure")).isFocused();
             page.locator("#setting").fill("recorded");
             page.locator("#measure").click();
-            assertThat(page.locator("table tbody th")).hasText("recorded");
+            assertThat(page.locator(".recordings tbody th")).hasText("recorded");
             double recorded = figure(page, 0);
             Assertions.assertThat(page.locator(".proof .say").textContent()).contains("1000.0");
             page.locator("#file").setInputFiles(new FilePayload("played.wav", "audio/wav", file));
             page.locator("#measure").click();
-            assertThat(page.locator("table tbody tr")).hasCount(2);
+            assertThat(page.locator(".recordings tbody tr")).hasCount(2);
             double held = figure(page, 0);
             Assertions.assertThat(held).isCloseTo(3, Assertions.within(0.01));
             Assertions.assertThat(recorded / held).isBetween(0.98, 1.02);

@@ -1,0 +1,33 @@
+package yellowrail.web.practice;
+
+import org.springframework.stereotype.Service;
+import yellowrail.core.practice.PracticeOutput;
+import yellowrail.core.signal.TestSignal;
+import yellowrail.web.bounds.InTurn;
+
+/** What a practice amp plays, as a sound card and a meter at its dummy load have it. */
+@Service
+public class PracticeSound {
+
+    private final PracticeService practice;
+    private final InTurn inTurn;
+
+    PracticeSound(PracticeService practice, InTurn inTurn) {
+        this.practice = practice;
+        this.inTurn = inTurn;
+    }
+
+    /**
+     * @param wav what the card heard
+     * @param volts what the meter read of the loudest of it, RMS
+     * @param load ohm
+     */
+    public record Played(byte[] wav, double volts, double load) {}
+
+    /** The bench as it stands now plays a signal; time goes by meanwhile. */
+    public Played play(long runId, TestSignal signal, int perSecond) {
+        PracticeOutput output = practice.play(runId, signal.length());
+        return inTurn.take(
+                () -> new Played(output.wav(signal, perSecond), output.read(signal, perSecond), PracticeOutput.LOAD));
+    }
+}
