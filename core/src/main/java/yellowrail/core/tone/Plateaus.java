@@ -10,8 +10,8 @@ import java.util.List;
  */
 final class Plateaus {
 
-    /** Three turns of 20 Hz, s. */
-    private static final double FRAME = 0.15;
+    /** Four turns of 20 Hz, s. */
+    private static final double FRAME = 0.2;
 
     private static final double HOP = 0.025;
     /** A step of a quarter of a decibel is six times that; far into clipping the level hardly rises with the drive. */
@@ -19,7 +19,7 @@ final class Plateaus {
 
     private static final double SAME_SLOPE = 0.03;
     /** Cut off at both ends: a frame takes little notice of what its edges hold, s. */
-    private static final double MARGIN = 0.075;
+    private static final double MARGIN = 0.1;
 
     private static final double LEAST = 0.15;
 

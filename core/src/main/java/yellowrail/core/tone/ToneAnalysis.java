@@ -25,6 +25,9 @@ public final class ToneAnalysis {
     /** Of the fundamental's power: a line as strong that is no harmonic is another tone. */
     private static final double ANOTHER = 1e-4;
 
+    /** A tone may lie somewhat below the band whose harmonics are counted. */
+    private static final double BELOW = 0.5;
+
     /** What was named is within so much of what was played. */
     private static final double NEAR = 0.03;
 
@@ -82,7 +85,7 @@ public final class ToneAnalysis {
         if (seconds < LEAST_SECONDS) {
             return Outcome.not(new ToneNote.TooShort(seconds, LEAST_SECONDS));
         }
-        double low = named.isPresent() ? named.getAsDouble() * (1 - NEAR) : band.low();
+        double low = named.isPresent() ? named.getAsDouble() * (1 - NEAR) : BELOW * band.low();
         double high = Math.min(perSecond / 2, named.isPresent() ? named.getAsDouble() * (1 + NEAR) : perSecond / 2);
         OptionalDouble begin =
                 band.low() < highest() && low < high ? begin(samples, low, high) : OptionalDouble.empty();

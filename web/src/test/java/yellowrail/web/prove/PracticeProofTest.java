@@ -95,8 +95,8 @@ class PracticeProofTest {
         play("shape=FREQUENCIES&hertz=20&to=20000&level=-20&steps=24&seconds=1&rate=48000");
         Document page = page();
 
-        // One pole at 12 Hz.
-        assertThat(number(row(page, "Lower end of the band, -3 dB"), 0)).isCloseTo(12, Percentage.withPercentage(4));
+        // One pole at 12 Hz: 1 dB down at 23.6 Hz.
+        assertThat(number(row(page, "Lower end of the band, -1 dB"), 0)).isCloseTo(23.6, Percentage.withPercentage(4));
         assertThat(page.select("figure b").eachText()).contains("THD against frequency", "Level against frequency");
     }
 
