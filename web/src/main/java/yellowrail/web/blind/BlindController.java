@@ -81,7 +81,7 @@ class BlindController {
         BlindForm form = new BlindForm(typed);
         Faults faults = new Faults(words);
         BlindPlan.Kind asked = kind.equals("guesses") ? BlindPlan.Kind.GUESSES : BlindPlan.Kind.MARKS;
-        List<BlindDocument.Setting> settings = form.read(runs.amp(run).sheet(), asked, faults, words);
+        List<BlindDocument.Setting> settings = form.read(runs.timeline(run).present(), asked, faults, words);
         if (!run.isOpen()) {
             faults.say("name0", "run.closed");
         } else if (service.ofRun(id).size() >= BlindService.MOST) {

@@ -1,14 +1,22 @@
 package yellowrail.web.blind;
 
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
-import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.blind.BlindPlan;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.idle.Verdict;
+import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.EntryLine;
+import yellowrail.core.reading.Reading;
+import yellowrail.core.timeline.Snapshot;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
 import yellowrail.web.words.Words;
@@ -24,14 +32,14 @@ record BlindForm(Map<String, String> typed) {
     }
 
     /** Of the rows that are filled in; one that is wrong is a fault beside it. */
-    List<BlindDocument.Setting> read(AmpSheet sheet, BlindPlan.Kind kind, Faults faults, Words words) {
+    List<BlindDocument.Setting> read(Snapshot now, BlindPlan.Kind kind, Faults faults, Words words) {
         FormReader reader = new FormReader(faults);
         List<BlindDocument.Setting> settings = new ArrayList<>();
         for (int row : IntStream.range(0, ROWS).toArray()) {
             String name = reader.words("name" + row, of("name" + row), LONGEST_NAME);
             String line = of("line" + row).strip();
             if (!name.isBlank() || !line.isBlank()) {
-                add(settings, row, name, line, sheet, faults, words);
+                add(settings, row, name, line, now, faults, words);
             }
         }
         int most = kind == BlindPlan.Kind.GUESSES ? BlindPlan.FEWEST_SETTINGS : BlindPlan.MOST_SETTINGS;
@@ -49,16 +57,25 @@ record BlindForm(Map<String, String> typed) {
             int row,
             String name,
             String line,
-            AmpSheet sheet,
+            Snapshot now,
             Faults faults,
             Words words) {
         try {
-            List<Entry> said = line.isEmpty() ? List.of() : new EntryLine(sheet).parse(line);
+            List<Entry> said = line.isEmpty() ? List.of() : new EntryLine(now.sheet()).parse(line);
             if (said.stream().noneMatch(Entry::isCurrent)) {
                 faults.say(
                         "line" + row,
                         "page.blind.no-current",
-                        sheet.testPoints().get(0));
+                        now.sheet().testPoints().get(0));
+                return;
+            }
+            Optional<TubeIdle> over = over(said, now);
+            if (over.isPresent()) {
+                faults.say(
+                        "line" + row,
+                        "page.blind.over-rating",
+                        over.get().socket().label(),
+                        Figures.percent(over.get().judgement().ratio()));
                 return;
             }
             settings.add(new BlindDocument.Setting(
@@ -72,5 +89,21 @@ record BlindForm(Map<String, String> typed) {
         } catch (BadEntryException e) {
             faults.add("line" + row, words.say(e.fault()));
         }
+    }
+
+    /** A tube that would stand over its rating by choice of nobody, at the plate volts that were read. */
+    private static Optional<TubeIdle> over(List<Entry> said, Snapshot now) {
+        long last =
+                now.moment().readings().stream().mapToLong(Reading::id).max().orElse(0);
+        Instant at = now.moment().readings().stream()
+                .map(Reading::takenAt)
+                .max(Comparator.naturalOrder())
+                .orElse(Instant.EPOCH);
+        List<Reading> readings = IntStream.range(0, said.size())
+                .mapToObj(i -> new Reading(last + 1 + i, said.get(i), at))
+                .toList();
+        return StageIdle.of(now).at(now.moment().after(readings)).stream()
+                .filter(tube -> tube.judgement().verdict() == Verdict.OVER_RATING)
+                .findFirst();
     }
 }

@@ -212,4 +212,18 @@ class BlindPagesTest {
         assertThat(begin.select("#line1").attr("value")).isEqualTo("V1 38mV; V2 39mV");
         assertThat(visitor.page("/runs/" + run + "?at=prove").select("#by-ear")).hasSize(1);
     }
+
+    /** 450 V at 80 mA are 36 W of the 30 that a 6L6GC may have. */
+    @Test
+    void noSettingGoesOverTheRating() {
+        RunEntries entries = RunningApplication.bean(RunEntries.class);
+        entries.enter(run, "tick all", "", true);
+        entries.enter(run, "V1 30mV V2 31mV; plate 450", "", true);
+
+        HttpResponse<String> hot = post(
+                "/runs/" + run + "/blind", Map.of("line0", "V1 30mV", "line1", "V1 80mV V2 78mV", "kind", "marks"));
+
+        assertThat(hot.statusCode()).isEqualTo(422);
+        assertThat(hot.body()).contains("V1 would stand at 1", "V1 80mV V2 78mV");
+    }
 }
