@@ -95,7 +95,7 @@ public record Circuit(
      * @param ohms of windings and choke, ohm
      * @param bend V/A^(2/3)
      * @param otherAmps of the rest of the amp, A
-     * @param screenOhms between the plates' supply and the screens', ohm
+     * @param screenOhms between the plates' supply and the screens', from which the rest of the amp is fed too, ohm
      */
     public record Supply(double source, double ohms, double bend, double otherAmps, double screenOhms) {
 

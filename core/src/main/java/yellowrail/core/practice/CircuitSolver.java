@@ -65,7 +65,7 @@ public final class CircuitSolver {
                             0.4 * plate)
                     : 0;
             point = currents(plate, screenVolts, grids, emission, lift);
-            double through = 0;
+            double through = circuit.supply().otherAmps();
             for (double amps : point.screenAmps()) {
                 through += amps;
             }

@@ -1,5 +1,6 @@
 package yellowrail.core.practice;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Random;
@@ -35,6 +36,9 @@ public final class PracticeOutput {
     private static final double CARD_NOISE = 4e-6;
 
     private static final double CARD_BEND = 2e-5;
+    /** A ramp and what the transformer makes of it, s. */
+    private static final double MARGIN = 0.09;
+
     private static final int BITS = 24;
     private static final int METER_DIGITS = 4;
 
@@ -103,9 +107,11 @@ public final class PracticeOutput {
         return Figures.rounded(most, METER_DIGITS);
     }
 
-    /** As the card hears it, of full scale; clipped at it. */
+    /** As the card hears it, of full scale; clipped at it. It records when the signal has come up until it goes. */
     public double[] heard(TestSignal signal, int perSecond) {
-        double[] heard = volts(signal, perSecond);
+        double[] played = volts(signal, perSecond);
+        int ramp = (int) Math.round(MARGIN * perSecond);
+        double[] heard = Arrays.copyOfRange(played, ramp, played.length - ramp);
         Random chance = new Random(seed + 1);
         for (int i = 0; i < heard.length; i++) {
             double sample = heard[i] / FULL_SCALE;

@@ -118,10 +118,11 @@ final class PushPullTransfer {
     /** Where the screens stand on these plate volts. */
     private Slow withScreens(double plate, double peak) {
         double ohms = circuit.supply().screenOhms();
+        double other = circuit.supply().otherAmps();
         return new Slow(
                 plate,
                 Root.between(
-                        screen -> plate - ohms * mean(new Slow(plate, screen), peak, Sides::screens) - screen,
+                        screen -> plate - ohms * (other + mean(new Slow(plate, screen), peak, Sides::screens)) - screen,
                         0.1 * plate,
                         plate,
                         SETTLED));

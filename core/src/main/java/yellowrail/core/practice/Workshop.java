@@ -207,7 +207,7 @@ public final class Workshop {
                 0);
         return new Circuit(
                 tubes,
-                new Circuit.Supply(source, ohms, 8, 0.015, 400 + 300 * chance.nextDouble()),
+                new Circuit.Supply(source, ohms, 8, 0.015, 130 + 100 * chance.nextDouble()),
                 bias,
                 1,
                 exercise == Exercise.SHARED_RESISTOR ? 2 : 1,

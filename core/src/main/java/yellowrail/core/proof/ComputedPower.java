@@ -34,6 +34,9 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
     /** Screens farther below have a supply of their own. */
     private static final double NEAR = 0.15;
 
+    /** Of a preamplifier and a phase splitter, where nothing is on the sheet, A. */
+    private static final double USUAL_REST = 0.01;
+
     private static final int STEPS = 64;
     private static final int ROUNDS = 4;
     private static final double[] PARTS = {0.1, 0.16, 0.25, 0.35, 0.45, 0.55, 0.65, 0.75, 0.83, 0.9, 0.95};
@@ -57,19 +60,21 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
         return stage.mainType()
                 .flatMap(type -> TubeModels.published().of(type).map(known -> {
                     AmpStage amp = AmpStage.of(then.sheet(), read, type, known.model());
-                    return of(amp.stage(), sag, amp.assumed());
+                    double other = then.sheet().supply().otherAmps().orElse(USUAL_REST);
+                    return of(amp.stage(), sag, other, amp.assumed());
                 }));
     }
 
     /**
-     * Screens a little below the plates hang on the same supply behind a resistor or a choke: its resistance is what
-     * drops that little by their idle current, and they fall with the plates as well, as if their own supply had just
-     * the resistance for that at full drive.
+     * Screens a little below the plates hang on the same supply behind a resistor or a choke, from which the rest of
+     * the amp is fed too: its resistance is what drops that little by both currents, and the screens fall with the
+     * plates as well, as if their own supply had just the resistance for that at full drive.
      *
      * @param stiff the stage on supplies that do not sag
+     * @param other what the rest of the amp draws behind the screens, A
      */
-    public static ComputedPower of(OutputStage stiff, double sag, List<StageFinding> assumed) {
-        double behind = behind(stiff);
+    public static ComputedPower of(OutputStage stiff, double sag, double other, List<StageFinding> assumed) {
+        double behind = behind(stiff, other);
         double screens = behind;
         for (int round = 0; round < ROUNDS && sag > 0 && stiff.tap() == 0; round++) {
             Performance at = new FullDrive(stiff.sagging(sag, screens), STEPS).compute();
@@ -90,11 +95,11 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
                 assumed);
     }
 
-    private static double behind(OutputStage stage) {
+    private static double behind(OutputStage stage, double other) {
         double drop = stage.plateVolts() - stage.screenVolts();
         return stage.tap() > 0 || drop > NEAR * stage.plateVolts()
                 ? 0
-                : Math.max(0, drop) / (stage.tubes() * Idle.of(stage).screenAmps());
+                : Math.max(0, drop) / (other + stage.tubes() * Idle.of(stage).screenAmps());
     }
 
     /** Where it clips, W, as sure as a model is of it. */

@@ -61,7 +61,8 @@ class PracticeOutputTest {
                 OutputStage.Bias.fixed(0),
                 bench.sheet().fittings().loadOhms().orElseThrow());
         double mean = (idle.plateAmps()[0] + idle.plateAmps()[1]) / 2;
-        ComputedPower computed = ComputedPower.of(AmpStage.atIdle(stage, mean, false), sag(seed, pot), List.of());
+        ComputedPower computed =
+                ComputedPower.of(AmpStage.atIdle(stage, mean, false), sag(seed, pot), 0.015, List.of());
         SteppedTone stepped = SteppedTone.of(
                         bench.output().heard(TestSignal.levels(1000, 0.25, 0.8, 32, 0.5), RATE), RATE, 60, BAND)
                 .orElseThrow();

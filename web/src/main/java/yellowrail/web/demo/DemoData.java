@@ -125,19 +125,20 @@ class DemoData implements ApplicationRunner {
     /** A watt and the onset of clipping, heard by a sound card of which a meter tells the scale. */
     private void prove(long amp) {
         Run run = runs.newestOf(amp).orElseThrow();
+        DemoRecordings heard = new DemoRecordings();
         OptionalDouble load = OptionalDouble.of(8);
         proofs.keep(
                 run,
-                "one-watt.wav",
-                DemoRecordings.tone(0.1, 60, 1),
+                "steps.wav",
+                heard.wav(heard.steps()),
                 60,
-                new ProveService.Told("36 mA, 1 W", load, OptionalDouble.of(2.83)));
+                new ProveService.Told("36 mA, step by step", load, OptionalDouble.empty()));
         proofs.keep(
                 run,
-                "onset.wav",
-                DemoRecordings.tone(0.46, 60, 2),
+                "one-watt.wav",
+                heard.wav(heard.tone()),
                 60,
-                new ProveService.Told("36 mA, onset of clipping", load, OptionalDouble.empty()));
+                new ProveService.Told("36 mA, 1 W", load, OptionalDouble.of(heard.volts(heard.tone()))));
     }
 
     /** Half an hour of a pair of which one creeps by half a percent a minute. */

@@ -1,43 +1,57 @@
 package yellowrail.web.demo;
 
-import java.util.Random;
+import java.util.stream.LongStream;
+import yellowrail.core.practice.Bench;
+import yellowrail.core.practice.Exercise;
+import yellowrail.core.practice.PracticeOutput;
+import yellowrail.core.practice.Workshop;
 import yellowrail.core.signal.TestSignal;
-import yellowrail.core.wav.WavWriter;
 
-/** What a made-up sound card heard of a made-up amp: a tone that bends and flattens, hum, noise. */
+/** What a sound card heard of the first amp of the demo, for which a practice amp of its type stands in. */
 final class DemoRecordings {
 
+    private static final String TYPE = "6L6GC";
     private static final int RATE = 48_000;
-    private static final double SECONDS = 4;
-    private static final int BITS = 24;
-    /** Of full scale. */
-    private static final double FLAT = 0.5;
+    private static final double IDLE = 0.0352;
+    private static final double KNOB = 0.005;
+    private static final double WARM = 600;
+    private static final double QUIETEST = 0.05;
+    private static final double LOUDEST = 0.62;
 
-    private static final double BEND = 0.02;
-    private static final double HUM = 4e-5;
-    private static final double NOISE = 6e-6;
+    private final PracticeOutput output = set().output();
 
-    private DemoRecordings() {}
-
-    /** @param peak of full scale, before it flattens */
-    static byte[] tone(double peak, double mains, long seed) {
-        double[] samples = TestSignal.sine(1000, peak, SECONDS).samples(RATE);
-        Random random = new Random(seed);
-        int ramp = (int) (TestSignal.RAMP * RATE);
-        double[] heard = new double[samples.length - 2 * ramp];
-        for (int i = 0; i < heard.length; i++) {
-            double sample = samples[i + ramp];
-            double turn = 2 * Math.PI * mains * i / RATE;
-            heard[i] = FLAT * flattened(sample / FLAT)
-                    + BEND * sample * sample
-                    + HUM * (Math.sin(turn) + 2 * Math.sin(2 * turn + 1) + 0.4 * Math.sin(4 * turn))
-                    + NOISE * random.nextGaussian();
+    /** Turned up until it idles like the amp of the demo. */
+    private static Bench set() {
+        Workshop workshop = LongStream.iterate(1, seed -> seed + 4_000_000_007L)
+                .mapToObj(seed -> new Workshop(Exercise.NOTHING_WRONG, seed))
+                .filter(each -> each.sheet("", "").tubeType().equals(TYPE))
+                .findFirst()
+                .orElseThrow();
+        Bench bench = workshop.bench();
+        bench.power(true);
+        bench.advance(WARM);
+        for (double knob = 0; knob < 1 && bench.idle().cathodeAmps(0) < IDLE; knob += KNOB) {
+            bench.turn(0, knob);
         }
-        return WavWriter.write(heard, RATE, BITS, seed);
+        return bench;
     }
 
-    /** Straight at first, flat at 1. */
-    private static double flattened(double x) {
-        return x / Math.pow(1 + Math.pow(x, 8), 0.125);
+    /** A tone of about a watt. */
+    TestSignal tone() {
+        return TestSignal.sine(1000, 0.082, 4);
+    }
+
+    /** From half a watt into clipping. */
+    TestSignal steps() {
+        return TestSignal.levels(1000, QUIETEST, LOUDEST, 36, 0.6);
+    }
+
+    byte[] wav(TestSignal signal) {
+        return output.wav(signal, RATE);
+    }
+
+    /** What a meter at the load reads, RMS. */
+    double volts(TestSignal signal) {
+        return output.read(signal, RATE);
     }
 }

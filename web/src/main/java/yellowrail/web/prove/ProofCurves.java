@@ -7,8 +7,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import yellowrail.core.chart.Point;
 import yellowrail.core.proof.ByCard;
 import yellowrail.core.tone.CardScale;
@@ -23,6 +21,7 @@ final class ProofCurves {
     private static final int MOST = 6;
 
     private static final double MIDDLE = 1000;
+    private static final int LONGEST_NAME = 17;
 
     private final Words words;
     private final Optional<CardScale> card;
@@ -43,9 +42,10 @@ final class ProofCurves {
         List<Drawn> band = new ArrayList<>();
         for (Kept kept : newest(recordings)) {
             List<HeardDocument.Step> steps = kept.figures().steps();
-            String name = Stream.of(idle.apply(kept), kept.heard().setting())
-                    .filter(each -> !each.isBlank())
-                    .collect(Collectors.joining(", "));
+            String name = shortened(
+                    kept.heard().setting().isBlank()
+                            ? idle.apply(kept)
+                            : kept.heard().setting());
             if (HeardFigures.heard(kept).isByLevel()) {
                 ByCard.Known known = HeardFigures.known(kept, card);
                 boolean watts = ByCard.watts(1, known).isPresent();
@@ -90,6 +90,10 @@ final class ProofCurves {
             views.add(CurvesView.ofLevel(words.message("page.prove.level-by-tone"), band));
         }
         return views;
+    }
+
+    private static String shortened(String name) {
+        return name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME - 1) + "\u2026" : name;
     }
 
     private static List<Kept> newest(List<Kept> recordings) {

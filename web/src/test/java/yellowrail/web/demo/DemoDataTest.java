@@ -110,7 +110,9 @@ class DemoDataTest {
         String run = Visitor.location(
                 visitor.get("/amps/" + byName.get("Bogbean pair").id() + "/run"));
         Document proof = visitor.page(run.replaceAll("\\?.*", "") + "/proof");
-        assertThat(proof.select("table tbody th").eachText()).containsExactly("36 mA, 1 W", "36 mA, onset of clipping");
+        assertThat(proof.select(".recordings tbody th").eachText())
+                .containsExactly("36 mA, step by step", "36 mA, 1 W");
+        assertThat(proof.select(".curves path.measured")).hasSize(1);
         assertThat(proof.select(".most").text()).endsWith(" W");
         assertThat(proof.select(".notes")).isEmpty();
     }
