@@ -12,6 +12,7 @@ const panel = document.getElementById("recorder");
 const file = document.getElementById("file");
 const button = document.getElementById("record");
 const told = document.getElementById("heard");
+const live = document.getElementById("live");
 
 /** What is recorded just now. */
 let going = null;
@@ -52,6 +53,45 @@ function show(recording) {
   told.textContent = `${seconds} s · ${peak}`;
 }
 
+const DIGITS = 3;
+const figure = (value, unit) => value === null || value === undefined ? [] : [`${Number(value.toPrecision(DIGITS))} ${unit}`];
+
+/** What the server makes of the newest block; one that is not answered yet is not followed by another. */
+async function ask(recording) {
+  if (recording.asking) {
+    return;
+  }
+  recording.asking = true;
+  const begun = performance.now();
+  const query = new URLSearchParams({ mainsHertz: panel.dataset.mains });
+  const load = document.getElementById("load").value;
+  if (panel.dataset.scale && Number(load) > 0) {
+    query.set("fullScaleVolts", panel.dataset.scale);
+    query.set("loadOhms", load);
+  }
+  try {
+    const answer = await fetch("/api/spectrum?" + query, {
+      method: "POST", headers: { "Content-Type": "audio/wav" }, body: wav(newest(recording), recording.rate)
+    });
+    const tone = answer.ok ? (await answer.json()).channels.find(each => each.fundamentalHertz) : null;
+    if (going === recording) {
+      live.textContent = tone
+        ? [...figure(tone.watts, "W"), ...figure(tone.thdPercent, "% THD"), ...figure(tone.fundamentalHertz, "Hz")].join(" · ")
+        : panel.dataset.noTone;
+      performance.measure("live", { start: begun });
+    }
+  } catch {
+    live.textContent = "";
+  }
+  recording.asking = false;
+}
+
+/** The newest blocks of each channel. */
+function newest(recording) {
+  const count = Math.ceil(SHOWN_SECONDS * recording.rate / recording.channels[0].at(-1).length);
+  return recording.channels.map(blocks => blocks.slice(-count));
+}
+
 function heard(recording, blocks) {
   recording.passed += blocks[0].length;
   if (recording.passed < SETTLES_SECONDS * recording.rate) {
@@ -67,6 +107,7 @@ function heard(recording, blocks) {
   }
   if (recording.frames - recording.shown > SHOWN_SECONDS * recording.rate) {
     show(recording);
+    ask(recording);
     recording.shown = recording.frames;
     recording.peak = 0;
   }
@@ -109,6 +150,7 @@ function end(why) {
   going = null;
   recording.stream.getTracks().forEach(track => track.stop());
   recording.context.close();
+  live.textContent = "";
   button.textContent = panel.dataset.start;
   button.setAttribute("aria-pressed", "false");
   if (!recording.channels) {

@@ -36,4 +36,18 @@ public sealed interface ProofFinding extends Finding {
     record MoreThanComputed(
             @In(Unit.WATT) double computed,
             @In(value = Unit.WATT, plusMinus = true) double apart) implements ProofFinding {}
+
+    /** Hum at twice the mains' frequency leads. */
+    record MostlyRipple(
+            @In(Unit.MILLIVOLT) double ripple,
+            @In(Unit.MILLIVOLT) double hum) implements ProofFinding {}
+
+    /** Hum at the mains' frequency leads. */
+    record MostlyMains(
+            @In(Unit.MILLIVOLT) double hum,
+            @In(Unit.MILLIVOLT) double ripple) implements ProofFinding {}
+
+    record BothHums(
+            @In(Unit.MILLIVOLT) double hum,
+            @In(Unit.MILLIVOLT) double ripple) implements ProofFinding {}
 }

@@ -135,9 +135,13 @@ public record ProofLine(What what, Map<Role, Figure> figures, boolean scope) {
         };
     }
 
-    /** What an entry of the log says; empty where it is of something else. */
+    /** What an entry of the log says; empty where it is of something else, or of a form that is not read any more. */
     public static Optional<ProofLine> of(Entry entry) {
-        return entry.kind() == ReadingKind.PROOF ? Optional.of(parse(entry.words())) : Optional.empty();
+        try {
+            return entry.kind() == ReadingKind.PROOF ? Optional.of(parse(entry.words())) : Optional.empty();
+        } catch (BadEntryException e) {
+            return Optional.empty();
+        }
     }
 
     /** @throws BadEntryException if it lacks what its first word needs, or holds what nobody measures */

@@ -114,4 +114,11 @@ class ProofLineTest {
                 .extracting(Entry::kind)
                 .containsExactly(ReadingKind.PLATE, ReadingKind.PROOF, ReadingKind.MAINS);
     }
+
+    @Test
+    void whatCannotBeReadAnyMoreSaysNothing() {
+        assertThat(ProofLine.of(Entry.said(ReadingKind.PROOF, "", "clips of old")))
+                .isEmpty();
+        assertThat(ProofLine.of(Entry.said(ReadingKind.NOTE, "", "hum 2.4mV"))).isEmpty();
+    }
 }

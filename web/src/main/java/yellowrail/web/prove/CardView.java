@@ -11,11 +11,12 @@ import yellowrail.web.words.Words;
  *
  * @param scale what full scale is, in a sentence
  * @param holds whether the readings beside the recordings agree
+ * @param full peak V at the amp; blank where nobody told
  * @param pad the divider to solder, in a sentence
  * @param series its first resistor
  * @param across its second
  */
-record CardView(String scale, boolean holds, String pad, String series, String across) {
+record CardView(String scale, boolean holds, String full, String pad, String series, String across) {
 
     /** What hobby amps seldom pass. */
     private static final double WATTS = 60;
@@ -31,6 +32,7 @@ record CardView(String scale, boolean holds, String pad, String series, String a
                                 Figures.percent(card.apart())))
                         .orElseGet(() -> words.message("page.prove.no-scale")),
                 scale.map(CardScale::holds).orElse(true),
+                scale.map(card -> Figures.plain(card.volts())).orElse(""),
                 words.message(
                         "page.prove.pad",
                         Figures.resistance(pad.series()),

@@ -14,10 +14,12 @@ import yellowrail.core.chart.Point;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.proof.ByHand;
 import yellowrail.core.proof.ComputedPower;
+import yellowrail.core.proof.HumHunt;
 import yellowrail.core.proof.Measured;
 import yellowrail.core.proof.ProofArithmetic;
 import yellowrail.core.proof.ProofConditions;
 import yellowrail.core.proof.ProofFinding;
+import yellowrail.core.proof.ProofGrid;
 import yellowrail.core.proof.ProofKind;
 import yellowrail.core.proof.ProofSettings;
 import yellowrail.core.proof.ProofSettings.Proven;
@@ -81,6 +83,8 @@ public class ProofSheetService {
         return new SheetView(
                 shown.stream().map(this::setting).toList(),
                 rows(rows, shown),
+                newest(shown).flatMap(HumHunt::of).map(words::say).orElse(""),
+                newest(shown).map(figures -> GridView.of(ProofGrid.of(figures), run, proofWords, words)),
                 new ProofCurves(
                                 words,
                                 card,
@@ -88,6 +92,10 @@ public class ProofSheetService {
                                         shown, parted.numberAt(recording.at().toInstant())))
                         .of(kept, shown.stream().flatMap(this::curve).toList()),
                 new TypedLines(words, clock).newest(typed));
+    }
+
+    private static Optional<List<Measured>> newest(List<Then> shown) {
+        return shown.stream().map(each -> each.proven().figures()).reduce((one, later) -> later);
     }
 
     /** Of the supply by this run's own readings, ohm; 0 where they make no line. */

@@ -200,6 +200,7 @@ class ProveController {
                         Rail.ofRun(id, amp.sheet().name(), Station.PROVE, stations.progress(id, amp.sheet()), words))
                 .addObject("runId", id)
                 .addObject("open", run.isOpen())
+                .addObject("mainsHertz", mains(run))
                 .addObject("practice", run.isOpen() && run.isPractice())
                 .addObject("form", shown.map(each -> filled(form, each)).orElse(form))
                 .addObject("faults", faults)

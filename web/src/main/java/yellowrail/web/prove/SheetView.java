@@ -1,16 +1,25 @@
 package yellowrail.web.prove;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What of an amp is proven: settings side by side, and what was typed.
  *
  * @param settings one column each
  * @param rows one for each question
+ * @param hum what it points at; blank where nothing was recorded
+ * @param grid what of the newest setting is measured and what is not yet
  * @param curves of what was recorded step by step
  * @param typed the newest first
  */
-record SheetView(List<Setting> settings, List<Row> rows, List<CurvesView> curves, List<Typed> typed) {
+record SheetView(
+        List<Setting> settings,
+        List<Row> rows,
+        String hum,
+        Optional<GridView> grid,
+        List<CurvesView> curves,
+        List<Typed> typed) {
 
     /**
      * @param idle of its tubes

@@ -46,6 +46,8 @@ class NewcomerTest extends BrowserTest {
         Page page = chromium.phone(RunningApplication.url());
         page.navigate("/amps/new");
         page.getByLabel("Name").first().fill("Round-leaved");
+        // Until it is drawn the button still moves down the page.
+        assertThat(page.locator("#drawn svg").first()).isVisible();
         page.getByText("Save the sheet").tap();
         page.getByText("To the run").tap();
         page.locator("#line").fill("V1 36.4 V2 33.9 plate 430");

@@ -61,6 +61,8 @@ class RecordDayTest {
             page.locator("#record").click();
             assertThat(page.locator("#record")).hasText("Stop");
             assertThat(page.locator("#heard")).containsText(Pattern.compile("^[2-9]\\.\\d s \u00b7 -\\d"));
+            assertThat(page.locator("#live"))
+                    .hasText(Pattern.compile("^(2\\.9|3\\.?|3\\.0)\\d* % THD \u00b7 1000 Hz$"));
             page.locator("#record").click();
             assertThat(page.locator("#measure")).isFocused();
             page.locator("#setting").fill("recorded");
