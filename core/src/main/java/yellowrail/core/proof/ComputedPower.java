@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Estimate;
+import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.Idle;
@@ -49,7 +50,7 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
     /**
      * @param then the amp
      * @param sag of its supply by the run's own readings, ohm; 0 where it is not known
-     * @return empty where the idle was not read, or the tubes have no model
+     * @return empty where the idle was not read, or the tubes have no model, or it does not settle
      */
     public static Optional<ComputedPower> of(Snapshot then, double sag) {
         StageIdle stage = StageIdle.of(then);
@@ -57,12 +58,16 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
         if (read.plateAmps().isEmpty() || !stage.isOfOneType()) {
             return Optional.empty();
         }
-        return stage.mainType()
-                .flatMap(type -> TubeModels.published().of(type).map(known -> {
-                    AmpStage amp = AmpStage.of(then.sheet(), read, type, known.model());
-                    double other = then.sheet().supply().otherAmps().orElse(USUAL_REST);
-                    return of(amp.stage(), sag, other, amp.assumed());
-                }));
+        double other = then.sheet().supply().otherAmps().orElse(USUAL_REST);
+        try {
+            return stage.mainType()
+                    .flatMap(type -> TubeModels.published().of(type).map(known -> {
+                        AmpStage amp = AmpStage.of(then.sheet(), read, type, known.model());
+                        return of(amp.stage(), sag, other, amp.assumed());
+                    }));
+        } catch (UnsettledException e) {
+            return Optional.empty();
+        }
     }
 
     /**
@@ -88,6 +93,7 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
                 .toList();
         return new ComputedPower(
                 rising.stream()
+                        .filter(at -> at.powerWatts() > 0 && at.distortion() > 0)
                         .map(at -> new Point(at.powerWatts(), at.distortion()))
                         .toList(),
                 rising.get(rising.size() - 1).clipping().watts(),

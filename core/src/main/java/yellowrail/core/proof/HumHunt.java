@@ -12,17 +12,30 @@ public final class HumHunt {
     /** So much stronger leads. */
     private static final double LEADS = 2;
 
+    /** Less is no cause to hunt, V RMS at the load. */
+    private static final double QUIET = 1e-3;
+
     private HumHunt() {}
 
-    /** @param figures of one setting, oldest first; only a recording parts the two */
+    /**
+     * @param figures of one setting, oldest first; only a recording parts the two
+     * @return empty where that is not known, or both are quiet
+     */
     public static Optional<ProofFinding> of(List<Measured> figures) {
-        return last(figures, ProofKind.HUM)
-                .flatMap(hum -> last(figures, ProofKind.RIPPLE)
-                        .map(ripple -> ripple > LEADS * hum
-                                ? new ProofFinding.MostlyRipple(ripple, hum)
-                                : hum > LEADS * ripple
-                                        ? new ProofFinding.MostlyMains(hum, ripple)
-                                        : new ProofFinding.BothHums(hum, ripple)));
+        Optional<Double> hum = last(figures, ProofKind.HUM);
+        Optional<Double> ripple = last(figures, ProofKind.RIPPLE);
+        return hum.isEmpty() || ripple.isEmpty() || Math.max(hum.get(), ripple.get()) < QUIET
+                ? Optional.empty()
+                : Optional.of(told(hum.get(), ripple.get()));
+    }
+
+    private static ProofFinding told(double hum, double ripple) {
+        if (ripple > LEADS * hum) {
+            return new ProofFinding.MostlyRipple(ripple, hum);
+        }
+        return hum > LEADS * ripple
+                ? new ProofFinding.MostlyMains(hum, ripple)
+                : new ProofFinding.BothHums(hum, ripple);
     }
 
     private static Optional<Double> last(List<Measured> figures, ProofKind kind) {

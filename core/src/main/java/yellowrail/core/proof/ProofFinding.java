@@ -39,15 +39,18 @@ public sealed interface ProofFinding extends Finding {
 
     /** Hum at twice the mains' frequency leads. */
     record MostlyRipple(
-            @In(Unit.MILLIVOLT) double ripple,
-            @In(Unit.MILLIVOLT) double hum) implements ProofFinding {}
+            @In(value = Unit.MILLIVOLT, decimals = 2) double ripple,
+            @In(value = Unit.MILLIVOLT, decimals = 2) double hum)
+            implements ProofFinding {}
 
     /** Hum at the mains' frequency leads. */
     record MostlyMains(
-            @In(Unit.MILLIVOLT) double hum,
-            @In(Unit.MILLIVOLT) double ripple) implements ProofFinding {}
+            @In(value = Unit.MILLIVOLT, decimals = 2) double hum,
+            @In(value = Unit.MILLIVOLT, decimals = 2) double ripple)
+            implements ProofFinding {}
 
     record BothHums(
-            @In(Unit.MILLIVOLT) double hum,
-            @In(Unit.MILLIVOLT) double ripple) implements ProofFinding {}
+            @In(value = Unit.MILLIVOLT, decimals = 2) double hum,
+            @In(value = Unit.MILLIVOLT, decimals = 2) double ripple)
+            implements ProofFinding {}
 }

@@ -1,11 +1,9 @@
 package yellowrail.core.proof;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 
 /**
  * What a proof asks for and what of it is there: distortion at small, middling and large power, at a low, a middle and
@@ -21,8 +19,6 @@ public record ProofGrid(List<Row> rows) {
     /** A tone or a power that is off by no more answers. */
     private static final double NEAR = 1.5;
 
-    private static final Set<ProofKind> DISTORTIONS = Set.of(ProofKind.DISTORTION, ProofKind.DISTORTION_AND_NOISE);
-
     /**
      * @param watts empty for where it clips
      * @param cells one for each tone
@@ -33,34 +29,34 @@ public record ProofGrid(List<Row> rows) {
         rows = List.copyOf(rows);
     }
 
-    /** @param figures of one setting, oldest first; the newest answer counts */
+    /**
+     * @param figures of one setting, oldest first; the newest answer counts, distortion alone before that with noise
+     */
     public static ProofGrid of(List<Measured> figures) {
         List<Row> rows = new ArrayList<>();
-        Arrays.stream(POWERS)
-                .forEach(watts -> rows.add(new Row(
-                        OptionalDouble.of(watts),
-                        TONES.stream()
-                                .map(hertz -> answer(
-                                        figures.stream()
-                                                .filter(each -> DISTORTIONS.contains(each.kind())
-                                                        && isNear(each.at().watts(), watts))
-                                                .toList(),
-                                        hertz))
-                                .toList())));
+        for (double watts : POWERS) {
+            List<Measured> there = figures.stream()
+                    .filter(each -> isNear(each.at().watts(), watts))
+                    .toList();
+            rows.add(new Row(
+                    OptionalDouble.of(watts),
+                    TONES.stream()
+                            .map(hertz -> answer(there, ProofKind.DISTORTION, hertz)
+                                    .or(() -> answer(there, ProofKind.DISTORTION_AND_NOISE, hertz)))
+                            .toList()));
+        }
         rows.add(new Row(
                 OptionalDouble.empty(),
                 TONES.stream()
-                        .map(hertz -> answer(
-                                figures.stream()
-                                        .filter(each -> each.kind() == ProofKind.FULL_POWER)
-                                        .toList(),
-                                hertz))
+                        .map(hertz -> answer(figures, ProofKind.FULL_POWER, hertz))
                         .toList()));
         return new ProofGrid(rows);
     }
 
-    private static Optional<Measured> answer(List<Measured> figures, double hertz) {
-        return figures.stream().filter(each -> isNear(each.at().hertz(), hertz)).reduce((one, later) -> later);
+    private static Optional<Measured> answer(List<Measured> figures, ProofKind kind, double hertz) {
+        return figures.stream()
+                .filter(each -> each.kind() == kind && isNear(each.at().hertz(), hertz))
+                .reduce((one, later) -> later);
     }
 
     private static boolean isNear(OptionalDouble value, double asked) {

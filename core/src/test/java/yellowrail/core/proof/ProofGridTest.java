@@ -32,6 +32,22 @@ class ProofGridTest {
         assertThat(ProofGrid.of(List.of()).missing()).isEqualTo(12);
     }
 
+    @Test
+    void distortionAloneComesBeforeDistortionWithNoise() {
+        List<Measured> both = typed("thd 0.7% 1W 1k", "thd+n 0.9% 1W 1k");
+
+        assertThat(ProofGrid.of(both).rows().get(1).cells().get(1).orElseThrow().kind())
+                .isEqualTo(ProofKind.DISTORTION);
+        assertThat(ProofGrid.of(both.subList(1, 2))
+                        .rows()
+                        .get(1)
+                        .cells()
+                        .get(1)
+                        .orElseThrow()
+                        .kind())
+                .isEqualTo(ProofKind.DISTORTION_AND_NOISE);
+    }
+
     private static Measured heard(ProofKind kind, double volts) {
         OptionalDouble none = OptionalDouble.empty();
         return new Measured(
@@ -53,6 +69,9 @@ class ProofGridTest {
         assertThat(HumHunt.of(Stream.concat(typed("hum 2.4mV").stream(), Stream.of(heard(ProofKind.RIPPLE, 5e-3)))
                         .toList()))
                 .as("a meter reads both at once")
+                .isEmpty();
+        assertThat(HumHunt.of(List.of(heard(ProofKind.HUM, 2e-4), heard(ProofKind.RIPPLE, 9e-4))))
+                .as("quiet enough")
                 .isEmpty();
     }
 }

@@ -222,6 +222,7 @@ public class ProofSheetService {
     /** What the load line has for the idle of a setting, as it is drawn. */
     private Stream<CurvesView.Drawn> curve(Then each) {
         return each.computed().stream()
+                .filter(power -> !power.rising().isEmpty())
                 .map(power -> new CurvesView.Drawn(
                         words.message(
                                 "page.prove.computed-of",

@@ -48,6 +48,6 @@ record SheetView(
     public record Typed(String at, String line, String says, String lacks) {}
 
     public boolean isEmpty() {
-        return typed.isEmpty() && rows.isEmpty();
+        return typed.isEmpty() && rows.isEmpty() && curves.isEmpty();
     }
 }
