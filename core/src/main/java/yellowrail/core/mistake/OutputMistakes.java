@@ -20,10 +20,7 @@ import yellowrail.core.timeline.Occupant;
 /** What comes out of an amp and cannot. */
 final class OutputMistakes {
 
-    /**
-     * Watts out for a watt of plate rating. A square wave of ideal class B leaves next to nothing in the plates; five
-     * is beyond what any amp for sound was built to.
-     */
+    /** Watts out for a watt of plate rating: ideal class B makes 3.7 of a sine, and no amp is ideal. */
     private static final double MOST = 4;
     /** An amp that hums so is broken, V. */
     private static final double MUCH_HUM = 0.3;

@@ -89,9 +89,21 @@ public final class PracticeOutput {
         return noisy(banded(out, perSecond), turn, phase, chance);
     }
 
-    /** What a meter at the load reads of the loudest step, RMS, to a thousandth of itself. */
-    public double read(TestSignal signal, int perSecond) {
+    /**
+     * A signal that was played.
+     *
+     * @param wav what the card heard of it
+     * @param volts what a meter at the load read of its loudest step, RMS
+     */
+    public record Played(byte[] wav, double volts) {}
+
+    public Played play(TestSignal signal, int perSecond) {
         double[] volts = volts(signal, perSecond);
+        return new Played(
+                WavWriter.write(heard(volts, perSecond), perSecond, BITS, seed + 2), read(volts, signal, perSecond));
+    }
+
+    private static double read(double[] volts, TestSignal signal, int perSecond) {
         int step = (int) Math.round(signal.seconds() * perSecond);
         int ramp = (int) Math.round(TestSignal.RAMP * perSecond);
         double most = 0;
@@ -109,7 +121,10 @@ public final class PracticeOutput {
 
     /** As the card hears it, of full scale; clipped at it. It records when the signal has come up until it goes. */
     public double[] heard(TestSignal signal, int perSecond) {
-        double[] played = volts(signal, perSecond);
+        return heard(volts(signal, perSecond), perSecond);
+    }
+
+    private double[] heard(double[] played, int perSecond) {
         int ramp = (int) Math.round(MARGIN * perSecond);
         double[] heard = Arrays.copyOfRange(played, ramp, played.length - ramp);
         Random chance = new Random(seed + 1);
@@ -119,11 +134,6 @@ public final class PracticeOutput {
             heard[i] = Math.max(-1, Math.min(1, sample));
         }
         return heard;
-    }
-
-    /** The same as a WAV file. */
-    public byte[] wav(TestSignal signal, int perSecond) {
-        return WavWriter.write(heard(signal, perSecond), perSecond, BITS, seed + 2);
     }
 
     private PushPullTransfer.Curve curve(TestSignal signal, int step) {

@@ -15,7 +15,7 @@ final class PushPullTransfer {
 
     /** What of the drive is left where a grid conducts. */
     private static final double PAST_ZERO = 0.02;
-    /** Odd, so that no drive is one of them. */
+    /** Odd, so that no drive at all is one of them. */
     private static final int POINTS = 301;
 
     private static final int PHASES = 32;

@@ -17,10 +17,10 @@ import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.bias.wiring.BiasSupply;
 import yellowrail.core.root.Root;
+import yellowrail.core.stage.AmpStage;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.PentodeModel;
-import yellowrail.core.tube.model.PublishedOperation;
 import yellowrail.core.tube.model.TubeModels;
 
 /** Builds the practice amp of an exercise: the seed decides type, tubes and supply, the exercise what is wrong. */
@@ -28,7 +28,6 @@ public final class Workshop {
 
     private static final List<String> TYPES = List.of("6L6GC", "EL34", "6550A", "5881");
     private static final double REFERENCE = 120;
-    private static final double USUAL_LOAD = 6600;
     private static final double LOW_MAINS = -0.08;
     private static final double WANDER = 0.008;
     private static final double MISMATCH = 0.20;
@@ -83,18 +82,9 @@ public final class Workshop {
                 .withPots(List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, false)))
                 .at(REFERENCE, usual.settleMinutes())
                 .with(supply)
-                .with(usual.fittings().with(OptionalDouble.of(load()), iron))
+                .with(usual.fittings().with(OptionalDouble.of(AmpStage.usualLoad(type, true)), iron))
                 .with(new Accepted(OptionalDouble.of(source + ROOM), OptionalDouble.of(source + ROOM)))
                 .with(Optional.of(biasSupply()));
-    }
-
-    /** Plate to plate, as it was published for the type. */
-    private double load() {
-        return PublishedOperation.all().stream()
-                .filter(operation -> operation.type().equals(type.name()) && operation.pushPull())
-                .mapToDouble(PublishedOperation::loadOhms)
-                .findFirst()
-                .orElse(USUAL_LOAD);
     }
 
     /**

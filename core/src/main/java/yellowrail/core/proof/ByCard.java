@@ -11,6 +11,7 @@ import yellowrail.core.proof.Measured.Conditions;
 import yellowrail.core.quantity.Estimate;
 import yellowrail.core.tone.ClippingPoint;
 import yellowrail.core.tone.ClippingPoint.Point;
+import yellowrail.core.tone.SteppedTone;
 
 /**
  * What a sound card heard, as figures. Volts and watts only where a meter told once what full scale of the card is, and
@@ -59,7 +60,6 @@ public record ByCard(
     private static final double PLAYED = 0.05;
 
     private static final double ON_THE_MAINS = 0.005;
-    private static final double SAME_TONE = 1.02;
     private static final double[] MARKS = {0.01, 0.03, 0.1};
     private static final double[] ASKED_WATTS = {0.1, 1, 10};
     private static final double[] ASKED_HERTZ = {50, 100, 1000, 10_000};
@@ -80,8 +80,7 @@ public record ByCard(
 
     /** Whether the level goes and the frequency stands. */
     public boolean isByLevel() {
-        double least = steps.stream().mapToDouble(Step::hertz).min().orElse(hertz);
-        return steps.stream().allMatch(step -> step.hertz() < SAME_TONE * least);
+        return SteppedTone.isOneTone(steps.stream().mapToDouble(Step::hertz));
     }
 
     /** Watts of a level; empty where scale or load is not known. */

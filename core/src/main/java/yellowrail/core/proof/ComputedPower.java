@@ -3,7 +3,6 @@ package yellowrail.core.proof;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
-import java.util.stream.Stream;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.quantity.Estimate;
@@ -40,7 +39,7 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
 
     private static final int STEPS = 64;
     private static final int ROUNDS = 4;
-    private static final double[] PARTS = {0.1, 0.16, 0.25, 0.35, 0.45, 0.55, 0.65, 0.75, 0.83, 0.9, 0.95};
+    private static final double[] PARTS = {0.1, 0.16, 0.25, 0.35, 0.45, 0.55, 0.65, 0.75, 0.83, 0.9, 0.95, 1};
 
     public ComputedPower {
         rising = List.copyOf(rising);
@@ -88,8 +87,8 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
             screens = behind + (more > 0 ? Math.max(0, fall / more) : 0);
         }
         OutputStage sagging = stiff.sagging(sag, screens);
-        List<Performance> rising = Stream.concat(DoubleStream.of(PARTS).boxed(), Stream.of(1.0))
-                .map(part -> new FullDrive(sagging, STEPS, part).compute())
+        List<Performance> rising = DoubleStream.of(PARTS)
+                .mapToObj(part -> new FullDrive(sagging, STEPS, part).compute())
                 .toList();
         return new ComputedPower(
                 rising.stream()

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
+import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense.Connection;
@@ -33,12 +34,9 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
     public static AmpStage of(AmpSheet sheet, LastRead read, TubeType type, PentodeModel model) {
         List<StageFinding> assumed = new ArrayList<>();
         boolean pushPull = sheet.topology() == Topology.PUSH_PULL;
-        List<PublishedOperation> published = PublishedOperation.all().stream()
-                .filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull)
-                .toList();
         double plate = known(
                 read.plateVolts(),
-                published.stream()
+                published(type, pushPull)
                         .mapToDouble(PublishedOperation::plateVolts)
                         .findFirst()
                         .orElse(USUAL_PLATES),
@@ -54,11 +52,7 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
                 ? asked
                 : Target.customary(sheet.bias(), sheet.topology());
         double idle = known(read.plateAmps(), target.aim() * rated / plate, StageFinding.IdleTaken::new, assumed);
-        double usual = published.stream()
-                        .mapToDouble(PublishedOperation::loadOhms)
-                        .findFirst()
-                        .orElse(pushPull ? USUAL_LOAD : USUAL_SINGLE_LOAD)
-                / sheet.tubesPerSide();
+        double usual = usualLoad(type, pushPull) / sheet.tubesPerSide();
         double load = known(sheet.fittings().loadOhms(), usual, StageFinding.LoadTaken::new, assumed);
         double copper = sheet.fittings().iron().copperOhms().orElse(0) / (pushPull ? 2 : 1);
         OutputStage fixed = new OutputStage(
@@ -76,6 +70,19 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
                 0,
                 0);
         return new AmpStage(atIdle(fixed, idle, sheet.bias().isCathode()), List.copyOf(assumed));
+    }
+
+    private static Stream<PublishedOperation> published(TubeType type, boolean pushPull) {
+        return PublishedOperation.all().stream()
+                .filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull);
+    }
+
+    /** What one tube at an end of the primary is loaded with, as published for the type if anything is, ohm. */
+    public static double usualLoad(TubeType type, boolean pushPull) {
+        return published(type, pushPull)
+                .mapToDouble(PublishedOperation::loadOhms)
+                .findFirst()
+                .orElse(pushPull ? USUAL_LOAD : USUAL_SINGLE_LOAD);
     }
 
     /** A stage that idles at a plate current of each tube: at the grid volts for it, made by a resistor if wanted. */

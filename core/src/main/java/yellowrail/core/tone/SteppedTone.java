@@ -2,6 +2,7 @@ package yellowrail.core.tone;
 
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -69,13 +70,14 @@ public record SteppedTone(List<Step> steps) {
 
     /** Whether the level goes and the frequency stands. */
     public boolean isByLevel() {
-        double least = hertz().min().orElseThrow();
-        double most = hertz().max().orElseThrow();
-        return most < SAME_TONE * least;
+        return isOneTone(
+                steps.stream().mapToDouble(step -> step.tone().fundamental().hertz()));
     }
 
-    private DoubleStream hertz() {
-        return steps.stream().mapToDouble(step -> step.tone().fundamental().hertz());
+    /** @param hertz of one step or more */
+    public static boolean isOneTone(DoubleStream hertz) {
+        DoubleSummaryStatistics range = hertz.summaryStatistics();
+        return range.getMax() < SAME_TONE * range.getMin();
     }
 
     /** RMS at which distortion passes a mark, part of full scale. */

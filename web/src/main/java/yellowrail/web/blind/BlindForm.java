@@ -1,21 +1,17 @@
 package yellowrail.web.blind;
 
-import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import yellowrail.core.blind.BlindPlan;
-import yellowrail.core.idle.StageIdle;
+import yellowrail.core.blind.WithinRating;
 import yellowrail.core.idle.TubeIdle;
-import yellowrail.core.idle.Verdict;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.BadEntryException;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.EntryLine;
-import yellowrail.core.reading.Reading;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
@@ -69,7 +65,7 @@ record BlindForm(Map<String, String> typed) {
                         now.sheet().testPoints().get(0));
                 return;
             }
-            Optional<TubeIdle> over = over(said, now);
+            Optional<TubeIdle> over = WithinRating.over(said, now);
             if (over.isPresent()) {
                 faults.say(
                         "line" + row,
@@ -89,21 +85,5 @@ record BlindForm(Map<String, String> typed) {
         } catch (BadEntryException e) {
             faults.add("line" + row, words.say(e.fault()));
         }
-    }
-
-    /** A tube that would stand over its rating by choice of nobody, at the plate volts that were read. */
-    private static Optional<TubeIdle> over(List<Entry> said, Snapshot now) {
-        long last =
-                now.moment().readings().stream().mapToLong(Reading::id).max().orElse(0);
-        Instant at = now.moment().readings().stream()
-                .map(Reading::takenAt)
-                .max(Comparator.naturalOrder())
-                .orElse(Instant.EPOCH);
-        List<Reading> readings = IntStream.range(0, said.size())
-                .mapToObj(i -> new Reading(last + 1 + i, said.get(i), at))
-                .toList();
-        return StageIdle.of(now).at(now.moment().after(readings)).stream()
-                .filter(tube -> tube.judgement().verdict() == Verdict.OVER_RATING)
-                .findFirst();
     }
 }

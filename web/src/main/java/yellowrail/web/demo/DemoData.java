@@ -17,6 +17,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.drawer.DrawerCsv;
+import yellowrail.core.practice.PracticeOutput;
 import yellowrail.core.station.SafetyItem;
 import yellowrail.core.station.Station;
 import yellowrail.web.amp.AmpService;
@@ -126,19 +127,20 @@ class DemoData implements ApplicationRunner {
     private void prove(long amp) {
         Run run = runs.newestOf(amp).orElseThrow();
         DemoRecordings heard = new DemoRecordings();
+        PracticeOutput.Played tone = heard.played(heard.tone());
         OptionalDouble load = OptionalDouble.of(8);
         proofs.keep(
                 run,
                 "steps.wav",
-                heard.wav(heard.steps()),
+                heard.played(heard.steps()).wav(),
                 60,
                 new ProveService.Told("36 mA, step by step", load, OptionalDouble.empty()));
         proofs.keep(
                 run,
                 "one-watt.wav",
-                heard.wav(heard.tone()),
+                tone.wav(),
                 60,
-                new ProveService.Told("36 mA, 1 W", load, OptionalDouble.of(heard.volts(heard.tone()))));
+                new ProveService.Told("36 mA, 1 W", load, OptionalDouble.of(tone.volts())));
     }
 
     /** Half an hour of a pair of which one creeps by half a percent a minute. */

@@ -46,12 +46,7 @@ final class DemoRecordings {
         return TestSignal.levels(1000, QUIETEST, LOUDEST, 36, 0.6);
     }
 
-    byte[] wav(TestSignal signal) {
-        return output.wav(signal, RATE);
-    }
-
-    /** What a meter at the load reads, RMS. */
-    double volts(TestSignal signal) {
-        return output.read(signal, RATE);
+    PracticeOutput.Played played(TestSignal signal) {
+        return output.play(signal, RATE);
     }
 }

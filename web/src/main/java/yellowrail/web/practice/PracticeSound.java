@@ -17,17 +17,9 @@ public class PracticeSound {
         this.inTurn = inTurn;
     }
 
-    /**
-     * @param wav what the card heard
-     * @param volts what the meter read of the loudest of it, RMS
-     * @param load ohm
-     */
-    public record Played(byte[] wav, double volts, double load) {}
-
     /** The bench as it stands now plays a signal; time goes by meanwhile. */
-    public Played play(long runId, TestSignal signal, int perSecond) {
+    public PracticeOutput.Played play(long runId, TestSignal signal, int perSecond) {
         PracticeOutput output = practice.play(runId, signal.length());
-        return inTurn.take(
-                () -> new Played(output.wav(signal, perSecond), output.read(signal, perSecond), PracticeOutput.LOAD));
+        return inTurn.take(() -> output.play(signal, perSecond));
     }
 }

@@ -47,14 +47,12 @@ public class ProofSheetService {
     private static final int MOST_SETTINGS = 6;
 
     private final RunService runs;
-    private final ProveService recordings;
     private final Words words;
     private final ProofWords proofWords;
     private final Clock clock;
 
-    ProofSheetService(RunService runs, ProveService recordings, Words words, Clock clock) {
+    ProofSheetService(RunService runs, Words words, Clock clock) {
         this.runs = runs;
-        this.recordings = recordings;
         this.words = words;
         this.proofWords = new ProofWords(words);
         this.clock = clock;
@@ -63,11 +61,11 @@ public class ProofSheetService {
     /** A setting, and the amp while it was measured. */
     private record Then(Proven proven, ProofConditions conditions, Optional<ComputedPower> computed) {}
 
+    /** @param kept the recordings of the run */
     @Transactional(readOnly = true)
-    SheetView of(Run run) {
+    SheetView of(Run run, List<Kept> kept) {
         RunPast past = runs.past(run);
         List<ByHand> typed = ByHand.all(past.readings());
-        List<Kept> kept = recordings.ofRun(run.id());
         Optional<CardScale> card = ProveService.scale(kept);
         ProofSettings parted = new ProofSettings(past.timeline(), past.readings());
         List<Proven> settings = parted.of(typed, HeardFigures.of(kept, card));

@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.practice.PracticeOutput;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.station.Station;
 import yellowrail.core.tone.CardScale;
@@ -89,7 +90,7 @@ class ProveController {
     /** Settings side by side, as part of another page. */
     @GetMapping("/runs/{id}/proof/sheet")
     ModelAndView sheet(@PathVariable long id) {
-        return new ModelAndView("prove/sheet :: sheet").addObject("sheet", sheets.of(runs.run(id)));
+        return new ModelAndView("prove/sheet :: sheet").addObject("sheet", sheets.of(runs.run(id), service.ofRun(id)));
     }
 
     /** A file is measured and kept, or refused with what was typed beside it. */
@@ -139,14 +140,14 @@ class ProveController {
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return page;
         }
-        PracticeSound.Played played =
+        PracticeOutput.Played played =
                 sounds.play(id, wanted.get().signal(), wanted.get().rate());
         Taken taken = service.keep(
                 run,
                 words.message("page.prove.practice-file"),
                 played.wav(),
                 mains(run),
-                new ProveService.Told("", OptionalDouble.of(played.load()), OptionalDouble.of(played.volts())));
+                new ProveService.Told("", OptionalDouble.of(PracticeOutput.LOAD), OptionalDouble.of(played.volts())));
         if (taken.id().isEmpty()) {
             faults.add(FILE, String.join(" ", words.say(taken.faults())));
             return page(id, 0, 0, "", new ProveForm(Map.of()), faults);
@@ -206,7 +207,7 @@ class ProveController {
                 .addObject("faults", faults)
                 .addObject("linear", scale.equals("linear"))
                 .addObject("card", CardView.of(card, words))
-                .addObject("sheet", sheets.of(run))
+                .addObject("sheet", sheets.of(run, kept))
                 .addObject(
                         "kept",
                         kept.stream()

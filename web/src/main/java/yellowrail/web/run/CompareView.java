@@ -47,9 +47,9 @@ public record CompareView(long runId, long before, long after, List<Choice> choi
         if (rows.isEmpty()) {
             return Optional.empty();
         }
-        int first = indexOf(rows, before).orElseGet(() -> firstJudged(log, rows));
-        int last = indexOf(rows, after).orElse(rows.size() - 1);
         RunPast past = new RunPast(log);
+        int first = indexOf(rows, before).orElseGet(() -> firstJudged(log, past, rows));
+        int last = indexOf(rows, after).orElse(rows.size() - 1);
         Snapshot one = past.after(rows.get(first).id());
         Snapshot other = past.after(rows.get(last).id());
         List<TubeIdle> tubesBefore = StageIdle.of(one).at(one);
@@ -145,11 +145,11 @@ public record CompareView(long runId, long before, long after, List<Choice> choi
     }
 
     /** Nothing is tried before the plates and every test point have been read. */
-    private static int firstJudged(RunLog log, List<ReadingRow> rows) {
+    private static int firstJudged(RunLog log, RunPast past, List<ReadingRow> rows) {
         int from = allRead(log, rows);
         for (int i = from; i < Math.min(rows.size(), from + RunService.RECENT); i++) {
             if (ReadingKind.valueOf(rows.get(i).kind()).isMeasured()
-                    && isJudged(new RunPast(log).after(rows.get(i).id()))) {
+                    && isJudged(past.after(rows.get(i).id()))) {
                 return i;
             }
         }
