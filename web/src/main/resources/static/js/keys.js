@@ -1,4 +1,5 @@
-// Every action of a run has a key. They work outside fields; in the entry line only ? while it is empty.
+// Every action of a run has a key; what bears one of its own (data-press) goes before. They work outside fields; in the
+// entry line only ? while it is empty.
 
 import { words } from "./words.js";
 import { showKeys } from "./points.js";
@@ -49,6 +50,12 @@ document.addEventListener("keydown", event => {
     return;
   }
   if (find("dialog[open]")) {
+    return;
+  }
+  const own = find(`[data-press="${CSS.escape(event.key)}"]:not([hidden])`);
+  if (own) {
+    event.preventDefault();
+    own.click();
     return;
   }
   const node = find(`.rail a[data-key="${event.key}"]`);

@@ -15,6 +15,9 @@ import yellowrail.core.reading.ReadingKind;
  */
 public final class Bench {
 
+    /** What tapping a tube a few times takes, s. */
+    public static final double TAPPED_SECONDS = TappedTube.SECONDS;
+
     /** A cathode begins to emit so long after switching on, s, and is there with this time constant, s. */
     private static final double DEAF = 18;
 
@@ -197,6 +200,21 @@ public final class Bench {
                 DRIVEN * Math.abs(circuit.bias().cold()),
                 plateToPlate,
                 seed * 31 + Math.round(seconds));
+    }
+
+    /** Tones into it, louder step by step. */
+    public PracticeClimb climb() {
+        return new PracticeClimb(output(), sheet.mainsHertz());
+    }
+
+    /**
+     * What a card at its load hears while the tube in a socket is tapped a few times.
+     *
+     * @param socket in the order of the sheet
+     */
+    public byte[] tapped(int socket, int perSecond) {
+        TappedTube tube = TappedTube.of(circuit.tubes().get(order[socket]).model());
+        return output().tapped(isOn() && !isDead(socket) ? tube : tube.silent(), perSecond);
     }
 
     private double[] emission() {

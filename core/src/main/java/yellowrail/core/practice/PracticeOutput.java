@@ -103,6 +103,13 @@ public final class PracticeOutput {
                 WavWriter.write(heard(volts, perSecond), perSecond, BITS, seed + 2), read(volts, signal, perSecond));
     }
 
+    /** What the card hears while a tube of it is tapped a few times and nothing is played. */
+    byte[] tapped(TappedTube tube, int perSecond) {
+        double[] volts = volts(TestSignal.silence(TappedTube.SECONDS), perSecond);
+        tube.ring(volts, perSecond, new Random(seed + 3));
+        return WavWriter.write(heard(volts, perSecond), perSecond, BITS, seed + 2);
+    }
+
     private static double read(double[] volts, TestSignal signal, int perSecond) {
         int step = (int) Math.round(signal.seconds() * perSecond);
         int ramp = (int) Math.round(TestSignal.RAMP * perSecond);

@@ -24,7 +24,7 @@ public final class PowerSpectrum {
     }
 
     /** @param longest block, a power of two */
-    PowerSpectrum(double[] samples, double perSecond, int longest) {
+    public PowerSpectrum(double[] samples, double perSecond, int longest) {
         this.perSecond = perSecond;
         int block = Math.min(longest, samples.length);
         this.length = Integer.highestOneBit(2 * block - 1);
@@ -96,7 +96,7 @@ public final class PowerSpectrum {
     }
 
     /** What falls into the median bin of a band: of noise, whatever lines stand in it. */
-    double median(Band band) {
+    public double median(Band band) {
         double[] bins = Arrays.copyOfRange(power, bin(band.low()), bin(band.high()));
         Arrays.sort(bins);
         return bins.length == 0 ? 0 : bins[bins.length / 2];

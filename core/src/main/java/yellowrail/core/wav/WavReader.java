@@ -1,7 +1,9 @@
 package yellowrail.core.wav;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
@@ -54,6 +56,15 @@ public final class WavReader {
      */
     public static Sound read(InputStream file) throws IOException {
         return new WavReader(file).read();
+    }
+
+    /** @throws WavException if it is no such file, or holds no sample */
+    public static Sound read(byte[] file) {
+        try {
+            return read(new ByteArrayInputStream(file));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private Sound read() throws IOException {

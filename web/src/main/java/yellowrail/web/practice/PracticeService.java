@@ -17,7 +17,6 @@ import yellowrail.core.practice.Bench;
 import yellowrail.core.practice.Exercise;
 import yellowrail.core.practice.Marking;
 import yellowrail.core.practice.PracticeFinding;
-import yellowrail.core.practice.PracticeOutput;
 import yellowrail.core.practice.Workshop;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Entry;
@@ -147,13 +146,12 @@ class PracticeService {
         return act(standing(runId), bench -> {}, false, false);
     }
 
-    /** The output as it is now, which plays for so long, s. */
+    /** The bench as it stands, so many seconds on once it was listened to. */
     @Transactional
-    PracticeOutput play(long runId, double seconds) {
+    Bench listen(long runId, double seconds) {
         Standing standing = standing(runId);
-        PracticeOutput output = standing.bench().output();
         act(standing, bench -> bench.advance(seconds), false, false);
-        return output;
+        return standing.bench();
     }
 
     @Transactional

@@ -3,6 +3,8 @@ package yellowrail.web.prove;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import yellowrail.core.proof.Climb;
 import yellowrail.core.proof.Measured;
 import yellowrail.core.proof.ProofGrid;
 import yellowrail.core.quantity.Figures;
@@ -14,8 +16,15 @@ import yellowrail.web.words.Words;
  *
  * @param tones over the columns
  * @param missing how many cells have no answer
+ * @param practice where a practice amp measures a cell by itself; blank for a real one
  */
-record GridView(List<String> tones, List<Row> rows, int missing) {
+record GridView(List<String> tones, List<Row> rows, int missing, String practice) {
+
+    /** As they lie on a keyboard. */
+    private static final List<String> KEYS = List.of("qwe", "asd", "zxc", "iop");
+
+    /** Where the tops are surely flat. */
+    private static final double CLIPS = 0.1;
 
     /** @param name the power, or where it clips */
     record Row(String name, List<Cell> cells) {}
@@ -24,23 +33,32 @@ record GridView(List<String> tones, List<Row> rows, int missing) {
      * @param answer blank where it was not measured
      * @param play where the tone for it is
      * @param typed how it is typed
+     * @param key that measures it while the page listens
+     * @param hertz of the tone that is climbed with
+     * @param goal of a {@link Climb}
+     * @param mark of it
      */
-    record Cell(String answer, String play, String typed) {}
+    record Cell(String answer, String play, String typed, String key, String hertz, Climb.Goal goal, String mark) {}
 
     static GridView of(ProofGrid grid, Run run, ProofWords proofWords, Words words) {
         return new GridView(
                 ProofGrid.TONES.stream().map(ProofWords::hertz).toList(),
-                grid.rows().stream()
-                        .map(row -> new Row(
-                                row.watts().isPresent()
-                                        ? Figures.plain(row.watts().getAsDouble()) + " W"
-                                        : words.message("page.prove.grid-clips"),
-                                cells(row, run, proofWords)))
+                IntStream.range(0, grid.rows().size())
+                        .mapToObj(i -> row(grid.rows().get(i), KEYS.get(i), run, proofWords, words))
                         .toList(),
-                grid.missing());
+                grid.missing(),
+                run.isPractice() && run.isOpen() ? "/runs/%d/proof/practice/climb".formatted(run.id()) : "");
     }
 
-    private static List<Cell> cells(ProofGrid.Row row, Run run, ProofWords proofWords) {
+    private static Row row(ProofGrid.Row row, String keys, Run run, ProofWords proofWords, Words words) {
+        return new Row(
+                row.watts().isPresent()
+                        ? Figures.plain(row.watts().getAsDouble()) + " W"
+                        : words.message("page.prove.grid-clips"),
+                cells(row, keys, run, proofWords));
+    }
+
+    private static List<Cell> cells(ProofGrid.Row row, String keys, Run run, ProofWords proofWords) {
         List<Cell> cells = new ArrayList<>();
         for (int i = 0; i < row.cells().size(); i++) {
             double hertz = ProofGrid.TONES.get(i);
@@ -58,7 +76,11 @@ record GridView(List<String> tones, List<Row> rows, int missing) {
                     clips
                             ? "clips 16.9V %sHz".formatted(tone)
                             : "thd 0.7%% %sW %sHz"
-                                    .formatted(Figures.plain(row.watts().getAsDouble()), tone)));
+                                    .formatted(Figures.plain(row.watts().getAsDouble()), tone),
+                    keys.substring(i, i + 1),
+                    tone,
+                    clips ? Climb.Goal.DISTORTION : Climb.Goal.POWER,
+                    String.valueOf(row.watts().orElse(CLIPS))));
         }
         return cells;
     }

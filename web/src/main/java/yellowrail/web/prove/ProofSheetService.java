@@ -2,6 +2,7 @@ package yellowrail.web.prove;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -82,7 +83,9 @@ public class ProofSheetService {
                 shown.stream().map(this::setting).toList(),
                 rows(rows, shown),
                 newest(shown).flatMap(HumHunt::of).map(words::say).orElse(""),
-                newest(shown).map(figures -> GridView.of(ProofGrid.of(figures), run, proofWords, words)),
+                run.isOpen() || newest(shown).isPresent()
+                        ? Optional.of(GridView.of(ProofGrid.of(here(run, parted, shown)), run, proofWords, words))
+                        : Optional.empty(),
                 new ProofCurves(
                                 words,
                                 card,
@@ -90,6 +93,16 @@ public class ProofSheetService {
                                         shown, parted.numberAt(recording.at().toInstant())))
                         .of(kept, shown.stream().flatMap(this::curve).toList()),
                 new TypedLines(words, clock).newest(typed));
+    }
+
+    /** What was measured as the amp is set now; of a closed run, as it was set last. */
+    private List<Measured> here(Run run, ProofSettings parted, List<Then> shown) {
+        int number = parted.numberAt(OffsetDateTime.now(run.clock(clock)).toInstant());
+        return shown.stream()
+                .filter(each -> !run.isOpen() || each.proven().number() == number)
+                .map(each -> each.proven().figures())
+                .reduce((one, later) -> later)
+                .orElse(List.of());
     }
 
     private static Optional<List<Measured>> newest(List<Then> shown) {

@@ -8,10 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Stream;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -19,8 +16,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.practice.PracticeClimb;
 import yellowrail.core.practice.PracticeOutput;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.signal.TestSignal;
 import yellowrail.core.station.Station;
 import yellowrail.core.tone.CardScale;
 import yellowrail.core.tone.Hearing;
@@ -32,6 +31,7 @@ import yellowrail.web.practice.PracticeSound;
 import yellowrail.web.prove.ProveService.Kept;
 import yellowrail.web.prove.ProveService.Measured;
 import yellowrail.web.prove.ProveService.Taken;
+import yellowrail.web.recording.Recordings;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunService;
 import yellowrail.web.signal.SignalForm;
@@ -48,6 +48,7 @@ class ProveController {
     private final RunService runs;
     private final StationService stations;
     private final ProveService service;
+    private final Recordings recordings;
     private final ProofSheetService sheets;
     private final PracticeSound sounds;
     private final Words words;
@@ -57,6 +58,7 @@ class ProveController {
             RunService runs,
             StationService stations,
             ProveService service,
+            Recordings recordings,
             ProofSheetService sheets,
             PracticeSound sounds,
             Words words,
@@ -64,6 +66,7 @@ class ProveController {
         this.runs = runs;
         this.stations = stations;
         this.service = service;
+        this.recordings = recordings;
         this.sheets = sheets;
         this.sounds = sounds;
         this.words = words;
@@ -104,63 +107,77 @@ class ProveController {
         ProveForm form = new ProveForm(typed);
         Faults faults = new Faults(words);
         ProveService.Told told = form.read(faults);
-        if (!run.isOpen()) {
-            faults.say(FILE, "run.closed");
-        } else if (file == null || file.isEmpty()) {
-            faults.say(FILE, "page.prove.no-file");
-        } else if (!service.hasRoom(id, file.getSize())) {
-            faults.say(FILE, "page.prove.no-room", ProveService.MOST_RECORDINGS);
-        }
-        if (!faults.any()) {
-            Taken taken = service.keep(run, name(file), file.getBytes(), mains(run), told);
-            if (taken.id().isPresent()) {
-                return new ModelAndView("redirect:/runs/%d/proof?recording=%d"
-                        .formatted(id, taken.id().get()));
-            }
-            faults.add(FILE, String.join(" ", words.say(taken.faults())));
-        }
-        ModelAndView page = page(id, 0, 0, "", form, faults);
-        page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
-        return page;
+        recordings.check(run, file, FILE, faults);
+        return faults.any()
+                ? refused(id, form, faults)
+                : kept(run, service.keep(run, Recordings.name(file), file.getBytes(), mains(run), told), form, faults);
     }
 
     /** A tone goes through the practice amp of the run, and what the card heard is kept. */
     @PostMapping("/runs/{id}/proof/practice")
     ModelAndView practise(@PathVariable long id, @RequestParam(defaultValue = "") String signal) {
-        Run run = runs.run(id);
         Faults faults = new Faults(words);
         Optional<SignalForm.Wanted> wanted = SignalForm.ofQuery(signal).read(faults);
-        if (!run.isOpen() || !run.isPractice()) {
-            faults.say(FILE, "run.closed");
-        } else if (wanted.isPresent() && !service.hasRoom(id, 0)) {
-            faults.say(FILE, "page.prove.no-room", ProveService.MOST_RECORDINGS);
-        }
-        if (faults.any() || wanted.isEmpty()) {
-            ModelAndView page = page(id, 0, 0, "", new ProveForm(Map.of()), faults);
-            page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
-            return page;
-        }
-        PracticeOutput.Played played =
-                sounds.play(id, wanted.get().signal(), wanted.get().rate());
-        Taken taken = service.keep(
-                run,
-                words.message("page.prove.practice-file"),
-                played.wav(),
-                mains(run),
-                new ProveService.Told("", OptionalDouble.of(PracticeOutput.LOAD), OptionalDouble.of(played.volts())));
-        if (taken.id().isEmpty()) {
-            faults.add(FILE, String.join(" ", words.say(taken.faults())));
-            return page(id, 0, 0, "", new ProveForm(Map.of()), faults);
-        }
-        return new ModelAndView(
-                "redirect:/runs/%d/proof?recording=%d".formatted(id, taken.id().get()));
+        Run run = practising(id, faults);
+        return faults.any() || wanted.isEmpty()
+                ? refused(id, new ProveForm(Map.of()), faults)
+                : played(run, wanted.get().signal(), wanted.get().rate(), faults);
     }
 
-    private static String name(MultipartFile file) {
-        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
-        String last = name.substring(Math.max(name.lastIndexOf('/'), name.lastIndexOf('\\')) + 1)
-                .replaceAll("\\p{Cntrl}", "");
-        return last.substring(0, Math.min(last.length(), 80));
+    /** A cell of the grid on the practice amp: a tone is made louder to what is asked for, and that is kept. */
+    @PostMapping("/runs/{id}/proof/practice/climb")
+    ModelAndView climb(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        Faults faults = new Faults(words);
+        ClimbForm form = new ClimbForm(typed);
+        Run run = practising(id, faults);
+        if (!faults.any()) {
+            PracticeClimb.Climbed climbed = sounds.climb(id, form.goal(), form.hertz());
+            if (climbed.says().isThere()) {
+                return played(run, climbed.signal(), PracticeClimb.RATE, faults);
+            }
+            faults.add(FILE, climbed.says());
+        }
+        return refused(id, new ProveForm(Map.of()), faults);
+    }
+
+    private Run practising(long id, Faults faults) {
+        Run run = runs.run(id);
+        if (!run.isOpen() || !run.isPractice()) {
+            faults.say(FILE, "run.closed");
+        } else {
+            recordings.checkRoom(run, 0, FILE, faults);
+        }
+        return run;
+    }
+
+    private ModelAndView played(Run run, TestSignal signal, int rate, Faults faults) {
+        PracticeOutput.Played played = sounds.play(run.id(), signal, rate);
+        return kept(
+                run,
+                service.keep(
+                        run,
+                        words.message("page.prove.practice-file"),
+                        played.wav(),
+                        mains(run),
+                        new ProveService.Told(
+                                "", OptionalDouble.of(PracticeOutput.LOAD), OptionalDouble.of(played.volts()))),
+                new ProveForm(Map.of()),
+                faults);
+    }
+
+    private ModelAndView kept(Run run, Taken taken, ProveForm form, Faults faults) {
+        if (taken.id().isPresent()) {
+            return new ModelAndView("redirect:/runs/%d/proof?recording=%d"
+                    .formatted(run.id(), taken.id().get()));
+        }
+        faults.add(FILE, String.join(" ", words.say(taken.faults())));
+        return refused(run.id(), form, faults);
+    }
+
+    private ModelAndView refused(long id, ProveForm form, Faults faults) {
+        ModelAndView page = page(id, 0, 0, "", form, faults);
+        page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        return page;
     }
 
     private int mains(Run run) {
@@ -171,19 +188,8 @@ class ProveController {
     @PostMapping("/runs/{id}/proof/{recording}")
     String drop(@PathVariable long id, @PathVariable long recording, @RequestParam(defaultValue = "drop") String what) {
         boolean dropped = what.equals("drop");
-        service.drop(id, recording, dropped);
+        recordings.drop(id, recording, dropped);
         return "redirect:/runs/%d/proof?%s=%d".formatted(id, dropped ? "dropped" : "recording", recording);
-    }
-
-    /** The file as it came. */
-    @GetMapping("/runs/{id}/proof/{recording}.wav")
-    ResponseEntity<byte[]> sound(@PathVariable long id, @PathVariable long recording) {
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("audio/wav"))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        "attachment; filename=\"run-%d-recording-%d.wav\"".formatted(id, recording))
-                .body(service.sound(id, recording));
     }
 
     private ModelAndView page(long id, long recording, int channel, String scale, ProveForm form, Faults faults) {
@@ -220,7 +226,7 @@ class ProveController {
 
     private void show(ModelAndView page, long id, Kept kept, Optional<CardScale> card, int channel, String scale) {
         Measured measured =
-                service.measure(service.sound(id, kept.id()), kept.heard().mainsHertz());
+                service.measure(recordings.sound(id, kept.id()), kept.heard().mainsHertz());
         int at = channel(kept, channel);
         Hearing heard = measured.channels().get(at);
         ToneAnalysis.Outcome outcome = heard.outcome();

@@ -1,9 +1,5 @@
 package yellowrail.web.prove;
 
-import java.io.ByteArrayInputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -20,29 +16,24 @@ import yellowrail.core.wav.WavReader;
 import yellowrail.web.bounds.InTurn;
 import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
-import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.recording.RecordingKind;
+import yellowrail.web.recording.Recordings;
 import yellowrail.web.run.Run;
 
 /** Measures what a sound card heard and keeps it. */
 @Service
 public class ProveService {
 
-    /** Of one run. */
-    static final int MOST_RECORDINGS = 100;
-
-    private static final long MOST_BYTES = 1L << 29;
     static final Band BAND = new Band(20, 20_000);
 
-    private final RecordingMapper mapper;
+    private final Recordings recordings;
     private final DocumentKind<HeardDocument> documents;
     private final InTurn inTurn;
-    private final Clock clock;
 
-    ProveService(RecordingMapper mapper, JsonColumn json, InTurn inTurn, Clock clock) {
-        this.mapper = mapper;
+    ProveService(Recordings recordings, JsonColumn json, InTurn inTurn) {
+        this.recordings = recordings;
         this.documents = HeardDocument.kind(json);
         this.inTurn = inTurn;
-        this.clock = clock;
     }
 
     /** A kept recording. */
@@ -80,9 +71,15 @@ public class ProveService {
     /** Oldest first. */
     @Transactional(readOnly = true)
     public List<Kept> ofRun(long runId) {
-        return mapper.ofRun(runId).stream()
+        return recordings.ofRun(runId, RecordingKind.TONE).stream()
                 .map(row -> new Kept(row.id(), row.keptAt(), documents.read(row.heard())))
                 .toList();
+    }
+
+    /** What full scale of the card is in a run; empty where nobody told. */
+    @Transactional(readOnly = true)
+    public Optional<CardScale> card(long runId) {
+        return scale(ofRun(runId));
     }
 
     /** What full scale is by the readings beside the recordings; empty where there are none. */
@@ -95,30 +92,12 @@ public class ProveService {
         return readings.isEmpty() ? Optional.empty() : Optional.of(CardScale.of(readings));
     }
 
-    /** @throws NotFoundException if there is no such recording */
-    @Transactional(readOnly = true)
-    public byte[] sound(long runId, long id) {
-        return mapper.sound(runId, id)
-                .orElseThrow(() -> new NotFoundException("There is no recording %d of this run.".formatted(id)))
-                .sound();
-    }
-
     /** @throws WavException if it is no sound that is read */
     Measured measure(byte[] file, int mains) {
         return inTurn.take(() -> {
-            try {
-                Sound sound = WavReader.read(new ByteArrayInputStream(file));
-                return new Measured(sound, Hearing.of(sound.channels(), sound.hertz(), mains, BAND));
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
+            Sound sound = WavReader.read(file);
+            return new Measured(sound, Hearing.of(sound.channels(), sound.hertz(), mains, BAND));
         });
-    }
-
-    /** Whether a run takes so many bytes more. */
-    @Transactional(readOnly = true)
-    public boolean hasRoom(long runId, long bytes) {
-        return mapper.ofRun(runId).size() < MOST_RECORDINGS && mapper.bytes(runId) + bytes <= MOST_BYTES;
     }
 
     /** Measured before the database is asked for anything. */
@@ -150,16 +129,10 @@ public class ProveService {
                 measured.sound().seconds(),
                 channels.stream().map(HeardDocument.Figures::of).toList());
         return new Taken(
-                Optional.of(mapper.keep(run.id(), OffsetDateTime.now(run.clock(clock)), documents.write(heard), file)),
-                List.of());
+                Optional.of(recordings.keep(run, RecordingKind.TONE, documents.write(heard), file)), List.of());
     }
 
     private static Double boxed(OptionalDouble value) {
         return value.isPresent() ? value.getAsDouble() : null;
-    }
-
-    @Transactional
-    public void drop(long runId, long id, boolean dropped) {
-        mapper.drop(runId, id, dropped);
     }
 }

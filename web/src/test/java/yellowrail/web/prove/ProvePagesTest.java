@@ -14,6 +14,7 @@ import yellowrail.core.wav.WavBytes;
 import yellowrail.web.NewRun;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
+import yellowrail.web.recording.Recordings;
 import yellowrail.web.run.RunService;
 
 @ExtendWith(RunningApplication.class)
@@ -63,7 +64,7 @@ class ProvePagesTest {
         assertThat(page.select(".wave .residual")).hasSize(1);
         String link = page.select("a[href$=.wav]").attr("href");
         assertThat(visitor.get(link).headers().firstValue("Content-Type")).contains("audio/wav");
-        assertThat(RunningApplication.bean(ProveService.class)
+        assertThat(RunningApplication.bean(Recordings.class)
                         .sound(run, Long.parseLong(link.replaceAll(".*/(\\d+)\\.wav", "$1"))))
                 .isEqualTo(file);
     }

@@ -1,4 +1,4 @@
-package yellowrail.web.prove;
+package yellowrail.web.recording;
 
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -10,15 +10,22 @@ import org.apache.ibatis.annotations.Param;
 interface RecordingMapper {
 
     /** Oldest first, none that was dropped. */
-    List<RecordingRow> ofRun(@Param("runId") long runId);
+    List<RecordingRow> ofRun(@Param("runId") long runId, @Param("kind") RecordingKind kind);
 
-    /** Of all files of a run, those dropped too. */
-    long bytes(@Param("runId") long runId);
+    Held held(@Param("runId") long runId);
+
+    /**
+     * What a run holds, those dropped too.
+     *
+     * @param bytes of all files
+     */
+    record Held(long recordings, long bytes) {}
 
     Optional<SoundRow> sound(@Param("runId") long runId, @Param("id") long id);
 
     long keep(
             @Param("runId") long runId,
+            @Param("kind") RecordingKind kind,
             @Param("at") OffsetDateTime at,
             @Param("heard") String heard,
             @Param("sound") byte[] sound);

@@ -1,0 +1,75 @@
+package yellowrail.core.practice;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.proof.Climb;
+import yellowrail.core.proof.ClimbFinding;
+import yellowrail.core.signal.TestSignal;
+import yellowrail.core.tone.Band;
+import yellowrail.core.tone.Hearing;
+import yellowrail.core.tone.Tone;
+
+/** A climb on a practice amp: it is listened to at each level, as a page does at a sound card. */
+public final class PracticeClimb {
+
+    /** Samples a second. */
+    public static final int RATE = 48_000;
+
+    private static final Band BAND = new Band(20, 20_000);
+    private static final double LISTENS = 0.4;
+    private static final double HOLDS = 3;
+    /** Below where a climb to distortion ends, dB, and how it is played then. */
+    private static final double DEPTH = 20;
+
+    private static final int STEPS = 40;
+    private static final double STANDS = 0.8;
+
+    private final PracticeOutput output;
+    private final double mains;
+
+    PracticeClimb(PracticeOutput output, double mains) {
+        this.output = output;
+        this.mains = mains;
+    }
+
+    /** @param signal that measures what was climbed to */
+    public record Climbed(TestSignal signal, ClimbFinding says) {}
+
+    public Climbed climb(Climb climb, double hertz) {
+        double level = Climb.BEGIN;
+        Optional<Climb.Heard> before = Optional.empty();
+        while (true) {
+            Climb.Heard now = listen(hertz, level);
+            Climb.Next next = climb.next(now, before);
+            if (next.isOver()) {
+                return new Climbed(
+                        signal(climb, hertz, next.level()), next.says().get());
+            }
+            level = next.level();
+            before = Optional.of(now);
+        }
+    }
+
+    private Climb.Heard listen(double hertz, double level) {
+        double[] heard = output.heard(TestSignal.sine(hertz, peak(level), LISTENS), RATE);
+        Optional<Tone> tone =
+                Hearing.of(List.of(heard), RATE, mains, BAND).get(0).outcome().tone();
+        OptionalDouble watts = tone.map(each -> OptionalDouble.of(
+                        Math.pow(PracticeOutput.FULL_SCALE * each.fundamental().rms(), 2) / PracticeOutput.LOAD))
+                .orElse(OptionalDouble.empty());
+        return Climb.Heard.of(
+                level, tone, watts, Arrays.stream(heard).map(Math::abs).max().orElse(0));
+    }
+
+    private static TestSignal signal(Climb climb, double hertz, double level) {
+        return climb.goal() == Climb.Goal.POWER
+                ? TestSignal.sine(hertz, peak(level), HOLDS)
+                : TestSignal.levels(hertz, peak(level - DEPTH), peak(level), STEPS, STANDS);
+    }
+
+    private static double peak(double level) {
+        return Math.pow(10, level / 20);
+    }
+}

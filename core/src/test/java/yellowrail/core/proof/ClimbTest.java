@@ -1,0 +1,153 @@
+package yellowrail.core.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import yellowrail.core.proof.Climb.Goal;
+import yellowrail.core.proof.Climb.Heard;
+import yellowrail.core.signal.TestSignal;
+import yellowrail.core.tone.Band;
+import yellowrail.core.tone.Hearing;
+
+class ClimbTest {
+
+    private static final int RATE = 48_000;
+    private static final double OHMS = 8;
+    private static final double FULL_SCALE = 60;
+
+    /** An amp that clips softly at so many volts, listened to for 0.2 s at each level. */
+    private static List<Climb.Next> climb(Climb climb, double gain, double clips) {
+        List<Climb.Next> steps = new ArrayList<>();
+        double level = Climb.BEGIN;
+        Optional<Heard> before = Optional.empty();
+        while (steps.isEmpty() || !steps.get(steps.size() - 1).isOver()) {
+            assertThat(steps).hasSizeLessThan(80);
+            Heard now = listen(level, gain, clips);
+            Climb.Next next = climb.next(now, before);
+            before = Optional.of(now);
+            steps.add(next);
+            assertThat(next.level() - level).isLessThanOrEqualTo(6);
+            level = next.level();
+        }
+        return steps;
+    }
+
+    private static Heard listen(double level, double gain, double clips) {
+        double peak = Math.pow(10, level / 20);
+        double[] volts = Arrays.stream(TestSignal.sine(1000, peak, 0.3).samples(RATE))
+                .skip((int) (TestSignal.RAMP * RATE))
+                .limit(RATE / 5)
+                .map(sample -> clips * Math.tanh(gain * sample / clips))
+                .toArray();
+        double[] heard = Arrays.stream(volts)
+                .map(volt -> volt / FULL_SCALE + 1e-6 * Math.sin(volt))
+                .toArray();
+        Hearing hearing =
+                Hearing.of(List.of(heard), RATE, 60, new Band(20, 20_000)).get(0);
+        OptionalDouble watts = hearing.outcome().tone().isPresent()
+                ? OptionalDouble.of(Math.pow(
+                                FULL_SCALE
+                                        * hearing.outcome()
+                                                .tone()
+                                                .get()
+                                                .fundamental()
+                                                .rms(),
+                                2)
+                        / OHMS)
+                : OptionalDouble.empty();
+        double most = Arrays.stream(heard).map(Math::abs).max().orElseThrow();
+        return Heard.of(level, hearing.outcome().tone(), watts, most);
+    }
+
+    private static ClimbFinding end(List<Climb.Next> steps) {
+        return steps.get(steps.size() - 1).says().orElseThrow();
+    }
+
+    @Test
+    void aWattIsFoundInAFewSteps() {
+        List<Climb.Next> steps = climb(new Climb(Goal.POWER, 1), 300, 25);
+
+        assertThat(end(steps))
+                .isInstanceOfSatisfying(
+                        ClimbFinding.PowerReached.class,
+                        told -> assertThat(told.watts()).isCloseTo(1, within(0.03)));
+        assertThat(steps).hasSizeLessThan(8);
+    }
+
+    @Test
+    void distortionIsClimbedToFinelyWhereItRises() {
+        List<Climb.Next> steps = climb(new Climb(Goal.DISTORTION, 0.1), 60, 20);
+
+        assertThat(end(steps))
+                .isInstanceOfSatisfying(
+                        ClimbFinding.MarkPassed.class,
+                        told -> assertThat(told.distortion()).isBetween(0.1, 0.13));
+        assertThat(steps.get(steps.size() - 2).level()
+                        - steps.get(steps.size() - 3).level())
+                .isCloseTo(0.5, within(1e-9));
+    }
+
+    @Test
+    void whatCannotBeReachedIsTold() {
+        assertThat(end(climb(new Climb(Goal.POWER, 100), 300, 12))).isInstanceOf(ClimbFinding.ClipsBefore.class);
+        assertThat(end(climb(new Climb(Goal.POWER, 50), 10, 1000))).isEqualTo(new ClimbFinding.NoHigher());
+        assertThat(end(climb(new Climb(Goal.DISTORTION, 0.1), 100, 1000))).isEqualTo(new ClimbFinding.CardFull());
+        assertThat(end(climb(new Climb(Goal.POWER, 1), 0, 20))).isEqualTo(new ClimbFinding.NothingComesBack());
+    }
+
+    @Test
+    void aHandOnTheVolumeControlEndsIt() {
+        Climb climb = new Climb(Goal.POWER, 10);
+        Heard before = new Heard(-30, OptionalDouble.of(0.01), OptionalDouble.of(0.05), 0.001, 0.02);
+
+        assertThat(climb.next(
+                                new Heard(-24, OptionalDouble.of(0.02), OptionalDouble.of(0.2), 0.001, 0.03),
+                                Optional.of(before))
+                        .isOver())
+                .isFalse();
+        assertThat(climb.next(
+                                new Heard(-24, OptionalDouble.of(0.08), OptionalDouble.of(3), 0.001, 0.1),
+                                Optional.of(before))
+                        .says()
+                        .orElseThrow())
+                .isInstanceOfSatisfying(
+                        ClimbFinding.Jumped.class,
+                        told -> assertThat(told.decibels()).isCloseTo(12.06, within(0.01)));
+    }
+
+    /** A cold stage distorts a small tone most: that is no clipping. */
+    @Test
+    void distortionThatFallsWithTheLevelIsPassedBy() {
+        Climb climb = new Climb(Goal.DISTORTION, 0.1);
+        Heard first = new Heard(-40, OptionalDouble.of(0.001), OptionalDouble.empty(), 0.3, 0.002);
+        Heard second = new Heard(-39.5, OptionalDouble.of(0.00106), OptionalDouble.empty(), 0.28, 0.002);
+
+        assertThat(climb.next(first, Optional.empty()).isOver()).isFalse();
+        assertThat(climb.next(second, Optional.of(first)).isOver()).isFalse();
+    }
+
+    @Test
+    void tooLoudGoesDown() {
+        Climb.Next next = new Climb(Goal.POWER, 1)
+                .next(new Heard(-10, OptionalDouble.of(0.2), OptionalDouble.of(4), 0.001, 0.3), Optional.empty());
+
+        assertThat(next.level()).isCloseTo(-16.02, within(0.01));
+        assertThat(next.isOver()).isFalse();
+    }
+
+    @Test
+    void withoutAScaleThereAreNoWatts() {
+        Climb.Next next = new Climb(Goal.POWER, 1)
+                .next(new Heard(-40, OptionalDouble.of(0.01), OptionalDouble.empty(), 0, 0.02), Optional.empty());
+
+        assertThat(next.says()).contains(new ClimbFinding.NoWatts());
+        assertThatThrownBy(() -> new Climb(Goal.POWER, Double.NaN)).hasMessage("a mark of NaN");
+    }
+}

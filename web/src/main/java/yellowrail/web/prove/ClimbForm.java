@@ -1,0 +1,72 @@
+package yellowrail.web.prove;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import yellowrail.core.proof.Climb;
+
+/** What a page asks of the newest of its recording; what is no number is not told. */
+record ClimbForm(Map<String, String> query) {
+
+    private static final double SILENT = -120;
+    private static final double LOWEST = 20;
+    private static final double HIGHEST = 20_000;
+    private static final double USUAL_HERTZ = 1000;
+    private static final double USUAL_MARK = 0.1;
+
+    OptionalDouble load() {
+        return number("load").stream().filter(ohms -> ohms > 0).findFirst();
+    }
+
+    /** What is climbed to; empty where it is only listened. */
+    Optional<Climb> climb() {
+        return level().isPresent() && number("mark").isPresent() ? Optional.of(goal()) : Optional.empty();
+    }
+
+    /** What is climbed to; what was not told is usual. */
+    Climb goal() {
+        return new Climb(
+                "POWER".equals(query.get("goal")) ? Climb.Goal.POWER : Climb.Goal.DISTORTION,
+                number("mark").stream().filter(mark -> mark > 0).findFirst().orElse(USUAL_MARK));
+    }
+
+    /** Of the tone. */
+    double hertz() {
+        return number("hertz").stream()
+                .filter(hertz -> hertz >= LOWEST && hertz <= HIGHEST)
+                .findFirst()
+                .orElse(USUAL_HERTZ);
+    }
+
+    /** Of the test tone while this was heard, dB. */
+    OptionalDouble level() {
+        return number("level").stream()
+                .filter(level -> level >= SILENT && level <= 0)
+                .findFirst();
+    }
+
+    /** What was heard at the level before. */
+    Optional<Climb.Heard> before() {
+        OptionalDouble level = number("levelBefore");
+        return level.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Climb.Heard(
+                        level.getAsDouble(),
+                        number("heardBefore").stream()
+                                .filter(heard -> heard > 0)
+                                .findFirst(),
+                        OptionalDouble.empty(),
+                        number("distortionBefore").orElse(0),
+                        0));
+    }
+
+    private OptionalDouble number(String name) {
+        try {
+            return OptionalDouble.of(Double.parseDouble(query.getOrDefault(name, ""))).stream()
+                    .filter(Double::isFinite)
+                    .findFirst();
+        } catch (NumberFormatException e) {
+            return OptionalDouble.empty();
+        }
+    }
+}

@@ -1,0 +1,30 @@
+package yellowrail.web.recording;
+
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** Sound files given back. */
+@Controller
+class RecordingController {
+
+    private final Recordings recordings;
+
+    RecordingController(Recordings recordings) {
+        this.recordings = recordings;
+    }
+
+    /** The file as it came. */
+    @GetMapping("/runs/{id}/proof/{recording}.wav")
+    ResponseEntity<byte[]> sound(@PathVariable long id, @PathVariable long recording) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("audio/wav"))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        "attachment; filename=\"run-%d-recording-%d.wav\"".formatted(id, recording))
+                .body(recordings.sound(id, recording));
+    }
+}

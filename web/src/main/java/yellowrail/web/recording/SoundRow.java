@@ -1,0 +1,4 @@
+package yellowrail.web.recording;
+
+/** A file as it came. */
+record SoundRow(byte[] sound) {}

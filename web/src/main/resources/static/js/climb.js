@@ -1,0 +1,92 @@
+// A cell of the proof's grid measured with one key: a tone is played while the page records, the server says how loud it
+// goes next, and what was climbed to is kept. The tone begins far down and is never louder at once than asked.
+
+import { anew, begin, canRecord, end, isRecording, say } from "./record.js";
+
+const BEGINS = -40;
+/** A level stands so long before it is judged: way through the card, and a stretch that can be measured, s. */
+const STANDS = 0.75;
+/** What is recorded once a power is there, s. */
+const HOLDS = 3;
+/** Of a ramp, s. */
+const RAMP = 0.02;
+const FADES = 5 * RAMP;
+
+const seconds = () => performance.now() / 1000;
+const wait = time => new Promise(done => setTimeout(done, 1000 * time));
+
+class Climb {
+  constructor(context, { hertz, goal, mark }) {
+    this.context = context;
+    this.goal = goal;
+    this.mark = mark;
+    this.tone = new OscillatorNode(context, { frequency: Number(hertz) });
+    this.gain = new GainNode(context, { gain: 0 });
+    this.tone.connect(this.gain).connect(context.destination);
+    this.tone.start();
+    this.over = false;
+    this.set(BEGINS);
+  }
+
+  set(level) {
+    this.level = level;
+    this.since = seconds();
+    this.asked = false;
+    this.gain.gain.setTargetAtTime(10 ** (level / 20), this.context.currentTime, RAMP);
+  }
+
+  /** Adds to what the server is asked about a block. */
+  ask(query) {
+    this.asked = !this.over && seconds() - this.since > STANDS;
+    if (this.asked) {
+      const before = this.before ?? {};
+      Object.entries({ goal: this.goal, mark: this.mark, level: this.level, ...before })
+        .forEach(([name, value]) => query.set(name, value));
+    }
+  }
+
+  /** @param answer of a block */
+  async told({ next, heard, distortion, there, says }) {
+    if (!this.asked || this.over) {
+      return;
+    }
+    if (!says) {
+      this.before = { levelBefore: this.level, heardBefore: heard, distortionBefore: distortion };
+      this.set(Number(next));
+      return;
+    }
+    this.over = true;
+    if (there !== "true") {
+      await end(says);
+      return;
+    }
+    if (this.goal === "POWER") {
+      anew();
+      await wait(HOLDS);
+    }
+    if (isRecording()) {
+      await end(says);
+      document.getElementById("measure").click();
+    }
+  }
+
+  async fade() {
+    this.over = true;
+    this.gain.gain.setTargetAtTime(0, this.context.currentTime, RAMP);
+    await wait(FADES);
+    this.tone.stop();
+  }
+}
+
+if (canRecord) {
+  for (const button of document.querySelectorAll("button.climb")) {
+    button.hidden = false;
+    button.addEventListener("click", async () => {
+      if (isRecording()) {
+        end("");
+      } else if (await begin(context => new Climb(context, button.dataset))) {
+        say(document.getElementById("recorder").dataset.climbing);
+      }
+    });
+  }
+}
