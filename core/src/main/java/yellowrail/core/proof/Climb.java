@@ -4,15 +4,15 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.tone.Line;
 import yellowrail.core.tone.Tone;
+import yellowrail.core.tone.Tops;
 
 /**
- * How a test tone is made louder while the amp is listened to, level by level: until a power is reached, or until
- * distortion passes a mark. It begins far down, never more than doubles, and stops where anything is not as it should
- * be: nothing comes back, the card is full, or it got louder by more than was asked for, as when a hand is on the
- * volume control.
+ * How a test tone is made louder while the amp is listened to, level by level: until a power is reached, or until it
+ * clips. It begins far down, never more than doubles, and stops where anything is not as it should be: nothing comes
+ * back, the card is full, or it got louder by more than was asked for, as when a hand is on the volume control.
  *
  * @param goal what it climbs to
- * @param mark watts, or distortion as a part of the fundamental
+ * @param mark watts; or distortion, as a part of the fundamental, that is passed once it clips
  */
 public record Climb(Goal goal, double mark) {
 
@@ -29,7 +29,10 @@ public record Climb(Goal goal, double mark) {
     private static final double NEAR = 0.03;
 
     private static final double FULL = 0.985;
-    /** Steps, dB, while distortion is below a part of the mark. */
+    /** Tops, and the steps that go with them, dB. */
+    private static final double ROUND = 0.9;
+
+    private static final double HARDLY_ROUND = 0.75;
     private static final double FAR = 2;
 
     private static final double NEARER = 1;
@@ -40,7 +43,8 @@ public record Climb(Goal goal, double mark) {
     /** What is climbed to. */
     public enum Goal {
         POWER,
-        DISTORTION
+        /** Tops are flat, and distortion has passed the mark. */
+        CLIPPING
     }
 
     /**
@@ -50,9 +54,16 @@ public record Climb(Goal goal, double mark) {
      * @param heard RMS of full scale at the card; empty where no tone was
      * @param watts empty where load or scale is not known
      * @param distortion by those harmonics that stand out of the noise
+     * @param roundness of its tops; empty where it cannot be told
      * @param peak of full scale at the card
      */
-    public record Heard(double level, OptionalDouble heard, OptionalDouble watts, double distortion, double peak) {
+    public record Heard(
+            double level,
+            OptionalDouble heard,
+            OptionalDouble watts,
+            double distortion,
+            OptionalDouble roundness,
+            double peak) {
 
         public static Heard of(double level, Optional<Tone> tone, OptionalDouble watts, double peak) {
             return new Heard(
@@ -62,6 +73,7 @@ public record Climb(Goal goal, double mark) {
                             : OptionalDouble.empty(),
                     watts,
                     tone.map(Heard::standingOut).orElse(0.0),
+                    tone.map(Tops::roundness).orElse(OptionalDouble.empty()),
                     peak);
         }
 
@@ -98,7 +110,7 @@ public record Climb(Goal goal, double mark) {
     public Next next(Heard now, Optional<Heard> before) {
         return stops(now, before)
                 .map(why -> new Next(now.level(), Optional.of(why)))
-                .orElseGet(() -> goal == Goal.POWER ? toPower(now) : toDistortion(now, before));
+                .orElseGet(() -> goal == Goal.POWER ? toPower(now) : toClipping(now, before));
     }
 
     private Optional<ClimbFinding> stops(Heard now, Optional<Heard> before) {
@@ -132,15 +144,15 @@ public record Climb(Goal goal, double mark) {
         return up(now, Math.min(DOUBLE, 10 * Math.log10(mark / watts)));
     }
 
-    /** What falls while the level rises is crossover, not clipping. */
-    private Next toDistortion(Heard now, Optional<Heard> before) {
+    /** What distorts while the tops are round, or less as the level rises, is crossover and no clipping. */
+    private Next toClipping(Heard now, Optional<Heard> before) {
         boolean rises =
                 before.filter(then -> now.distortion() > then.distortion()).isPresent();
-        if (rises && now.distortion() >= mark) {
+        double roundness = now.roundness().orElse(rises ? 1 - now.distortion() / mark : 1);
+        if (rises && now.distortion() >= mark && roundness < Tops.FLAT) {
             return over(now, new ClimbFinding.MarkPassed(now.distortion()));
         }
-        double part = rises ? now.distortion() / mark : 0;
-        return up(now, part < 0.03 ? FAR : part < 0.1 ? NEARER : FINE);
+        return up(now, roundness > ROUND ? FAR : roundness > HARDLY_ROUND ? NEARER : FINE);
     }
 
     private static Next up(Heard now, double step) {

@@ -118,8 +118,11 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
         if (Math.abs(apart.value()) <= apart.plusMinus()) {
             return new ProofFinding.AsComputed();
         }
-        return apart.value() < 0
+        if (apart.value() > 0) {
+            return new ProofFinding.MoreThanComputed(clips, apart.plusMinus());
+        }
+        return sag > 0
                 ? new ProofFinding.LessThanComputed(clips, apart.plusMinus())
-                : new ProofFinding.MoreThanComputed(clips, apart.plusMinus());
+                : new ProofFinding.LessThanStiff(clips);
     }
 }

@@ -33,6 +33,9 @@ public sealed interface ProofFinding extends Finding {
             @In(Unit.WATT) double computed,
             @In(value = Unit.WATT, plusMinus = true) double apart) implements ProofFinding {}
 
+    /** The supply's sag is not known, so that the load line had none. */
+    record LessThanStiff(@In(Unit.WATT) double computed) implements ProofFinding {}
+
     record MoreThanComputed(
             @In(Unit.WATT) double computed,
             @In(value = Unit.WATT, plusMinus = true) double apart) implements ProofFinding {}

@@ -14,6 +14,9 @@ import yellowrail.core.tone.SpectrumTrace;
  */
 public record RingTrace(List<Point> heard, List<List<Point>> fitted) {
 
+    /** How far a ring falls in one, dB. */
+    private static final double A_TIME_CONSTANT = 20 / Math.log(10);
+
     public RingTrace {
         heard = List.copyOf(heard);
         fitted = List.copyOf(fitted);
@@ -45,14 +48,10 @@ public record RingTrace(List<Point> heard, List<List<Point>> fitted) {
     }
 
     private static List<Point> line(Ring ring, double next, double lowest) {
-        double top = decibels(ring, 0);
-        double slope = decibels(ring, 1) - top;
-        double lasts = slope < 0 ? Math.max(0, (lowest - top) / slope) : Double.POSITIVE_INFINITY;
+        double top = SpectrumTrace.decibels(Math.pow(HeldBack.part(ring.hertz()) * ring.level(), 2));
+        double drop = ring.fall() * A_TIME_CONSTANT;
+        double lasts = drop > 0 ? Math.max(0, (top - lowest) / drop) : Double.POSITIVE_INFINITY;
         double to = Math.min(next - ring.at(), lasts);
-        return List.of(new Point(ring.at(), top), new Point(ring.at() + to, top + slope * to));
-    }
-
-    private static double decibels(Ring ring, double seconds) {
-        return SpectrumTrace.decibels(Math.pow(HeldBack.part(ring.hertz()) * ring.after(seconds), 2));
+        return List.of(new Point(ring.at(), top), new Point(ring.at() + to, top - drop * to));
     }
 }

@@ -21,6 +21,7 @@ class ClimbTest {
     private static final int RATE = 48_000;
     private static final double OHMS = 8;
     private static final double FULL_SCALE = 60;
+    private static final OptionalDouble NONE = OptionalDouble.empty();
 
     /** An amp that clips softly at so many volts, listened to for 0.2 s at each level. */
     private static List<Climb.Next> climb(Climb climb, double gain, double clips) {
@@ -83,7 +84,7 @@ class ClimbTest {
 
     @Test
     void distortionIsClimbedToFinelyWhereItRises() {
-        List<Climb.Next> steps = climb(new Climb(Goal.DISTORTION, 0.1), 60, 20);
+        List<Climb.Next> steps = climb(new Climb(Goal.CLIPPING, 0.1), 60, 20);
 
         assertThat(end(steps))
                 .isInstanceOfSatisfying(
@@ -98,22 +99,35 @@ class ClimbTest {
     void whatCannotBeReachedIsTold() {
         assertThat(end(climb(new Climb(Goal.POWER, 100), 300, 12))).isInstanceOf(ClimbFinding.ClipsBefore.class);
         assertThat(end(climb(new Climb(Goal.POWER, 50), 10, 1000))).isEqualTo(new ClimbFinding.NoHigher());
-        assertThat(end(climb(new Climb(Goal.DISTORTION, 0.1), 100, 1000))).isEqualTo(new ClimbFinding.CardFull());
+        assertThat(end(climb(new Climb(Goal.CLIPPING, 0.1), 100, 1000))).isEqualTo(new ClimbFinding.CardFull());
         assertThat(end(climb(new Climb(Goal.POWER, 1), 0, 20))).isEqualTo(new ClimbFinding.NothingComesBack());
     }
 
     @Test
     void aHandOnTheVolumeControlEndsIt() {
         Climb climb = new Climb(Goal.POWER, 10);
-        Heard before = new Heard(-30, OptionalDouble.of(0.01), OptionalDouble.of(0.05), 0.001, 0.02);
+        Heard before =
+                new Heard(-30, OptionalDouble.of(0.01), OptionalDouble.of(0.05), 0.001, OptionalDouble.empty(), 0.02);
 
         assertThat(climb.next(
-                                new Heard(-24, OptionalDouble.of(0.02), OptionalDouble.of(0.2), 0.001, 0.03),
+                                new Heard(
+                                        -24,
+                                        OptionalDouble.of(0.02),
+                                        OptionalDouble.of(0.2),
+                                        0.001,
+                                        OptionalDouble.empty(),
+                                        0.03),
                                 Optional.of(before))
                         .isOver())
                 .isFalse();
         assertThat(climb.next(
-                                new Heard(-24, OptionalDouble.of(0.08), OptionalDouble.of(3), 0.001, 0.1),
+                                new Heard(
+                                        -24,
+                                        OptionalDouble.of(0.08),
+                                        OptionalDouble.of(3),
+                                        0.001,
+                                        OptionalDouble.empty(),
+                                        0.1),
                                 Optional.of(before))
                         .says()
                         .orElseThrow())
@@ -125,18 +139,35 @@ class ClimbTest {
     /** A cold stage distorts a small tone most: that is no clipping. */
     @Test
     void distortionThatFallsWithTheLevelIsPassedBy() {
-        Climb climb = new Climb(Goal.DISTORTION, 0.1);
-        Heard first = new Heard(-40, OptionalDouble.of(0.001), OptionalDouble.empty(), 0.3, 0.002);
-        Heard second = new Heard(-39.5, OptionalDouble.of(0.00106), OptionalDouble.empty(), 0.28, 0.002);
+        Climb climb = new Climb(Goal.CLIPPING, 0.1);
+        Heard first =
+                new Heard(-40, OptionalDouble.of(0.001), OptionalDouble.empty(), 0.3, OptionalDouble.empty(), 0.002);
+        Heard second = new Heard(
+                -39.5, OptionalDouble.of(0.00106), OptionalDouble.empty(), 0.28, OptionalDouble.empty(), 0.002);
 
         assertThat(climb.next(first, Optional.empty()).isOver()).isFalse();
         assertThat(climb.next(second, Optional.of(first)).isOver()).isFalse();
     }
 
+    /** It may distort a tenth and more before it clips. */
+    @Test
+    void whileTheTopsAreRoundItGoesOn() {
+        Climb climb = new Climb(Goal.CLIPPING, 0.1);
+        Heard first = new Heard(-22, OptionalDouble.of(0.01), NONE, 0.11, OptionalDouble.of(0.98), 0.02);
+        Heard round = new Heard(-20, OptionalDouble.of(0.0126), NONE, 0.12, OptionalDouble.of(0.97), 0.02);
+        Heard flat = new Heard(-10, OptionalDouble.of(0.03), NONE, 0.14, OptionalDouble.of(0.4), 0.04);
+
+        assertThat(climb.next(round, Optional.of(first)).isOver()).isFalse();
+        assertThat(climb.next(flat, Optional.of(round)).says()).contains(new ClimbFinding.MarkPassed(0.14));
+    }
+
     @Test
     void tooLoudGoesDown() {
         Climb.Next next = new Climb(Goal.POWER, 1)
-                .next(new Heard(-10, OptionalDouble.of(0.2), OptionalDouble.of(4), 0.001, 0.3), Optional.empty());
+                .next(
+                        new Heard(
+                                -10, OptionalDouble.of(0.2), OptionalDouble.of(4), 0.001, OptionalDouble.empty(), 0.3),
+                        Optional.empty());
 
         assertThat(next.level()).isCloseTo(-16.02, within(0.01));
         assertThat(next.isOver()).isFalse();
@@ -145,7 +176,10 @@ class ClimbTest {
     @Test
     void withoutAScaleThereAreNoWatts() {
         Climb.Next next = new Climb(Goal.POWER, 1)
-                .next(new Heard(-40, OptionalDouble.of(0.01), OptionalDouble.empty(), 0, 0.02), Optional.empty());
+                .next(
+                        new Heard(
+                                -40, OptionalDouble.of(0.01), OptionalDouble.empty(), 0, OptionalDouble.empty(), 0.02),
+                        Optional.empty());
 
         assertThat(next.says()).contains(new ClimbFinding.NoWatts());
         assertThatThrownBy(() -> new Climb(Goal.POWER, Double.NaN)).hasMessage("a mark of NaN");

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import yellowrail.core.chart.Point;
 
 class TapsTest {
 
@@ -128,5 +129,26 @@ class TapsTest {
         assertThat(heard.rings()).hasSize(Taps.MOST);
         assertThat(heard.notes()).contains(new RingFinding.CardFull());
         assertThat(heard.notes()).anyMatch(RingFinding.MoreTaps.class::isInstance);
+    }
+
+    /** Where the line of a ring is drawn, what was heard lies on it. */
+    @Test
+    void theStraightLineLiesOnWhatWasHeard() {
+        double[] samples = recording(3, new double[] {1}, 900, 8, 0.05);
+        Taps taps = Taps.of(samples, RATE, 60);
+
+        RingTrace trace = RingTrace.of(samples, RATE, taps, 600);
+
+        List<Point> line = trace.fitted().get(0);
+        double slope = (line.get(1).y() - line.get(0).y())
+                / (line.get(1).x() - line.get(0).x());
+        assertThat(slope).isCloseTo(-8 * 8.686, within(1.0));
+        trace.heard().stream()
+                .filter(point -> point.x() > 1.05 && point.x() < 1.2)
+                .forEach(point -> assertThat(point.y())
+                        .isCloseTo(
+                                line.get(0).y()
+                                        + slope * (point.x() - line.get(0).x()),
+                                within(1.0)));
     }
 }

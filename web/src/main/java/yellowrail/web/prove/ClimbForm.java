@@ -26,7 +26,7 @@ record ClimbForm(Map<String, String> query) {
     /** What is climbed to; what was not told is usual. */
     Climb goal() {
         return new Climb(
-                "POWER".equals(query.get("goal")) ? Climb.Goal.POWER : Climb.Goal.DISTORTION,
+                "POWER".equals(query.get("goal")) ? Climb.Goal.POWER : Climb.Goal.CLIPPING,
                 number("mark").stream().filter(mark -> mark > 0).findFirst().orElse(USUAL_MARK));
     }
 
@@ -57,6 +57,7 @@ record ClimbForm(Map<String, String> query) {
                                 .findFirst(),
                         OptionalDouble.empty(),
                         number("distortionBefore").orElse(0),
+                        OptionalDouble.empty(),
                         0));
     }
 

@@ -79,7 +79,7 @@ record GridView(List<String> tones, List<Row> rows, int missing, String practice
                                     .formatted(Figures.plain(row.watts().getAsDouble()), tone),
                     keys.substring(i, i + 1),
                     tone,
-                    clips ? Climb.Goal.DISTORTION : Climb.Goal.POWER,
+                    clips ? Climb.Goal.CLIPPING : Climb.Goal.POWER,
                     String.valueOf(row.watts().orElse(CLIPS))));
         }
         return cells;

@@ -3,6 +3,7 @@ package yellowrail.web.ring;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.ring.Ringing;
@@ -47,7 +48,7 @@ record TubesView(List<Row> rows) {
         return new Row(
                 tube.tube(),
                 words.say(tube.verdict()),
-                rings ? Figures.estimate(tube.hertz(), Unit.HERTZ) : NOT_KNOWN,
+                rings ? aligned(tube.hertz(), Unit.HERTZ) : NOT_KNOWN,
                 rings ? decay(tube, words) : NOT_KNOWN,
                 rings ? level(tube, card) : NOT_KNOWN,
                 gain(tube.gain()),
@@ -58,8 +59,12 @@ record TubesView(List<Row> rows) {
 
     private static String decay(Ringing tube, Words words) {
         return tube.decay()
-                .map(decay -> Figures.estimate(decay, Unit.SECOND))
+                .map(decay -> aligned(decay, Unit.SECOND))
                 .orElseGet(() -> words.message("page.ring.no-end"));
+    }
+
+    private static String aligned(Estimate figure, Unit unit) {
+        return Figures.aligned(figure.value(), figure.plusMinus(), unit);
     }
 
     private static String level(Ringing tube, Optional<CardScale> card) {

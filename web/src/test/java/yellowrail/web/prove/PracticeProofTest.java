@@ -3,7 +3,6 @@ package yellowrail.web.prove;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.assertj.core.data.Percentage;
@@ -13,6 +12,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import yellowrail.web.NewRun;
+import yellowrail.web.PracticeRun;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 
@@ -21,37 +21,19 @@ import yellowrail.web.Visitor;
 class PracticeProofTest {
 
     private final Visitor visitor = new Visitor(RunningApplication.url());
-    private String run;
+    private PracticeRun amp;
 
     @BeforeEach
     void aWarmPracticeAmp() {
-        Map<String, String> form = new HashMap<>(visitor.form("/practice", "/practice"));
-        form.putAll(Map.of("exercise", "0", "seed", "5"));
-        run = Visitor.location(visitor.post("/practice", form));
-        post("/ticks/closed", Map.of("ticked", "true"));
-        post("/practice/power", Map.of());
-        post("/practice/wait", Map.of("minutes", "10"));
-    }
-
-    private HttpResponse<String> post(String path, Map<String, String> fields) {
-        Map<String, String> form = new HashMap<>(visitor.form("/practice", "/practice"));
-        form.putAll(fields);
-        return visitor.post(run + path, form);
-    }
-
-    private void set(String position) {
-        post("/practice/turn", Map.of("pot", "0", "position", position));
-        for (String probe : List.of("mains", "V1", "V2", "plate", "screen")) {
-            post("/practice/probe", Map.of("probe", probe));
-        }
+        amp = PracticeRun.warm(visitor);
     }
 
     private HttpResponse<String> play(String signal) {
-        return post("/proof/practice", Map.of("signal", signal));
+        return amp.post("/proof/practice", Map.of("signal", signal));
     }
 
     private Document page() {
-        return visitor.page(run + "/proof");
+        return visitor.page(amp.path() + "/proof");
     }
 
     private static Element row(Document page, String question) {
@@ -63,13 +45,17 @@ class PracticeProofTest {
 
     /** The number a cell begins with. */
     private static double number(Element row, int column) {
-        return Double.parseDouble(row.select("td").get(column).text().split(" ")[0]);
+        return number(row.select("td").get(column).text());
+    }
+
+    private static double number(String text) {
+        return Double.parseDouble(text.split(" ")[0]);
     }
 
     @Test
     void steppedLevelsOfTwoSettingsStandBesideTheLoadLine() {
         for (String position : List.of("35", "47")) {
-            set(position);
+            amp.set(position);
             assertThat(play("shape=LEVELS&hertz=1000&level=-20&toLevel=-5&steps=30&seconds=0.6&rate=48000")
                             .statusCode())
                     .isEqualTo(302);
@@ -91,7 +77,7 @@ class PracticeProofTest {
 
     @Test
     void steppedFrequenciesTellWhereTheBandEnds() {
-        set("40");
+        amp.set("40");
         play("shape=FREQUENCIES&hertz=20&to=20000&level=-20&steps=24&seconds=1&rate=48000");
         Document page = page();
 
@@ -102,7 +88,7 @@ class PracticeProofTest {
 
     @Test
     void theMeterAtTheLoadTellsWhatTheCardHears() {
-        set("40");
+        amp.set("40");
         play("shape=SINE&hertz=1000&level=-20&seconds=3&rate=48000");
 
         String text = page().text();
@@ -116,9 +102,39 @@ class PracticeProofTest {
         HttpResponse<String> refused = play("shape=SINE&hertz=90000&level=-20&seconds=3&rate=48000");
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(play("").statusCode()).as("the usual tone").isEqualTo(302);
-        run = "/runs/" + NewRun.of("EL34");
+        amp = new PracticeRun(visitor, "/runs/" + NewRun.of("EL34"));
         assertThat(play("shape=SINE").statusCode()).isEqualTo(422);
         assertThat(page().select("#play-practice")).isEmpty();
+    }
+
+    private HttpResponse<String> climb(String goal, String mark, String hertz) {
+        return amp.post("/proof/practice/climb", Map.of("goal", goal, "mark", mark, "hertz", hertz));
+    }
+
+    @Test
+    void aKeyOfTheGridMeasuresItsCell() {
+        amp.set("40");
+        assertThat(page().select(".proof-grid form")).hasSize(12);
+        climb("POWER", "1", "1000");
+        assertThat(number(page().select(".proof .most").text())).isCloseTo(1, Percentage.withPercentage(4));
+        climb("CLIPPING", "0.1", "1000");
+        Document page = page();
+        assertThat(page.select(".proof-grid form[action]")).hasSizeLessThanOrEqualTo(10);
+        assertThat(page.select(".proof-grid [data-press=s], .proof-grid [data-press=o]"))
+                .isEmpty();
+        // One current tells no sag: that stands there, and no fault is looked for.
+        assertThat(number(row(page, "Full power"), 0)).isLessThan(number(row(page, "The load line has"), 0));
+        assertThat(row(page, "The load line has").text()).contains("what this one sags is not known");
+
+        HttpResponse<String> tooMuch = climb("POWER", "1000", "1000");
+        assertThat(tooMuch.statusCode()).isEqualTo(422);
+        assertThat(tooMuch.body()).contains("this power is not there at this tone");
+        amp.set("47");
+        assertThat(page().select(".proof-grid form")).as("another setting").hasSize(12);
+        climb("CLIPPING", "0.1", "1000");
+        Document both = page();
+        assertThat(number(row(both, "Full power"), 1))
+                .isCloseTo(number(row(both, "The load line has"), 1), Percentage.withPercentage(10));
     }
 
     @Test
@@ -126,7 +142,7 @@ class PracticeProofTest {
         Document tones = visitor.page(page().select("#play-practice").attr("href"));
 
         assertThat(tones.select("#practice").attr("value")).contains("shape=SINE");
-        assertThat(tones.select("form#play").attr("action")).isEqualTo(run + "/proof/practice");
+        assertThat(tones.select("form#play").attr("action")).isEqualTo(amp.path() + "/proof/practice");
         assertThat(visitor.page("/signal").select("#practice")).isEmpty();
     }
 }
