@@ -11,6 +11,14 @@ interface BlindMapper {
 
     long begin(@Param("runId") long runId, @Param("plan") String plan, @Param("at") OffsetDateTime at);
 
+    /** One that was opened on another bench. */
+    long restore(
+            @Param("runId") long runId,
+            @Param("plan") String plan,
+            @Param("begunAt") OffsetDateTime begunAt,
+            @Param("position") int position,
+            @Param("openedAt") OffsetDateTime openedAt);
+
     Optional<BlindRow> of(@Param("id") long id);
 
     /** Oldest first. */

@@ -28,6 +28,7 @@ import yellowrail.core.timeline.Snapshot;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.bounds.TextUpload;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.prove.ProofRecord;
 import yellowrail.web.recheck.RecheckRow;
 import yellowrail.web.recheck.RecheckService;
 import yellowrail.web.run.Run;
@@ -51,6 +52,7 @@ class ClosingController {
     private final RunArchive archive;
     private final SeatService seats;
     private final RecheckService rechecks;
+    private final ProofRecord proofs;
     private final Words words;
     private final Clock clock;
 
@@ -60,6 +62,7 @@ class ClosingController {
             RunArchive archive,
             SeatService seats,
             RecheckService rechecks,
+            ProofRecord proofs,
             Words words,
             Clock clock) {
         this.runs = runs;
@@ -67,6 +70,7 @@ class ClosingController {
         this.archive = archive;
         this.seats = seats;
         this.rechecks = rechecks;
+        this.proofs = proofs;
         this.words = words;
         this.clock = clock;
     }
@@ -96,6 +100,7 @@ class ClosingController {
                 .addObject("seated", seated)
                 .addObject("view", whole.foundAndLeft().orElse(null))
                 .addObject("soak", whole.soak())
+                .addObject("proof", proofs.of(run))
                 .addObject("closing", whole.closing());
     }
 

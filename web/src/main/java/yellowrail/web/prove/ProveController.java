@@ -23,7 +23,6 @@ import yellowrail.core.signal.TestSignal;
 import yellowrail.core.station.Station;
 import yellowrail.core.tone.CardScale;
 import yellowrail.core.tone.Hearing;
-import yellowrail.core.tone.ToneAnalysis;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
@@ -225,33 +224,33 @@ class ProveController {
     }
 
     private void show(ModelAndView page, long id, Kept kept, Optional<CardScale> card, int channel, String scale) {
-        Measured measured =
-                service.measure(recordings.sound(id, kept.id()), kept.heard().mainsHertz());
         int at = channel(kept, channel);
-        Hearing heard = measured.channels().get(at);
-        ToneAnalysis.Outcome outcome = heard.outcome();
         page.addObject("channel", at + 1)
                 .addObject("channels", channels(kept))
                 .addObject("mains", kept.heard().mainsHertz())
                 .addObject("twice", 2 * kept.heard().mainsHertz())
-                .addObject(
-                        "notes",
-                        Stream.concat(measured.sound().notes().stream(), outcome.notes().stream())
-                                .map(words::say)
-                                .toList());
-        outcome.tone()
+                .addObject("shown", HeardView.of(kept, kept.heard().channels().get(at), card, true, words, clock));
+        recordings
+                .sound(id, kept.id())
+                .ifPresentOrElse(
+                        sound -> draw(
+                                page, service.measure(sound, kept.heard().mainsHertz()), at, scale.equals("linear")),
+                        () -> page.addObject("notes", List.of(words.message("page.prove.no-sound"))));
+    }
+
+    private void draw(ModelAndView page, Measured measured, int channel, boolean linear) {
+        Hearing heard = measured.channels().get(channel);
+        double[] samples = measured.sound().channels().get(channel);
+        int perSecond = measured.sound().hertz();
+        page.addObject(
+                "notes",
+                Stream.concat(measured.sound().notes().stream(), heard.outcome().notes().stream())
+                        .map(words::say)
+                        .toList());
+        heard.outcome()
+                .tone()
                 .ifPresent(tone -> page.addObject(
-                                "shown",
-                                HeardView.of(kept, kept.heard().channels().get(at), card, true, words, clock))
-                        .addObject(
-                                "spectrum",
-                                SpectrumView.of(
-                                        heard.part(
-                                                measured.sound().channels().get(at),
-                                                measured.sound().hertz()),
-                                        measured.sound().hertz(),
-                                        tone,
-                                        scale.equals("linear")))
+                                "spectrum", SpectrumView.of(heard.part(samples, perSecond), perSecond, tone, linear))
                         .addObject("wave", WaveView.of(tone)));
     }
 

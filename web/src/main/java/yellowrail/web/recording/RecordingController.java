@@ -6,6 +6,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import yellowrail.web.layout.NotFoundException;
 
 /** Sound files given back. */
 @Controller
@@ -25,6 +26,8 @@ class RecordingController {
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         "attachment; filename=\"run-%d-recording-%d.wav\"".formatted(id, recording))
-                .body(recordings.sound(id, recording));
+                .body(recordings
+                        .sound(id, recording)
+                        .orElseThrow(() -> new NotFoundException("The sound of it is not on this bench.")));
     }
 }

@@ -3,6 +3,7 @@ package yellowrail.web.recording;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.multipart.MultipartFile;
@@ -14,7 +15,7 @@ import yellowrail.web.run.Run;
 @Service
 public class Recordings {
 
-    private static final int MOST = 100;
+    static final int MOST = 100;
     private static final long MOST_BYTES = 1L << 29;
 
     private final RecordingMapper mapper;
@@ -31,12 +32,17 @@ public class Recordings {
         return mapper.ofRun(runId, kind);
     }
 
-    /** @throws NotFoundException if there is no such recording */
+    /**
+     * A file as it came; empty where only what was heard came, in a run's file.
+     *
+     * @throws NotFoundException if there is no such recording
+     */
     @Transactional(readOnly = true)
-    public byte[] sound(long runId, long id) {
-        return mapper.sound(runId, id)
+    public Optional<byte[]> sound(long runId, long id) {
+        byte[] sound = mapper.sound(runId, id)
                 .orElseThrow(() -> new NotFoundException("There is no recording %d of this run.".formatted(id)))
                 .sound();
+        return sound.length == 0 ? Optional.empty() : Optional.of(sound);
     }
 
     /** Says beside a field why a run takes no such file, if it does not. */
@@ -64,6 +70,12 @@ public class Recordings {
     @Transactional
     public long keep(Run run, RecordingKind kind, String heard, byte[] sound) {
         return mapper.keep(run.id(), kind, OffsetDateTime.now(run.clock(clock)), heard, sound);
+    }
+
+    /** What was heard on another bench, without its sound. */
+    @Transactional
+    void restore(long runId, RecordingKind kind, OffsetDateTime at, String heard) {
+        mapper.keep(runId, kind, at, heard, new byte[0]);
     }
 
     @Transactional

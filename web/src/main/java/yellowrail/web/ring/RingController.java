@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.Socket;
-import yellowrail.core.finding.Finding;
 import yellowrail.core.station.Station;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.form.Faults;
@@ -24,7 +23,6 @@ import yellowrail.web.layout.Rail;
 import yellowrail.web.practice.PracticeSound;
 import yellowrail.web.prove.ProveService;
 import yellowrail.web.recording.Recordings;
-import yellowrail.web.ring.RingService.Heard;
 import yellowrail.web.ring.RingService.Kept;
 import yellowrail.web.ring.RingService.Taken;
 import yellowrail.web.run.Run;
@@ -186,12 +184,14 @@ class RingController {
     }
 
     private void show(ModelAndView page, long id, Kept kept) {
-        Heard heard =
-                service.hear(recordings.sound(id, kept.id()), kept.tapped().mainsHertz());
-        List<Finding> notes = heard.taps().notes();
-        page.addObject("shown", line(kept, true))
-                .addObject("notes", words.say(notes))
-                .addObject("drawing", TapsView.of(heard));
+        page.addObject("shown", line(kept, true));
+        recordings
+                .sound(id, kept.id())
+                .map(sound -> service.hear(sound, kept.tapped().mainsHertz()))
+                .ifPresentOrElse(
+                        heard -> page.addObject("notes", words.say(heard.taps().notes()))
+                                .addObject("drawing", TapsView.of(heard)),
+                        () -> page.addObject("notes", List.of(words.message("page.prove.no-sound"))));
     }
 
     /**

@@ -49,6 +49,7 @@ public class RunArchive {
     private final AmpService amps;
     private final StationService stations;
     private final SeatService seats;
+    private final List<RunPart> parts;
     private final Words words;
     private final Clock clock;
 
@@ -58,6 +59,7 @@ public class RunArchive {
             AmpService amps,
             StationService stations,
             SeatService seats,
+            List<RunPart> parts,
             Words words,
             Clock clock) {
         this.mapper = mapper;
@@ -65,6 +67,7 @@ public class RunArchive {
         this.amps = amps;
         this.stations = stations;
         this.seats = seats;
+        this.parts = parts;
         this.words = words;
         this.clock = clock;
     }
@@ -127,7 +130,28 @@ public class RunArchive {
                         .map(step -> new RunDocument.Step(
                                 step.what(), step.station(), step.item(), step.words(), utc(step.at())))
                         .toList(),
-                rows));
+                rows,
+                parts(runId)));
+    }
+
+    /** Those that hold something. */
+    private Map<String, JsonNode> parts(long runId) {
+        Map<String, JsonNode> written = new TreeMap<>();
+        for (RunPart part : parts) {
+            JsonNode node = part.write(runId);
+            if (!node.isEmpty()) {
+                written.put(part.name(), node);
+            }
+        }
+        return written;
+    }
+
+    /** Of a file, in whatever order; what no feature knows is left. */
+    private Stream<Map.Entry<RunPart, JsonNode>> parts(RunDocument document) {
+        Map<String, JsonNode> told = Optional.ofNullable(document.parts()).orElse(Map.of());
+        return parts.stream()
+                .filter(part -> told.get(part.name()) != null)
+                .map(part -> Map.entry(part, told.get(part.name())));
     }
 
     private static OffsetDateTime utc(OffsetDateTime at) {
@@ -200,6 +224,9 @@ public class RunArchive {
             return words.message("page.archive.too-long", document.readings().size(), MOST_ROWS);
         }
         if (!document.stations().stream().allMatch(RunArchive::isGood)) {
+            return words.message("page.archive.damaged");
+        }
+        if (!parts(document).allMatch(part -> part.getKey().isGood(part.getValue()))) {
             return words.message("page.archive.damaged");
         }
         for (int i = 0; i < document.readings().size(); i++) {
@@ -286,6 +313,7 @@ public class RunArchive {
                         .orElse(document.begunAt());
         mapper.close(run.id(), sheets.size(), closed);
         seats.keep(run.id(), Optional.ofNullable(document.tubes()).orElse(Map.of()));
+        parts(document).forEach(part -> part.getKey().read(run, part.getValue()));
         return run.id();
     }
 }

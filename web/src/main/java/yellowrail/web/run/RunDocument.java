@@ -13,6 +13,7 @@ import tools.jackson.databind.JsonNode;
  * @param closedAt null where the run was still open
  * @param sheets of the amp, as readings name them; the last is the one it was judged by
  * @param tubes what is written on the tubes, by socket
+ * @param parts what features keep of it, by their names; null in a file of version 2
  */
 record RunDocument(
         String format,
@@ -22,10 +23,11 @@ record RunDocument(
         List<Sheet> sheets,
         Map<String, String> tubes,
         List<Step> stations,
-        List<Row> readings) {
+        List<Row> readings,
+        Map<String, JsonNode> parts) {
 
     static final String FORMAT = "yellow-rail-run";
-    static final int VERSION = 2;
+    static final int VERSION = 3;
 
     /** A version of the amp's sheet, a document with a format of its own. */
     record Sheet(int number, JsonNode sheet) {}

@@ -15,6 +15,7 @@ import yellowrail.core.amp.School;
 import yellowrail.web.NewRun;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
+import yellowrail.web.run.RunArchive;
 import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 
@@ -111,6 +112,29 @@ class BlindPagesTest {
         assertThat(visitor.page(blind).select("tr.here").text())
                 .as("nothing is heard any more")
                 .contains("8 8 8 8");
+    }
+
+    /** What is still blind is in no file. */
+    @Test
+    void whatWasOpenedGoesAlongInARunsFile() {
+        begun("marks", 2);
+        for (int i = 0; i < 4; i++) {
+            step(Map.of("coldish", 3, "middling", 8));
+        }
+        RunArchive archive = RunningApplication.bean(RunArchive.class);
+        assertThat(archive.write(run)).doesNotContain("coldish");
+        post(blind + "/open", Map.of());
+        String file = archive.write(run);
+        assertThat(file).contains("coldish", "mark 8");
+
+        long there = archive.read(file).runId();
+
+        String opened = visitor.page("/runs/" + there + "/blind")
+                .select("a[href^=/blind/]")
+                .attr("href");
+        assertThat(visitor.page(opened).select("tr.here").text()).contains("middling", "8 8", "8.0");
+        assertThat(archive.read(file.replace("\"mark\" : 8", "\"mark\" : 11")).fault())
+                .contains("damaged");
     }
 
     @Test

@@ -2,6 +2,7 @@ package yellowrail.web.closing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Map;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
@@ -18,7 +19,9 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Identity;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.wav.WavBytes;
 import yellowrail.web.RunningApplication;
+import yellowrail.web.Tapped;
 import yellowrail.web.Visitor;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.run.EntryOutcome;
@@ -100,6 +103,39 @@ class RunArchiveTest {
         assertThat(archive.read(out.toString()).fault()).isEmpty();
     }
 
+    /** What a card heard goes along as figures; the sound stays where it is. */
+    @Test
+    void whatWasProvenAndTappedGoesAlong() {
+        type("on 5", "clips 16.9V 8R 1k");
+        String run = "/runs/" + id;
+        byte[] tone = WavBytes.pcm(48_000, 24, Tapped.tone());
+        visitor.upload(run + "/proof", run + "/proof", "tone.wav", tone, Map.of("load", "8", "volts", "2.83"));
+        byte[] tap = WavBytes.pcm(48_000, 24, Tapped.taps(842, 25, 0.05));
+        visitor.upload(run + "/taps", run + "/taps", "tap.wav", tap, Map.of("tube", "V1", "gain", "40"));
+        assertThat(visitor.page(run + "/record").select("#proven").text()).contains("Proven at", "Full power", "THD");
+        runs.close(id);
+        ObjectNode out = document();
+
+        long there = archive.read(out.toString()).runId();
+
+        assertThat(JSON.readTree(archive.write(there)).get("parts")).isEqualTo(out.get("parts"));
+        assertThat(visitor.page("/runs/" + there + "/record").select("#proven").text())
+                .isEqualTo(visitor.page(run + "/record").select("#proven").text());
+        assertThat(visitor.page("/runs/" + there + "/proof").text()).contains("1 W", "Its sound is not on this bench");
+        assertThat(visitor.page("/runs/" + there + "/taps").text()).contains("842", "Its sound is not on this bench");
+        String sound =
+                visitor.page("/runs/" + there + "/taps").select("a[href$=.wav]").attr("href");
+        assertThat(visitor.get(sound).statusCode()).isEqualTo(404);
+        for (String part : List.of("tone", "taps")) {
+            ObjectNode bad = document();
+            ((ObjectNode) bad.get("parts").get(part).get(0).get("heard"))
+                    .put("mainsHertz", 7)
+                    .remove("rings");
+            ((ObjectNode) bad.get("parts").get(part).get(0).get("heard")).putArray("channels");
+            assertThat(archive.read(bad.toString()).fault()).as(part).contains("damaged");
+        }
+    }
+
     @Test
     void anOpenRunComesInClosed() {
         RunArchive.Read read = archive.read(archive.write(id));
@@ -116,7 +152,7 @@ class RunArchiveTest {
         int before = amps.all().size();
         ObjectNode newer = document();
         newer.put("version", 9);
-        assertThat(archive.read(newer.toString()).fault()).contains("is of version 9", "reads up to 2");
+        assertThat(archive.read(newer.toString()).fault()).contains("is of version 9", "reads up to 3");
         ObjectNode sheet = document();
         ((ObjectNode) sheet.at("/sheets/0/sheet")).put("format", 99);
         assertThat(archive.read(sheet.toString()).fault()).contains("newer version of the application");

@@ -66,7 +66,7 @@ class ProvePagesTest {
         assertThat(visitor.get(link).headers().firstValue("Content-Type")).contains("audio/wav");
         assertThat(RunningApplication.bean(Recordings.class)
                         .sound(run, Long.parseLong(link.replaceAll(".*/(\\d+)\\.wav", "$1"))))
-                .isEqualTo(file);
+                .hasValue(file);
     }
 
     /** The second recording needs no meter: the first told what the card hears. */

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -14,6 +13,7 @@ import yellowrail.core.wav.WavBytes;
 import yellowrail.web.NewRun;
 import yellowrail.web.PracticeRun;
 import yellowrail.web.RunningApplication;
+import yellowrail.web.Tapped;
 import yellowrail.web.Visitor;
 
 /** Tubes tapped one by one. */
@@ -30,19 +30,8 @@ class RingPagesTest {
         taps = "/runs/" + NewRun.of("EL34") + "/taps";
     }
 
-    /** Three taps, each of its own strength, and what rings after them. */
     private static byte[] tapped(double hertz, double fall, double level) {
-        Random chance = new Random(3);
-        double[] samples = new double[4 * RATE];
-        for (int i = 0; i < samples.length; i++) {
-            samples[i] = 1e-5 * chance.nextGaussian();
-            for (int tap = 0; tap < 3; tap++) {
-                double t = (double) i / RATE - 0.5 - 1.1 * tap;
-                samples[i] +=
-                        t < 0 ? 0 : level * (1 + 0.2 * tap) * Math.exp(-fall * t) * Math.sin(2 * Math.PI * hertz * t);
-            }
-        }
-        return WavBytes.pcm(RATE, 24, samples);
+        return WavBytes.pcm(RATE, 24, Tapped.taps(hertz, fall, level));
     }
 
     private HttpResponse<String> drop(byte[] file, String tube, String gain) {
