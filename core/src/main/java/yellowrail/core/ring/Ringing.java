@@ -81,20 +81,37 @@ public record Ringing(String tube, OptionalDouble gain, int struck, List<Ring> r
         return rings.stream().mapToDouble(ring -> Math.log(ring.level())).toArray();
     }
 
-    public RingFinding verdict() {
+    /** What a tube is by its ring. */
+    public enum Kind {
+        DEAD,
+        NORMAL,
+        RINGS_ON,
+        NEVER_STOPS
+    }
+
+    public Kind kind() {
         if (rings.isEmpty()) {
-            return new RingFinding.Dead(struck);
+            return Kind.DEAD;
         }
-        double hertz = hertz().value();
-        return decay().<RingFinding>map(decay -> decay.value() > SINGS_ON
-                        ? new RingFinding.RingsOn(hertz, decay.value())
-                        : new RingFinding.RingsUnderTheTap(hertz, decay.value()))
-                .orElseGet(() -> new RingFinding.NeverStops(hertz));
+        return decay().map(decay -> decay.value() > SINGS_ON ? Kind.RINGS_ON : Kind.NORMAL)
+                .orElse(Kind.NEVER_STOPS);
+    }
+
+    public RingFinding verdict() {
+        return switch (kind()) {
+            case DEAD -> new RingFinding.Dead(struck);
+            case NORMAL ->
+                new RingFinding.RingsUnderTheTap(
+                        hertz().value(), decay().orElseThrow().value());
+            case RINGS_ON ->
+                new RingFinding.RingsOn(hertz().value(), decay().orElseThrow().value());
+            case NEVER_STOPS -> new RingFinding.NeverStops(hertz().value());
+        };
     }
 
     /** Whether no stage before the last should have it. */
     public boolean isWaste() {
-        return verdict() instanceof RingFinding.RingsOn || verdict() instanceof RingFinding.NeverStops;
+        return kind() == Kind.RINGS_ON || kind() == Kind.NEVER_STOPS;
     }
 
     static double mean(double[] values) {

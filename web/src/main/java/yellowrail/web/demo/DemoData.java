@@ -23,6 +23,8 @@ import yellowrail.core.station.Station;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.drawer.DrawerService;
 import yellowrail.web.prove.ProveService;
+import yellowrail.web.ring.RingService;
+import yellowrail.web.ring.TapForm;
 import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunEntries;
@@ -50,6 +52,7 @@ class DemoData implements ApplicationRunner {
     private final DrawerService drawer;
     private final SeatService seats;
     private final ProveService proofs;
+    private final RingService taps;
     private final Clock clock;
 
     DemoData(
@@ -61,11 +64,13 @@ class DemoData implements ApplicationRunner {
             DrawerService drawer,
             SeatService seats,
             ProveService proofs,
+            RingService taps,
             Clock clock) {
         this.stations = stations;
         this.drawer = drawer;
         this.seats = seats;
         this.proofs = proofs;
+        this.taps = taps;
         this.amps = amps;
         this.runs = runs;
         this.entries = entries;
@@ -141,6 +146,8 @@ class DemoData implements ApplicationRunner {
                 tone.wav(),
                 60,
                 new ProveService.Told("36 mA, 1 W", load, OptionalDouble.of(tone.volts())));
+        taps.keep(run, "taps.wav", heard.tapped(0), 60, new TapForm.Told("V1", OptionalDouble.empty()));
+        taps.keep(run, "taps.wav", heard.tapped(1), 60, new TapForm.Told("V2", OptionalDouble.empty()));
     }
 
     /** Half an hour of a pair of which one creeps by half a percent a minute. */

@@ -18,7 +18,8 @@ final class DemoRecordings {
     private static final double QUIETEST = 0.05;
     private static final double LOUDEST = 0.62;
 
-    private final PracticeOutput output = set().output();
+    private final Bench bench = set();
+    private final PracticeOutput output = bench.output();
 
     /** Turned up until it idles like the amp of the demo. */
     private static Bench set() {
@@ -48,5 +49,10 @@ final class DemoRecordings {
 
     PracticeOutput.Played played(TestSignal signal) {
         return output.play(signal, RATE);
+    }
+
+    /** Its tubes tapped four times each. */
+    byte[] tapped(int socket) {
+        return bench.tapped(socket, RATE);
     }
 }

@@ -20,7 +20,7 @@ import yellowrail.web.words.Words;
  * @param there whether what was climbed to is there
  */
 record LiveView(
-        String figures,
+        List<String> figures,
         Optional<SpectrumView> spectrum,
         Optional<WaveView> wave,
         String next,
@@ -35,7 +35,8 @@ record LiveView(
         Optional<Tone> tone = heard.tone();
         Optional<ClimbFinding> says = next.flatMap(Climb.Next::says);
         return new LiveView(
-                tone.map(each -> figures(each, heard)).orElseGet(() -> words.message("page.prove.live-no-tone")),
+                tone.map(each -> figures(each, heard))
+                        .orElseGet(() -> List.of(words.message("page.prove.live-no-tone"))),
                 tone.map(each -> SpectrumView.of(heard.samples(), heard.perSecond(), each, false)),
                 tone.map(WaveView::of),
                 next.map(each -> Figures.plain(each.level())).orElse(""),
@@ -45,17 +46,22 @@ record LiveView(
                 says.filter(ClimbFinding::isThere).isPresent());
     }
 
-    /** A block that cannot be read. */
-    static LiveView refused(String why) {
-        return new LiveView(why, Optional.empty(), Optional.empty(), "", "", "", "", false);
+    /** All figures in a line. */
+    public String told() {
+        return String.join(" ", figures);
     }
 
-    private static String figures(Tone tone, LiveHeard heard) {
+    /** A block that cannot be read. */
+    static LiveView refused(String why) {
+        return new LiveView(List.of(why), Optional.empty(), Optional.empty(), "", "", "", "", false);
+    }
+
+    private static List<String> figures(Tone tone, LiveHeard heard) {
         List<String> figures = new ArrayList<>();
         heard.watts().ifPresent(watts -> figures.add(digits(watts) + " W"));
         figures.add(digits(Unit.PERCENT.fromSi(tone.distortion())) + " % THD");
         figures.add(digits(tone.fundamental().hertz()) + " Hz");
-        return String.join(" \u00b7 ", figures);
+        return figures;
     }
 
     private static String digits(double value) {

@@ -26,7 +26,7 @@ import yellowrail.web.run.Run;
 
 /** Hears tapped tubes and keeps what they answered. */
 @Service
-class RingService {
+public class RingService {
 
     private final Recordings recordings;
     private final DocumentKind<TapDocument> documents;
@@ -49,7 +49,7 @@ class RingService {
     }
 
     /** @param id of what was kept; empty where nothing was, and the faults tell why */
-    record Taken(Optional<Long> id, List<Finding> faults) {}
+    public record Taken(Optional<Long> id, List<Finding> faults) {}
 
     /** Oldest first. */
     @Transactional(readOnly = true)
@@ -96,7 +96,7 @@ class RingService {
     }
 
     /** Heard before the database is asked for anything. */
-    Taken keep(Run run, String name, byte[] file, int mains, TapForm.Told told) {
+    public Taken keep(Run run, String name, byte[] file, int mains, TapForm.Told told) {
         Heard heard;
         try {
             heard = hear(file, mains);

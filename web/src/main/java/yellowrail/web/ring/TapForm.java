@@ -6,7 +6,7 @@ import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
 
 /** What is told of a recording of taps. */
-record TapForm(Map<String, String> typed) {
+public record TapForm(Map<String, String> typed) {
 
     private static final int LONGEST_NAME = 40;
     private static final double LEAST_GAIN = 1e-3;
@@ -16,7 +16,7 @@ record TapForm(Map<String, String> typed) {
      * @param tube as the builder calls it
      * @param gain from it to the card, times
      */
-    record Told(String tube, OptionalDouble gain) {}
+    public record Told(String tube, OptionalDouble gain) {}
 
     /** What stands in a field. */
     public String of(String field) {

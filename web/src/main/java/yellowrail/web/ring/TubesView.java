@@ -47,7 +47,7 @@ record TubesView(List<Row> rows) {
         boolean rings = !tube.rings().isEmpty();
         return new Row(
                 tube.tube(),
-                words.say(tube.verdict()),
+                words.name(tube.kind()),
                 rings ? aligned(tube.hertz(), Unit.HERTZ) : NOT_KNOWN,
                 rings ? decay(tube, words) : NOT_KNOWN,
                 rings ? level(tube, card) : NOT_KNOWN,

@@ -18,6 +18,7 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.drawer.DrawerService;
 import yellowrail.web.prove.ProveService;
+import yellowrail.web.ring.RingService;
 import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 import yellowrail.web.seat.SeatService;
@@ -42,6 +43,7 @@ class DemoDataTest {
                         RunningApplication.bean(DrawerService.class),
                         RunningApplication.bean(SeatService.class),
                         RunningApplication.bean(ProveService.class),
+                        RunningApplication.bean(RingService.class),
                         Clock.systemDefaultZone())
                 .fill();
         byName = amps.all().stream()
