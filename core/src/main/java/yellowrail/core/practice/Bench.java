@@ -192,7 +192,11 @@ public final class Bench {
 
     /** Its output as it stands now, into a dummy load. */
     public PracticeOutput output() {
-        double plateToPlate = sheet.fittings().loadOhms().orElseThrow();
+        return output(sheet.fittings().loadOhms().orElseThrow());
+    }
+
+    /** @param plateToPlate what another transformer makes of the dummy load, ohm */
+    public PracticeOutput output(double plateToPlate) {
         return new PracticeOutput(
                 new PushPullTransfer(
                         seated(), idle(), onAt < 0 ? new double[order.length] : emission(), mains(), plateToPlate),

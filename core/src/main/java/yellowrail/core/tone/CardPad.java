@@ -19,6 +19,19 @@ public record CardPad(double series, double across, double peak) {
     private static final double ACROSS = 1000;
     /** Unloaded, or at high mains, an amp gives more volts than it does into its load. */
     private static final double MARGIN = 1.5;
+    /** What most hobby amps do not pass, W. */
+    private static final double SMALL = 60;
+    /** Watts out for a watt of plate rating, at the highest plate volts in use. */
+    private static final double OF_RATING = 2;
+
+    /**
+     * What an amp may give at most, driven hard, W.
+     *
+     * @param rated plate dissipation of all its tubes, W; 0 where it is not known
+     */
+    public static double most(double rated) {
+        return Math.max(SMALL, OF_RATING * rated);
+    }
 
     /**
      * @param watts of a sine that the amp gives at most, W, &gt; 0

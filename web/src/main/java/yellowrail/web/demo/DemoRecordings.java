@@ -7,7 +7,10 @@ import yellowrail.core.practice.PracticeOutput;
 import yellowrail.core.practice.Workshop;
 import yellowrail.core.signal.TestSignal;
 
-/** What a sound card heard of the first amp of the demo, for which a practice amp of its type stands in. */
+/**
+ * What a sound card heard of the first amp of the demo, for which a practice amp of its type stands in on its
+ * transformer.
+ */
 final class DemoRecordings {
 
     private static final String TYPE = "6L6GC";
@@ -19,7 +22,8 @@ final class DemoRecordings {
     private static final double LOUDEST = 0.62;
 
     private final Bench bench = set();
-    private final PracticeOutput output = bench.output();
+    private final PracticeOutput output =
+            bench.output(DemoFittings.COLD_PAIR.loadOhms().orElseThrow());
 
     /** Turned up until it idles like the amp of the demo. */
     private static Bench set() {
@@ -39,7 +43,7 @@ final class DemoRecordings {
 
     /** A tone of about a watt. */
     TestSignal tone() {
-        return TestSignal.sine(1000, 0.082, 4);
+        return TestSignal.sine(1000, 0.093, 4);
     }
 
     /** From half a watt into clipping. */

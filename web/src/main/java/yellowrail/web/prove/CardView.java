@@ -1,6 +1,7 @@
 package yellowrail.web.prove;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.tone.CardPad;
 import yellowrail.core.tone.CardScale;
@@ -18,13 +19,11 @@ import yellowrail.web.words.Words;
  */
 record CardView(String scale, boolean holds, String full, String pad, String series, String across) {
 
-    /** What hobby amps seldom pass. */
-    private static final double WATTS = 60;
-
     private static final double OHMS = 8;
 
-    static CardView of(Optional<CardScale> scale, Words words) {
-        CardPad pad = CardPad.of(WATTS, OHMS).orElseThrow();
+    /** @param watts the most the amp may give into its load */
+    static CardView of(Optional<CardScale> scale, double watts, OptionalDouble load, Words words) {
+        CardPad pad = CardPad.of(watts, load.orElse(OHMS)).orElseThrow();
         return new CardView(
                 scale.map(card -> words.message(
                                 card.holds() ? "page.prove.scale" : "page.prove.scale-apart",
@@ -39,7 +38,8 @@ record CardView(String scale, boolean holds, String full, String pad, String ser
                         Figures.resistance(pad.across()),
                         Figures.fixed(pad.peak(), 0),
                         Figures.fixed(pad.atCard(), 2),
-                        Figures.fixed(pad.watts(), 2)),
+                        Figures.fixed(pad.watts(), 2),
+                        Figures.fixed(watts, 0)),
                 Figures.resistance(pad.series()),
                 Figures.resistance(pad.across()));
     }

@@ -16,9 +16,10 @@ import yellowrail.web.words.Words;
  *
  * @param tones over the columns
  * @param missing how many cells have no answer
+ * @param climbs whether keys play tones out of the card
  * @param practice where a practice amp measures a cell by itself; blank for a real one
  */
-record GridView(List<String> tones, List<Row> rows, int missing, String practice) {
+record GridView(List<String> tones, List<Row> rows, int missing, boolean climbs, String practice) {
 
     /** As they lie on a keyboard. */
     private static final List<String> KEYS = List.of("qwe", "asd", "zxc", "iop");
@@ -47,6 +48,7 @@ record GridView(List<String> tones, List<Row> rows, int missing, String practice
                         .mapToObj(i -> row(grid.rows().get(i), KEYS.get(i), run, proofWords, words))
                         .toList(),
                 grid.missing(),
+                run.isOpen() && !run.isPractice() && grid.missing() > 0,
                 run.isPractice() && run.isOpen() ? "/runs/%d/proof/practice/climb".formatted(run.id()) : "");
     }
 

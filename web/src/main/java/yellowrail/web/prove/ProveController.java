@@ -16,11 +16,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.idle.StageIdle;
 import yellowrail.core.practice.PracticeClimb;
 import yellowrail.core.practice.PracticeOutput;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.signal.TestSignal;
 import yellowrail.core.station.Station;
+import yellowrail.core.tone.CardPad;
 import yellowrail.core.tone.CardScale;
 import yellowrail.core.tone.Hearing;
 import yellowrail.web.amp.Amp;
@@ -211,7 +213,7 @@ class ProveController {
                 .addObject("form", shown.map(each -> filled(form, each)).orElse(form))
                 .addObject("faults", faults)
                 .addObject("linear", scale.equals("linear"))
-                .addObject("card", CardView.of(card, words))
+                .addObject("card", CardView.of(card, most(run), load(kept), words))
                 .addObject("sheet", sheets.of(run, kept))
                 .addObject(
                         "kept",
@@ -221,6 +223,23 @@ class ProveController {
                                 .toList());
         shown.ifPresent(each -> show(page, id, each, card, channel, scale));
         return page;
+    }
+
+    /** What the tubes in it may give, W. */
+    private double most(Run run) {
+        return CardPad.most(StageIdle.of(runs.timeline(run).present()).occupants().stream()
+                .flatMap(tube -> tube.rating().stream())
+                .mapToDouble(rating -> rating.plateWatts())
+                .sum());
+    }
+
+    /** That was told last. */
+    private static OptionalDouble load(List<Kept> kept) {
+        return kept.stream()
+                .flatMap(each -> Stream.ofNullable(each.heard().loadOhms()))
+                .reduce((one, later) -> later)
+                .map(OptionalDouble::of)
+                .orElse(OptionalDouble.empty());
     }
 
     private void show(ModelAndView page, long id, Kept kept, Optional<CardScale> card, int channel, String scale) {

@@ -52,7 +52,8 @@ class ProvePagesTest {
 
     @Test
     void aRecordingIsMeasuredDrawnAndKept() {
-        assertThat(page().text()).contains("Nothing was recorded yet", "68 k in series and 1 k across");
+        assertThat(page().text())
+                .contains("Nothing was recorded yet", "100 k in series and 1 k across", "an amp of 100 W");
         byte[] file = WavBytes.pcm(RATE, 24, tone(0.1, 0.01));
         assertThat(Visitor.location(drop(file, "8", "2.83", "one watt"))).startsWith(proof + "?recording=");
         Document page = page();
