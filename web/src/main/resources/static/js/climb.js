@@ -86,6 +86,10 @@ if (canRecord) {
         end("");
       } else if (await begin(context => new Climb(context, button.dataset))) {
         say(document.getElementById("recorder").dataset.climbing);
+        const setting = document.getElementById("setting");
+        if (setting.value === setting.defaultValue) {
+          setting.value = button.dataset.name;
+        }
       }
     });
   }

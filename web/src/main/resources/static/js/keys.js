@@ -52,7 +52,7 @@ document.addEventListener("keydown", event => {
   if (find("dialog[open]")) {
     return;
   }
-  const own = find(`[data-press="${CSS.escape(event.key)}"]:not([hidden])`);
+  const own = find(`.proof [data-press="${CSS.escape(event.key)}"]:not([hidden])`);
   if (own) {
     event.preventDefault();
     own.click();

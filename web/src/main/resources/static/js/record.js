@@ -48,16 +48,22 @@ async function ask(recording) {
       headers: { "Content-Type": "audio/wav", "X-XSRF-TOKEN": panel.closest("form").elements._csrf.value },
       body: wav(newest(recording), recording.rate)
     });
-    const text = answer.ok ? await answer.text() : "";
+    if (!answer.ok) {
+      throw new Error(answer.statusText);
+    }
+    const text = await answer.text();
     if (going === recording) {
       live.innerHTML = text;
       performance.measure("live", { start: begun });
-      if (live.firstElementChild) {
-        recording.climb?.told(live.firstElementChild.dataset);
-      }
+      recording.climb?.told(live.firstElementChild.dataset);
     }
   } catch {
-    live.textContent = panel.dataset.noAnswer;
+    // Nobody says how loud it may go on.
+    if (going === recording && recording.climb) {
+      end(panel.dataset.noAnswer);
+    } else if (going === recording) {
+      live.textContent = panel.dataset.noAnswer;
+    }
   }
   recording.asking = false;
 }

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.chart.Point;
+import yellowrail.core.finding.Finding;
 
 class TapsTest {
 
@@ -35,14 +36,23 @@ class TapsTest {
         return samples;
     }
 
+    private static Taps heard(double[] samples) {
+        return new TapAnalysis(RATE, 60).of(samples);
+    }
+
+    private static List<Finding> notes(double[] samples) {
+        return new TapNotes(RATE, 60).of(samples, heard(samples).struck());
+    }
+
     @Test
     void everyTapIsFoundAndItsRingFitted() {
         double[] taps = {0.7, 1.5, 2.6};
         for (double hertz : new double[] {310, 842.7, 3177}) {
             for (double fall : new double[] {6, 30, 120}) {
-                Taps heard = Taps.of(recording(3.6, taps, hertz, fall, 0.02), RATE, 60);
+                double[] samples = recording(3.6, taps, hertz, fall, 0.02);
+                Taps heard = heard(samples);
 
-                assertThat(heard.notes()).isEmpty();
+                assertThat(notes(samples)).isEmpty();
                 assertThat(heard.struck()).hasSize(3);
                 assertThat(heard.rings()).as("%s Hz, %s 1/s", hertz, fall).hasSize(3);
                 // Of a ring of a few turns the thump takes its part.
@@ -61,9 +71,7 @@ class TapsTest {
 
     @Test
     void whatIsLeftOpenHoldsTheTruth() {
-        Ring ring = Taps.of(recording(3, new double[] {1}, 900, 20, 0.01), RATE, 60)
-                .rings()
-                .get(0);
+        Ring ring = heard(recording(3, new double[] {1}, 900, 20, 0.01)).rings().get(0);
 
         assertThat(Math.abs(ring.hertz() - 900)).isLessThan(3 * ring.hertzPlusMinus());
         assertThat(ring.hertzPlusMinus()).isBetween(1e-4, 0.5);
@@ -72,17 +80,17 @@ class TapsTest {
 
     @Test
     void humAndNoiseAloneAreNoTap() {
-        Taps heard = Taps.of(recording(3, new double[0], 900, 20, 0.01), RATE, 60);
+        double[] quiet = recording(3, new double[0], 900, 20, 0.01);
 
-        assertThat(heard.struck()).isEmpty();
-        assertThat(heard.notes()).containsExactly(new RingFinding.NothingStruck(3));
-        assertThat(Taps.of(new double[RATE], RATE, 60).notes()).containsExactly(new RingFinding.NothingStruck(1));
-        assertThat(Taps.of(new double[0], RATE, 60).rings()).isEmpty();
+        assertThat(heard(quiet).struck()).isEmpty();
+        assertThat(notes(quiet)).containsExactly(new RingFinding.NothingStruck(3));
+        assertThat(notes(new double[RATE])).containsExactly(new RingFinding.NothingStruck(1));
+        assertThat(heard(new double[0]).rings()).isEmpty();
     }
 
     @Test
     void aThumpWithoutARingIsATapOfADeadTube() {
-        Taps heard = Taps.of(recording(3, new double[] {1, 2}, 900, 20, 0), RATE, 60);
+        Taps heard = heard(recording(3, new double[] {1, 2}, 900, 20, 0));
 
         assertThat(heard.struck()).hasSize(2);
         assertThat(heard.rings()).isEmpty();
@@ -97,7 +105,7 @@ class TapsTest {
             samples[i] += 0.01 * Math.sin(2 * Math.PI * 640 * i / RATE);
         }
 
-        assertThat(Taps.of(samples, RATE, 60).notes())
+        assertThat(notes(samples))
                 .singleElement()
                 .isInstanceOfSatisfying(
                         RingFinding.SoundsByItself.class,
@@ -106,8 +114,7 @@ class TapsTest {
 
     @Test
     void aRingThatDoesNotFallNeverStops() {
-        List<Ring> rings =
-                Taps.of(recording(3, new double[] {1}, 900, 0, 0.02), RATE, 60).rings();
+        List<Ring> rings = heard(recording(3, new double[] {1}, 900, 0, 0.02)).rings();
 
         assertThat(Ringing.of("V1", OptionalDouble.empty(), 1, rings).verdict())
                 .isInstanceOfSatisfying(
@@ -124,18 +131,18 @@ class TapsTest {
         double[] samples = recording(6.8, taps, 900, 40, 0.1);
         samples[(int) (0.3001 * RATE)] = 1;
 
-        Taps heard = Taps.of(samples, RATE, 60);
+        Taps heard = heard(samples);
 
-        assertThat(heard.rings()).hasSize(Taps.MOST);
-        assertThat(heard.notes()).contains(new RingFinding.CardFull());
-        assertThat(heard.notes()).anyMatch(RingFinding.MoreTaps.class::isInstance);
+        assertThat(heard.rings()).hasSize(TapAnalysis.MOST);
+        assertThat(notes(samples)).contains(new RingFinding.CardFull());
+        assertThat(notes(samples)).anyMatch(RingFinding.MoreTaps.class::isInstance);
     }
 
     /** Where the line of a ring is drawn, what was heard lies on it. */
     @Test
     void theStraightLineLiesOnWhatWasHeard() {
         double[] samples = recording(3, new double[] {1}, 900, 8, 0.05);
-        Taps taps = Taps.of(samples, RATE, 60);
+        Taps taps = heard(samples);
 
         RingTrace trace = RingTrace.of(samples, RATE, taps, 600);
 

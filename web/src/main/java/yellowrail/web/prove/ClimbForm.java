@@ -8,6 +8,7 @@ import yellowrail.core.proof.Climb;
 /** What a page asks of the newest of its recording; what is no number is not told. */
 record ClimbForm(Map<String, String> query) {
 
+    private static final int LONGEST = 60;
     private static final double SILENT = -120;
     private static final double LOWEST = 20;
     private static final double HIGHEST = 20_000;
@@ -59,6 +60,12 @@ record ClimbForm(Map<String, String> query) {
                         number("distortionBefore").orElse(0),
                         OptionalDouble.empty(),
                         0));
+    }
+
+    /** What the recording is called. */
+    String setting() {
+        String name = query.getOrDefault("setting", "");
+        return name.substring(0, Math.min(name.length(), LONGEST));
     }
 
     private OptionalDouble number(String name) {

@@ -38,8 +38,17 @@ record GridView(List<String> tones, List<Row> rows, int missing, boolean climbs,
      * @param hertz of the tone that is climbed with
      * @param goal of a {@link Climb}
      * @param mark of it
+     * @param name of what is recorded
      */
-    record Cell(String answer, String play, String typed, String key, String hertz, Climb.Goal goal, String mark) {}
+    record Cell(
+            String answer,
+            String play,
+            String typed,
+            String key,
+            String hertz,
+            Climb.Goal goal,
+            String mark,
+            String name) {}
 
     static GridView of(ProofGrid grid, Run run, ProofWords proofWords, Words words) {
         return new GridView(
@@ -53,14 +62,16 @@ record GridView(List<String> tones, List<Row> rows, int missing, boolean climbs,
     }
 
     private static Row row(ProofGrid.Row row, String keys, Run run, ProofWords proofWords, Words words) {
-        return new Row(
-                row.watts().isPresent()
-                        ? Figures.plain(row.watts().getAsDouble()) + " W"
-                        : words.message("page.prove.grid-clips"),
-                cells(row, keys, run, proofWords));
+        return new Row(name(row, words), cells(row, keys, run, proofWords, words));
     }
 
-    private static List<Cell> cells(ProofGrid.Row row, String keys, Run run, ProofWords proofWords) {
+    private static String name(ProofGrid.Row row, Words words) {
+        return row.watts().isPresent()
+                ? Figures.plain(row.watts().getAsDouble()) + " W"
+                : words.message("page.prove.grid-clips");
+    }
+
+    private static List<Cell> cells(ProofGrid.Row row, String keys, Run run, ProofWords proofWords, Words words) {
         List<Cell> cells = new ArrayList<>();
         for (int i = 0; i < row.cells().size(); i++) {
             double hertz = ProofGrid.TONES.get(i);
@@ -82,7 +93,8 @@ record GridView(List<String> tones, List<Row> rows, int missing, boolean climbs,
                     keys.substring(i, i + 1),
                     tone,
                     clips ? Climb.Goal.CLIPPING : Climb.Goal.POWER,
-                    String.valueOf(row.watts().orElse(CLIPS))));
+                    String.valueOf(row.watts().orElse(CLIPS)),
+                    name(row, words) + ", " + ProofWords.hertz(hertz)));
         }
         return cells;
     }

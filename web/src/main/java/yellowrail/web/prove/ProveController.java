@@ -122,7 +122,7 @@ class ProveController {
         Run run = practising(id, faults);
         return faults.any() || wanted.isEmpty()
                 ? refused(id, new ProveForm(Map.of()), faults)
-                : played(run, wanted.get().signal(), wanted.get().rate(), faults);
+                : played(run, "", wanted.get().signal(), wanted.get().rate(), faults);
     }
 
     /** A cell of the grid on the practice amp: a tone is made louder to what is asked for, and that is kept. */
@@ -134,7 +134,7 @@ class ProveController {
         if (!faults.any()) {
             PracticeClimb.Climbed climbed = sounds.climb(id, form.goal(), form.hertz());
             if (climbed.says().isThere()) {
-                return played(run, climbed.signal(), PracticeClimb.RATE, faults);
+                return played(run, form.setting(), climbed.signal(), PracticeClimb.RATE, faults);
             }
             faults.add(FILE, climbed.says());
         }
@@ -151,7 +151,7 @@ class ProveController {
         return run;
     }
 
-    private ModelAndView played(Run run, TestSignal signal, int rate, Faults faults) {
+    private ModelAndView played(Run run, String setting, TestSignal signal, int rate, Faults faults) {
         PracticeOutput.Played played = sounds.play(run.id(), signal, rate);
         return kept(
                 run,
@@ -161,7 +161,7 @@ class ProveController {
                         played.wav(),
                         mains(run),
                         new ProveService.Told(
-                                "", OptionalDouble.of(PracticeOutput.LOAD), OptionalDouble.of(played.volts()))),
+                                setting, OptionalDouble.of(PracticeOutput.LOAD), OptionalDouble.of(played.volts()))),
                 new ProveForm(Map.of()),
                 faults);
     }

@@ -187,9 +187,11 @@ class RingController {
         page.addObject("shown", line(kept, true));
         recordings
                 .sound(id, kept.id())
-                .map(sound -> service.hear(sound, kept.tapped().mainsHertz()))
+                .map(sound -> service.again(kept, sound))
                 .ifPresentOrElse(
-                        heard -> page.addObject("notes", words.say(heard.taps().notes()))
+                        heard -> page.addObject(
+                                        "notes",
+                                        words.say(heard.notes(kept.tapped().mainsHertz())))
                                 .addObject("drawing", TapsView.of(heard)),
                         () -> page.addObject("notes", List.of(words.message("page.prove.no-sound"))));
     }

@@ -13,6 +13,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.ring.Ringing;
+import yellowrail.core.ring.TapAnalysis;
+import yellowrail.core.ring.TapNotes;
 import yellowrail.core.ring.Taps;
 import yellowrail.core.wav.Sound;
 import yellowrail.core.wav.WavException;
@@ -46,6 +48,16 @@ public class RingService {
         double[] samples() {
             return sound.channels().get(channel);
         }
+
+        List<Finding> notes(int mains) {
+            return new TapNotes(sound.hertz(), mains).of(samples(), taps.struck());
+        }
+    }
+
+    /** A kept recording with its sound; what was fitted once is not fitted again. */
+    Heard again(Kept kept, byte[] file) {
+        TapDocument tapped = kept.tapped();
+        return inTurn.take(() -> new Heard(WavReader.read(file), tapped.channel(), tapped.taps()));
     }
 
     /** @param id of what was kept; empty where nothing was, and the faults tell why */
@@ -74,7 +86,9 @@ public class RingService {
                         each.getKey().gain() == null
                                 ? OptionalDouble.empty()
                                 : OptionalDouble.of(each.getKey().gain()),
-                        each.getValue().stream().mapToInt(TapDocument::struck).sum(),
+                        each.getValue().stream()
+                                .mapToInt(tapped -> tapped.struck().size())
+                                .sum(),
                         each.getValue().stream()
                                 .flatMap(tapped -> tapped.rings().stream())
                                 .map(TapDocument.Rung::ring)
@@ -87,7 +101,11 @@ public class RingService {
         return inTurn.take(() -> {
             Sound sound = WavReader.read(file);
             return IntStream.range(0, sound.channels().size())
-                    .mapToObj(i -> new Heard(sound, i, Taps.of(sound.channels().get(i), sound.hertz(), mains)))
+                    .mapToObj(i -> new Heard(
+                            sound,
+                            i,
+                            new TapAnalysis(sound.hertz(), mains)
+                                    .of(sound.channels().get(i))))
                     .max(Comparator.comparingInt(
                                     (Heard heard) -> heard.taps().rings().size())
                             .thenComparing(heard -> -heard.channel()))
@@ -104,7 +122,7 @@ public class RingService {
             return new Taken(Optional.empty(), List.of(e.why()));
         }
         if (heard.taps().struck().isEmpty()) {
-            return new Taken(Optional.empty(), heard.taps().notes());
+            return new Taken(Optional.empty(), heard.notes(mains));
         }
         TapDocument tapped = new TapDocument(
                 name,
@@ -114,7 +132,7 @@ public class RingService {
                 heard.sound().hertz(),
                 heard.sound().seconds(),
                 heard.channel(),
-                heard.taps().struck().size(),
+                heard.taps().struck(),
                 TapDocument.rings(heard.taps()));
         return new Taken(
                 Optional.of(recordings.keep(run, RecordingKind.TAPS, documents.write(tapped), file)), List.of());

@@ -13,7 +13,7 @@ import yellowrail.web.database.JsonColumn;
  * @param tube as the builder calls it
  * @param gain from it to the card, times; null if it was not told
  * @param channel the one that was heard best, from 0
- * @param struck taps
+ * @param struck when something was struck, s
  */
 record TapDocument(
         String name,
@@ -23,10 +23,11 @@ record TapDocument(
         int perSecond,
         double seconds,
         int channel,
-        int struck,
+        List<Double> struck,
         List<Rung> rings) {
 
     TapDocument {
+        struck = List.copyOf(struck);
         rings = List.copyOf(rings);
     }
 
@@ -41,6 +42,10 @@ record TapDocument(
         Ring ring() {
             return new Ring(at, hertz, hertzPlusMinus, fall, fallPlusMinus, level);
         }
+    }
+
+    Taps taps() {
+        return new Taps(struck, rings.stream().map(Rung::ring).toList());
     }
 
     static List<Rung> rings(Taps taps) {

@@ -20,6 +20,7 @@ class TapsPart extends RecordedPart {
     private static void check(TapDocument tapped) {
         if (tapped.tube().isBlank()
                 || tapped.gain() != null && !(tapped.gain() > 0)
+                || tapped.channel() < 0
                 || !tapped.rings().stream().allMatch(ring -> ring.level() > 0 && ring.hertz() > 0)) {
             throw new IllegalArgumentException("no recording of taps: %s".formatted(tapped));
         }
