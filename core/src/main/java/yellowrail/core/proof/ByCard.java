@@ -38,8 +38,19 @@ public record ByCard(
         double noise,
         List<Step> steps) {
 
-    /** One step. */
-    public record Step(double hertz, double level, double distortion, OptionalDouble roundness) {}
+    /**
+     * One step.
+     *
+     * @param second harmonic, of the fundamental; empty where it cannot be told
+     * @param third the same
+     */
+    public record Step(
+            double hertz,
+            double level,
+            double distortion,
+            OptionalDouble roundness,
+            OptionalDouble second,
+            OptionalDouble third) {}
 
     /**
      * What is known besides.
@@ -124,6 +135,12 @@ public record ByCard(
         flat().flatMap(level -> power(known, level))
                 .ifPresent(full ->
                         all.add(figure(known, ProofKind.FULL_POWER, full, 2 * METER, played(known, hertz, NONE))));
+        flat().flatMap(this::lastBelow).ifPresent(step -> {
+            step.second()
+                    .ifPresent(part -> all.add(figure(known, ProofKind.SECOND, part, FIT, played(known, hertz, NONE))));
+            step.third()
+                    .ifPresent(part -> all.add(figure(known, ProofKind.THIRD, part, FIT, played(known, hertz, NONE))));
+        });
         List<Point> distortions = steps.stream()
                 .map(step -> new Point(step.level(), step.distortion()))
                 .toList();
@@ -157,6 +174,11 @@ public record ByCard(
                 .map(step -> new Point(step.level(), step.roundness().getAsDouble()))
                 .toList());
         return level.isPresent() ? Optional.of(level.getAsDouble()) : Optional.empty();
+    }
+
+    /** The loudest step that does not clip yet. */
+    private Optional<Step> lastBelow(double level) {
+        return steps.stream().filter(step -> step.level() <= level).max(Comparator.comparingDouble(Step::level));
     }
 
     private static Optional<Double> power(Known known, double level) {

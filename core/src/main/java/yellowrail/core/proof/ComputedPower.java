@@ -1,5 +1,6 @@
 package yellowrail.core.proof;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
@@ -23,10 +24,13 @@ import yellowrail.core.tube.model.TubeModels;
  *
  * @param rising power into the load, W, and its distortion, as the drive rises to that edge
  * @param clips where the output bends over, at the edge if not before, W
+ * @param second harmonic there, of the fundamental; both sides alike make none
+ * @param third the same
  * @param sag resistance of the supply that was taken, ohm; 0 for a stiff one
  * @param assumed what the sheet and the readings do not tell, and what was taken for it
  */
-public record ComputedPower(List<Point> rising, double clips, double sag, List<StageFinding> assumed) {
+public record ComputedPower(
+        List<Point> rising, double clips, double second, double third, double sag, List<StageFinding> assumed) {
 
     /** Published operations against the models: power within 14 % of itself. */
     private static final double MODEL = 0.14;
@@ -90,12 +94,18 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
         List<Performance> rising = DoubleStream.of(PARTS)
                 .mapToObj(part -> new FullDrive(sagging, STEPS, part).compute())
                 .toList();
+        double clips = rising.get(rising.size() - 1).clipping().watts();
+        Performance there = rising.stream()
+                .min(Comparator.comparingDouble(each -> Math.abs(each.powerWatts() - clips)))
+                .orElseThrow();
         return new ComputedPower(
                 rising.stream()
                         .filter(at -> at.powerWatts() > 0 && at.distortion() > 0)
                         .map(at -> new Point(at.powerWatts(), at.distortion()))
                         .toList(),
-                rising.get(rising.size() - 1).clipping().watts(),
+                clips,
+                there.harmonics().get(0),
+                there.harmonics().get(1),
                 sag,
                 assumed);
     }
@@ -110,6 +120,22 @@ public record ComputedPower(List<Point> rising, double clips, double sag, List<S
     /** Where it clips, W, as sure as a model is of it. */
     public Estimate watts() {
         return new Estimate(clips, MODEL * clips, List.of());
+    }
+
+    /**
+     * What leads of the first harmonics, where it clips, beside it.
+     *
+     * @param measuredSecond of the fundamental
+     * @param measuredThird the same
+     */
+    public ProofFinding beside(double measuredSecond, double measuredThird) {
+        boolean alike = measuredSecond > measuredThird == second > third;
+        if (alike) {
+            return new ProofFinding.HarmonicsAsComputed(second, third);
+        }
+        return second > third
+                ? new ProofFinding.ThirdLeads(second, third)
+                : new ProofFinding.SecondLeads(second, third);
     }
 
     /** What was measured where the tops flatten, W, beside it. */

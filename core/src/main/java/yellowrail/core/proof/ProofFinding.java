@@ -40,6 +40,21 @@ public sealed interface ProofFinding extends Finding {
             @In(Unit.WATT) double computed,
             @In(value = Unit.WATT, plusMinus = true) double apart) implements ProofFinding {}
 
+    /** The same of the first harmonics leads. */
+    record HarmonicsAsComputed(
+            @In(value = Unit.PERCENT, decimals = 1) double second,
+            @In(value = Unit.PERCENT, decimals = 1) double third) implements ProofFinding {}
+
+    /** In the load line the third does: the sides are not alike. */
+    record SecondLeads(
+            @In(value = Unit.PERCENT, decimals = 1) double second,
+            @In(value = Unit.PERCENT, decimals = 1) double third) implements ProofFinding {}
+
+    /** In the load line the second does. */
+    record ThirdLeads(
+            @In(value = Unit.PERCENT, decimals = 1) double second,
+            @In(value = Unit.PERCENT, decimals = 1) double third) implements ProofFinding {}
+
     /** Hum at twice the mains' frequency leads. */
     record MostlyRipple(
             @In(value = Unit.MILLIVOLT, decimals = 2) double ripple,

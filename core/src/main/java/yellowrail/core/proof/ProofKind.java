@@ -10,6 +10,9 @@ public enum ProofKind {
     DISTORTION,
     DISTORTION_AND_NOISE,
     INTERMODULATION,
+    /** At the onset of clipping, of the fundamental. */
+    SECOND,
+    THIRD,
     /** At the mains' frequency, or all that a meter reads with nothing played, V RMS. */
     HUM,
     /** At twice the mains' frequency, V RMS. */

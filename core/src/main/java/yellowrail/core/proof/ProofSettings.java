@@ -40,9 +40,12 @@ public final class ProofSettings {
 
         /** What it gives at the onset of clipping, as read last. */
         public Optional<Measured> fullPower() {
-            return figures.stream()
-                    .filter(each -> each.kind() == ProofKind.FULL_POWER)
-                    .reduce((one, later) -> later);
+            return newest(ProofKind.FULL_POWER);
+        }
+
+        /** The newest answer of a kind. */
+        public Optional<Measured> newest(ProofKind kind) {
+            return figures.stream().filter(each -> each.kind() == kind).reduce((one, later) -> later);
         }
     }
 

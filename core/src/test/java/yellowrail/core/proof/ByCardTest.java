@@ -78,11 +78,16 @@ class ByCardTest {
                         1000,
                         level,
                         0.02 * level + (level > 0.4 ? 2 * (level - 0.4) : 0),
-                        OptionalDouble.of(level > 0.4 ? 0.0 : 1.0)))
+                        OptionalDouble.of(level > 0.4 ? 0.0 : 1.0),
+                        OptionalDouble.of(0.01 * level),
+                        OptionalDouble.of(0.1 * level)))
                 .toArray(Step[]::new);
         List<Measured> figures = tone(1000, 0.49, steps).figures(KNOWN);
 
         assertThat(one(figures, ProofKind.FULL_POWER).value().value()).isCloseTo(32, within(2.0));
+        // Of the last step below 0.4.
+        assertThat(one(figures, ProofKind.THIRD).value().value()).isBetween(0.037, 0.04);
+        assertThat(one(figures, ProofKind.SECOND).value().value()).isBetween(0.0037, 0.004);
         assertThat(figures.stream()
                         .filter(each -> each.kind() == ProofKind.POWER_AT)
                         .map(each -> each.at().mark().getAsDouble()))
@@ -99,7 +104,12 @@ class ByCardTest {
         Step[] steps = Arrays.stream(
                         new double[] {10, 14, 20, 28, 40, 56, 80, 1000, 5000, 7000, 10_000, 14_000, 20_000})
                 .mapToObj(hertz -> new Step(
-                        hertz, 0.1 / Math.hypot(1, 20 / hertz) / Math.hypot(1, hertz / 15_000), 0.001 * hertz, NONE))
+                        hertz,
+                        0.1 / Math.hypot(1, 20 / hertz) / Math.hypot(1, hertz / 15_000),
+                        0.001 * hertz,
+                        NONE,
+                        NONE,
+                        NONE))
                 .toArray(Step[]::new);
         List<Measured> figures = tone(1000, 0.1, steps).figures(KNOWN);
 

@@ -90,18 +90,32 @@ record HeardDocument(
      * One of the steps; RMS.
      *
      * @param roundness of its tops; null where it cannot be told
+     * @param second harmonic, of the fundamental; null where it lies too high, or from before it was kept
+     * @param third the same
      */
-    record Step(double hertz, double level, double distortion, double distortionAndNoise, Double roundness) {
+    record Step(
+            double hertz,
+            double level,
+            double distortion,
+            double distortionAndNoise,
+            Double roundness,
+            Double second,
+            Double third) {
 
         static Step of(SteppedTone.Step step) {
             Tone tone = step.tone();
-            OptionalDouble roundness = Tops.roundness(tone);
             return new Step(
                     tone.fundamental().hertz(),
                     step.level(),
                     tone.distortion(),
                     tone.distortionAndNoise(),
-                    roundness.isPresent() ? roundness.getAsDouble() : null);
+                    boxed(Tops.roundness(tone)),
+                    boxed(tone.part(2)),
+                    boxed(tone.part(3)));
+        }
+
+        private static Double boxed(OptionalDouble value) {
+            return value.isPresent() ? value.getAsDouble() : null;
         }
     }
 

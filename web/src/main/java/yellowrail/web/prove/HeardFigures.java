@@ -42,7 +42,12 @@ final class HeardFigures {
                 figures.noise(),
                 figures.steps().stream()
                         .map(step -> new ByCard.Step(
-                                step.hertz(), step.level(), step.distortion(), optional(step.roundness())))
+                                step.hertz(),
+                                step.level(),
+                                step.distortion(),
+                                optional(step.roundness()),
+                                optional(step.second()),
+                                optional(step.third())))
                         .toList());
     }
 

@@ -210,6 +210,7 @@ public class ProofSheetService {
                     ProofFinding says =
                             power.beside(each.proven().fullPower().orElseThrow().value());
                     List<String> told = new ArrayList<>(List.of(words.say(says)));
+                    harmonics(each, power).ifPresent(told::add);
                     told.addAll(words.say(power.assumed()));
                     return new Cell(
                             ProofWords.figure(
@@ -218,6 +219,17 @@ public class ProofSheetService {
                             says instanceof ProofFinding.AsComputed ? "" : "differs");
                 })
                 .orElse(Cell.NONE);
+    }
+
+    /** What leads of the first harmonics against the load line, where it was recorded step by step. */
+    private Optional<String> harmonics(Then each, ComputedPower power) {
+        return each.proven()
+                .newest(ProofKind.SECOND)
+                .flatMap(second -> each.proven()
+                        .newest(ProofKind.THIRD)
+                        .map(third -> power.beside(
+                                second.value().value(), third.value().value())))
+                .map(words::say);
     }
 
     /** Of the setting with that number, in short; blank where it was not read. */

@@ -70,6 +70,9 @@ class PracticeProofTest {
                     .as("the steps against the load line, column " + column)
                     .isCloseTo(number(computed, column), Percentage.withPercentage(10));
         }
+        assertThat(row(page, "The load line has").text()).contains("The same harmonic leads there");
+        assertThat(number(row(page, "3rd harmonic, where it clips"), 1))
+                .isGreaterThan(number(row(page, "2nd harmonic, where it clips"), 1));
         assertThat(page.select(".curves path.measured")).hasSize(2);
         assertThat(page.select(".curves path.computed")).hasSize(2);
         assertThat(page.text()).contains("30 steps in level, each measured by itself", "as the load line has it");
