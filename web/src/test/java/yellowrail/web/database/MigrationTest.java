@@ -122,4 +122,16 @@ class MigrationTest {
         assertThat(old.queryForList("SELECT typed FROM reading WHERE recorded", String.class))
                 .containsExactly("file");
     }
+
+    /** Before tubes were tapped all recordings were of tones. */
+    @Test
+    void whatWasRecordedIsATone() {
+        old.update("INSERT INTO amp DEFAULT VALUES");
+        old.update("INSERT INTO bench_run (amp_id) SELECT id FROM amp");
+        migrateTo("14");
+        old.update("INSERT INTO recording (run_id, kept_at, heard, sound) SELECT id, now(), '{}', '' FROM bench_run");
+        migrateTo("15");
+        assertThat(old.queryForObject("SELECT kind FROM recording", String.class))
+                .isEqualTo("TONE");
+    }
 }
