@@ -12,7 +12,16 @@ if (matchMedia("(max-width: 700px)").matches && !location.hash) {
   addEventListener("load", () => requestAnimationFrame(() => requestAnimationFrame(() => scrollTo(0, 0))));
 }
 
-document.querySelectorAll("[data-here]").forEach(field => { field.value = location.pathname; });
+// What the server takes back.
+const LONGEST_ADDRESS = 2000;
+
+document.addEventListener("submit", event => {
+  const field = event.target.querySelector("[data-here]");
+  if (field) {
+    const here = location.pathname + location.search;
+    field.value = here.length <= LONGEST_ADDRESS ? here : location.pathname;
+  }
+});
 
 // Until a theme is chosen the system's counts: offer the other one.
 const theme = document.querySelector("button[name=theme]");

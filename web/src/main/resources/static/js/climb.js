@@ -16,8 +16,9 @@ const seconds = () => performance.now() / 1000;
 const wait = time => new Promise(done => setTimeout(done, 1000 * time));
 
 class Climb {
-  constructor(context, { hertz, goal, mark }) {
+  constructor(context, { hertz, goal, mark, name }) {
     this.context = context;
+    this.name = name;
     this.goal = goal;
     this.mark = mark;
     this.tone = new OscillatorNode(context, { frequency: Number(hertz) });
@@ -86,10 +87,6 @@ if (canRecord) {
         end("");
       } else if (await begin(context => new Climb(context, button.dataset))) {
         say(document.getElementById("recorder").dataset.climbing);
-        const setting = document.getElementById("setting");
-        if (setting.value === setting.defaultValue) {
-          setting.value = button.dataset.name;
-        }
       }
     });
   }

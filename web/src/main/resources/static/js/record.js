@@ -161,8 +161,8 @@ export async function end(why) {
   }
   if (recording.channels?.[0].length) {
     const taken = new DataTransfer();
-    const name = "recorded " + new Date().toTimeString().slice(0, 8).replaceAll(":", ".") + ".wav";
-    taken.items.add(new File([wav(recording.channels, recording.rate)], name, { type: "audio/wav" }));
+    const name = recording.climb?.name ?? "recorded " + new Date().toTimeString().slice(0, 8).replaceAll(":", ".");
+    taken.items.add(new File([wav(recording.channels, recording.rate)], name + ".wav", { type: "audio/wav" }));
     file.files = taken.files;
     say(`${why} ${(recording.frames / recording.rate).toFixed(1)} s`.trim());
     document.getElementById("measure").focus();

@@ -1,6 +1,8 @@
 // The tone drawn again when a field has changed, while the next one is already typed: only the drawing and what is said
 // beside the fields are exchanged. Another shape has other fields. The page works without it: Draw does the same.
 
+import { words } from "./words.js";
+
 const form = document.getElementById("knobs");
 const drawn = document.getElementById("drawn");
 
@@ -18,8 +20,15 @@ let whole = false;
 async function draw() {
   const mine = ++newest;
   const query = new URLSearchParams(new FormData(form));
-  const answer = await fetch(form.dataset.drawn + "?" + query);
-  const fresh = new DOMParser().parseFromString(await answer.text(), "text/html");
+  drawn.querySelector(".no-answer")?.remove();
+  let text;
+  try {
+    text = await (await fetch(form.dataset.drawn + "?" + query)).text();
+  } catch {
+    drawn.insertAdjacentHTML("afterbegin", `<p class="fault no-answer" role="alert">${words.noAnswer}</p>`);
+    return;
+  }
+  const fresh = new DOMParser().parseFromString(text, "text/html");
   if (mine !== newest) {
     return;
   }

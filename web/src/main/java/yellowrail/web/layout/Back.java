@@ -19,7 +19,7 @@ public final class Back {
         if (to.length() > LONGEST) {
             throw new BadRequestException("an address of %d characters".formatted(to.length()));
         }
-        boolean ours = to.matches("/[\\w/?=&.-]*") && !to.startsWith("//");
+        boolean ours = to.matches("/(?:[\\w/?=&.+,:*~-]|%\\p{XDigit}{2})*") && !to.startsWith("//");
         return ResponseEntity.status(HttpStatus.SEE_OTHER).location(URI.create(ours ? to : "/"));
     }
 

@@ -4,6 +4,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.proof.Climb;
+import yellowrail.core.quantity.Unit;
+import yellowrail.core.typed.BadQuantityException;
+import yellowrail.core.typed.Quantity;
 
 /** What a page asks of the newest of its recording; what is no number is not told. */
 record ClimbForm(Map<String, String> query) {
@@ -15,8 +18,17 @@ record ClimbForm(Map<String, String> query) {
     private static final double USUAL_HERTZ = 1000;
     private static final double USUAL_MARK = 0.1;
 
+    /** As it is typed in its field, ohm. */
     OptionalDouble load() {
-        return number("load").stream().filter(ohms -> ohms > 0).findFirst();
+        try {
+            return OptionalDouble.of(
+                            Quantity.parse(query.getOrDefault("load", "")).si(Unit.OHM))
+                    .stream()
+                    .filter(ohms -> ohms > 0)
+                    .findFirst();
+        } catch (BadQuantityException e) {
+            return OptionalDouble.empty();
+        }
     }
 
     /** What is climbed to; empty where it is only listened. */
@@ -63,9 +75,9 @@ record ClimbForm(Map<String, String> query) {
     }
 
     /** What the recording is called. */
-    String setting() {
-        String name = query.getOrDefault("setting", "");
-        return name.substring(0, Math.min(name.length(), LONGEST));
+    String name() {
+        String name = query.getOrDefault("name", "");
+        return name.substring(0, Math.min(name.length(), LONGEST)) + ".wav";
     }
 
     private OptionalDouble number(String name) {

@@ -64,6 +64,12 @@ record CurvesView(
         return of(title, "Hz", "dB", plot, plot.up(5, 1), drawn);
     }
 
+    /** Watts against hertz. */
+    static CurvesView ofPower(String title, List<Drawn> drawn) {
+        Plot plot = plot(drawn, 0, 1.15 * most(drawn, Point::y));
+        return of(title, "Hz", "W", plot, plot.up(5, 1), drawn);
+    }
+
     private static Plot plot(List<Drawn> drawn, double fromY, double toY) {
         double from = least(drawn, Point::x);
         return new Plot(

@@ -34,8 +34,11 @@ final class ProofCurves {
         this.idle = idle;
     }
 
-    /** @param computed by the load line, of some of the settings */
-    List<CurvesView> of(List<Kept> recordings, List<Drawn> computed) {
+    /**
+     * @param computed by the load line, of some of the settings
+     * @param full power against the tone, of some of them
+     */
+    List<CurvesView> of(List<Kept> recordings, List<Drawn> computed, List<Drawn> full) {
         List<Drawn> powers = new ArrayList<>();
         List<Drawn> levels = new ArrayList<>();
         List<Drawn> tones = new ArrayList<>();
@@ -88,6 +91,9 @@ final class ProofCurves {
         }
         if (!band.isEmpty()) {
             views.add(CurvesView.ofLevel(words.message("page.prove.level-by-tone"), band));
+        }
+        if (!full.isEmpty()) {
+            views.add(CurvesView.ofPower(words.message("page.prove.power-by-tone"), full));
         }
         return views;
     }

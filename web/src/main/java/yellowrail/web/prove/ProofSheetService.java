@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -91,7 +92,10 @@ public class ProofSheetService {
                                 card,
                                 recording -> idle(
                                         shown, parted.numberAt(recording.at().toInstant())))
-                        .of(kept, shown.stream().flatMap(this::curve).toList()),
+                        .of(
+                                kept,
+                                shown.stream().flatMap(this::curve).toList(),
+                                shown.stream().flatMap(ProofSheetService::power).toList()),
                 new TypedLines(words, clock).newest(typed));
     }
 
@@ -253,6 +257,24 @@ public class ProofSheetService {
                         true,
                         power.rising().stream()
                                 .map(point -> new Point(point.level(), point.value()))
+                                .toList()));
+    }
+
+    /** Full power of a setting against the tone, where it was measured at more than one. */
+    private static Stream<CurvesView.Drawn> power(Then each) {
+        TreeMap<Double, Double> watts = new TreeMap<>();
+        each.proven().figures().stream()
+                .filter(figure -> figure.kind() == ProofKind.FULL_POWER
+                        && figure.at().hertz().isPresent())
+                .forEach(figure -> watts.put(
+                        figure.at().hertz().getAsDouble(), figure.value().value()));
+        return watts.size() < 2
+                ? Stream.empty()
+                : Stream.of(new CurvesView.Drawn(
+                        idle(List.of(each), each.proven().number()),
+                        false,
+                        watts.entrySet().stream()
+                                .map(point -> new Point(point.getKey(), point.getValue()))
                                 .toList()));
     }
 

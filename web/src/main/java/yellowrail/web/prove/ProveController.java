@@ -122,7 +122,12 @@ class ProveController {
         Run run = practising(id, faults);
         return faults.any() || wanted.isEmpty()
                 ? refused(id, new ProveForm(Map.of()), faults)
-                : played(run, "", wanted.get().signal(), wanted.get().rate(), faults);
+                : played(
+                        run,
+                        words.message("page.prove.practice-file"),
+                        wanted.get().signal(),
+                        wanted.get().rate(),
+                        faults);
     }
 
     /** A cell of the grid on the practice amp: a tone is made louder to what is asked for, and that is kept. */
@@ -134,7 +139,7 @@ class ProveController {
         if (!faults.any()) {
             PracticeClimb.Climbed climbed = sounds.climb(id, form.goal(), form.hertz());
             if (climbed.says().isThere()) {
-                return played(run, form.setting(), climbed.signal(), PracticeClimb.RATE, faults);
+                return played(run, form.name(), climbed.signal(), PracticeClimb.RATE, faults);
             }
             faults.add(FILE, climbed.says());
         }
@@ -151,19 +156,12 @@ class ProveController {
         return run;
     }
 
-    private ModelAndView played(Run run, String setting, TestSignal signal, int rate, Faults faults) {
+    private ModelAndView played(Run run, String name, TestSignal signal, int rate, Faults faults) {
         PracticeOutput.Played played = sounds.play(run.id(), signal, rate);
-        return kept(
-                run,
-                service.keep(
-                        run,
-                        words.message("page.prove.practice-file"),
-                        played.wav(),
-                        mains(run),
-                        new ProveService.Told(
-                                setting, OptionalDouble.of(PracticeOutput.LOAD), OptionalDouble.of(played.volts()))),
-                new ProveForm(Map.of()),
-                faults);
+        ProveService.Told told =
+                new ProveService.Told("", OptionalDouble.of(PracticeOutput.LOAD), OptionalDouble.of(played.volts()));
+        Taken taken = service.keep(run, name, played.wav(), mains(run), told);
+        return kept(run, taken, new ProveForm(Map.of()), faults);
     }
 
     private ModelAndView kept(Run run, Taken taken, ProveForm form, Faults faults) {

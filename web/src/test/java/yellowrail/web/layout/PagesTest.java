@@ -48,13 +48,24 @@ class PagesTest {
                 "//elsewhere.example/",
                 "https://elsewhere.example/",
                 "javascript:alert(1)",
-                "/\\elsewhere.example"
+                "/\\elsewhere.example",
+                "/half%2",
+                "/a%0d%0aSet-Cookie:x y"
             })
     void choosingAThemeNeverLeadsAway(String back) {
         Map<String, String> form = visitor.form("/", "/theme");
         HttpResponse<String> response =
                 visitor.post("/theme", Map.of("_csrf", form.get("_csrf"), "theme", "dim", "back", back));
         assertThat(response.headers().firstValue("Location")).contains("/");
+    }
+
+    @Test
+    void choosingAThemeKeepsWhatWasAskedFor() {
+        Map<String, String> form = visitor.form("/", "/theme");
+        String back = "/signal?shape=SINE&hertz=1000&note=a+b%2C";
+        HttpResponse<String> response =
+                visitor.post("/theme", Map.of("_csrf", form.get("_csrf"), "theme", "dim", "back", back));
+        assertThat(response.headers().firstValue("Location")).contains(back);
     }
 
     @Test

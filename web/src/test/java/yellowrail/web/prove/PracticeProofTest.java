@@ -129,6 +129,9 @@ class PracticeProofTest {
         assertThat(number(row(page, "Full power"), 0)).isLessThan(number(row(page, "The load line has"), 0));
         assertThat(row(page, "The load line has").text()).contains("what this one sags is not known");
 
+        climb("CLIPPING", "0.1", "100");
+        assertThat(page().select("figcaption b").eachText()).contains("Full power against frequency");
+
         HttpResponse<String> tooMuch = climb("POWER", "1000", "1000");
         assertThat(tooMuch.statusCode()).isEqualTo(422);
         assertThat(tooMuch.body()).contains("this power is not there at this tone");

@@ -2,10 +2,15 @@ package yellowrail.web.prove;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.assertj.core.data.Offset;
+import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -130,6 +135,39 @@ class ProvePagesTest {
                 .contains("This is an MP3");
         assertThat(drop(new byte[0], "8", "", "x").body()).contains("Choose a file first");
         assertThat(page().text()).contains("Nothing was recorded yet");
+    }
+
+    /** A block of a recording that goes on, asked about as the page does. */
+    private Document live(String query, double[] block) {
+        String token = visitor.form(proof, proof).get("_csrf");
+        String path = proof + "/live?" + query + "&_csrf=" + URLEncoder.encode(token, StandardCharsets.UTF_8);
+        HttpResponse<String> answer = visitor.postBytes(path, "audio/wav", WavBytes.pcm(RATE, 24, block));
+        assertThat(answer.statusCode()).isEqualTo(200);
+        return Jsoup.parse(answer.body());
+    }
+
+    @Test
+    void theNewestIsDrawnWhileItIsRecorded() {
+        drop(WavBytes.pcm(RATE, 24, tone(0.1, 0.01)), "8", "2.83", "one watt");
+        double[] block = Arrays.copyOf(tone(0.2, 0.02), RATE / 5);
+
+        Document live = live("load=8.0R", block);
+        assertThat(live.select(".most").eachText()).containsExactly("4 W", "2 % THD", "1000 Hz");
+        assertThat(live.select("svg.spectrum, svg.wave")).hasSize(2);
+        assertThat(live.select("[data-next]").attr("data-next")).isEmpty();
+        assertThat(live("load=8+apples", block).select(".most").eachText()).containsExactly("2 % THD", "1000 Hz");
+        assertThat(live("load=8", new double[RATE / 5]).select(".most").text()).isEqualTo("no tone");
+
+        // 4 W and 1 W is asked for: half the volts.
+        Document climb = live("load=8&goal=POWER&mark=1&level=-20", block);
+        assertThat(Double.parseDouble(climb.select("[data-next]").attr("data-next")))
+                .isCloseTo(-26.02, Offset.offset(0.02));
+        Document there = live("load=8&goal=POWER&mark=4&level=-20", block);
+        assertThat(there.select("[data-there=true]").attr("data-says")).contains("4.00 W is there");
+        assertThat(live("load=8&goal=POWER&mark=NaN&level=-20", block)
+                        .select("[data-next]")
+                        .attr("data-next"))
+                .isEmpty();
     }
 
     @Test
