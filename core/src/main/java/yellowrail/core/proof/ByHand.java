@@ -90,8 +90,8 @@ public record ByHand(
         List<Measured> figures = new ArrayList<>();
         switch (line.what()) {
             case CLIPS -> watts.ifPresent(full -> figures.add(typed(ProofKind.FULL_POWER, full, at, taken)));
-            case HUM -> figures.add(typed(ProofKind.HUM, exactly(volts.orElseThrow()), at, taken));
-            case NOISE -> figures.add(typed(ProofKind.NOISE, exactly(volts.orElseThrow()), at, taken));
+            case HUM -> figures.add(typed(ProofKind.METER_HUM, exactly(volts.orElseThrow()), at, taken));
+            case NOISE -> figures.add(typed(ProofKind.METER_NOISE, exactly(volts.orElseThrow()), at, taken));
             case THD, THD_NOISE -> {
                 Conditions loud = new Conditions(
                         ohms,

@@ -41,6 +41,9 @@ public record ComputedPower(
     /** Of a preamplifier and a phase splitter, where nothing is on the sheet, A. */
     private static final double USUAL_REST = 0.01;
 
+    /** What is left of the power on a supply that sags much. */
+    private static final double MOST_SAG = 0.5;
+
     private static final int STEPS = 64;
     private static final int ROUNDS = 4;
     private static final double[] PARTS = {0.1, 0.16, 0.25, 0.35, 0.45, 0.55, 0.65, 0.75, 0.83, 0.9, 0.95, 1};
@@ -147,7 +150,7 @@ public record ComputedPower(
         if (apart.value() > 0) {
             return new ProofFinding.MoreThanComputed(clips, apart.plusMinus());
         }
-        return sag > 0
+        return sag > 0 || measured.value() < MOST_SAG * clips
                 ? new ProofFinding.LessThanComputed(clips, apart.plusMinus())
                 : new ProofFinding.LessThanStiff(clips);
     }

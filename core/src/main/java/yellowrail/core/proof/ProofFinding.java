@@ -30,14 +30,15 @@ public sealed interface ProofFinding extends Finding {
 
     /** @param apart what model and meter leave open together */
     record LessThanComputed(
-            @In(Unit.WATT) double computed,
+            @In(value = Unit.WATT, decimals = 0) double computed,
             @In(value = Unit.WATT, plusMinus = true) double apart) implements ProofFinding {}
 
     /** The supply's sag is not known, so that the load line had none. */
-    record LessThanStiff(@In(Unit.WATT) double computed) implements ProofFinding {}
+    record LessThanStiff(
+            @In(value = Unit.WATT, decimals = 0) double computed) implements ProofFinding {}
 
     record MoreThanComputed(
-            @In(Unit.WATT) double computed,
+            @In(value = Unit.WATT, decimals = 0) double computed,
             @In(value = Unit.WATT, plusMinus = true) double apart) implements ProofFinding {}
 
     /** The same of the first harmonics leads. */

@@ -13,12 +13,16 @@ public enum ProofKind {
     /** At the onset of clipping, of the fundamental. */
     SECOND,
     THIRD,
-    /** At the mains' frequency, or all that a meter reads with nothing played, V RMS. */
+    /** All that a meter reads with nothing played, V RMS, called hum by who typed it. */
+    METER_HUM,
+    /** At the mains' frequency, V RMS. */
     HUM,
     /** At twice the mains' frequency, V RMS. */
     RIPPLE,
     /** V RMS. */
     NOISE,
+    /** All that a meter reads, in whatever band it has, V RMS. */
+    METER_NOISE,
     /** Load by output resistance. */
     DAMPING,
     /** Where the band ends, Hz. */
@@ -28,6 +32,11 @@ public enum ProofKind {
     GAIN,
     /** What goes in at the onset of clipping, V RMS. */
     SENSITIVITY;
+
+    /** Whether it is there with nothing played, V RMS. */
+    public boolean isDisturbance() {
+        return this == METER_HUM || this == HUM || this == RIPPLE || this == NOISE || this == METER_NOISE;
+    }
 
     /** Whether it changes with what an analyser lets through. */
     boolean dependsOnBand() {

@@ -13,7 +13,7 @@ public final class TubeByTube {
 
     private TubeByTube() {}
 
-    /** @param against the quietest that can be compared; empty for a tube that did not ring */
+    /** @param against the quietest that can be compared; empty for a tube that did not ring, or rang alone */
     public record Line(Ringing ringing, Optional<RingFinding> against) {}
 
     /** The quietest first; those that did not ring before all. */
@@ -44,7 +44,9 @@ public final class TubeByTube {
         }
         Ringing least = quietest.orElseThrow();
         if (tube == least) {
-            return Optional.of(new RingFinding.Quietest());
+            boolean alone =
+                    tubes.stream().filter(each -> !each.rings().isEmpty()).count() == 1;
+            return alone ? Optional.empty() : Optional.of(new RingFinding.Quietest());
         }
         double times = tube.level() / least.level();
         int freedom = tubes.stream()

@@ -195,9 +195,8 @@ public class ProofSheetService {
 
     /** What disturbs below full power, where both were measured across one load. */
     private String below(ProofKind kind, double volts, Proven proven) {
-        boolean disturbs = kind == ProofKind.HUM || kind == ProofKind.RIPPLE || kind == ProofKind.NOISE;
         return proven.fullPower()
-                .filter(full -> disturbs && full.at().loadOhms().isPresent())
+                .filter(full -> kind.isDisturbance() && full.at().loadOhms().isPresent())
                 .map(full -> " \u00b7 " + below(volts, full))
                 .orElse("");
     }
@@ -215,7 +214,9 @@ public class ProofSheetService {
                             power.beside(each.proven().fullPower().orElseThrow().value());
                     List<String> told = new ArrayList<>(List.of(words.say(says)));
                     harmonics(each, power).ifPresent(told::add);
-                    told.addAll(words.say(power.assumed()));
+                    if (!power.assumed().isEmpty()) {
+                        told.add(words.message("page.prove.assumed", String.join(", ", words.say(power.assumed()))));
+                    }
                     return new Cell(
                             ProofWords.figure(
                                     power.watts().value(), power.watts().plusMinus(), Unit.WATT),

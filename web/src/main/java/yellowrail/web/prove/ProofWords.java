@@ -44,7 +44,8 @@ final class ProofWords {
             case FULL_POWER, POWER_AT -> figure(value, plusMinus, Unit.WATT);
             case DISTORTION, DISTORTION_AND_NOISE, INTERMODULATION, SECOND, THIRD ->
                 figure(value, plusMinus, Unit.PERCENT);
-            case HUM, RIPPLE, NOISE, SENSITIVITY -> figure(value, plusMinus, value < 0.5 ? Unit.MILLIVOLT : Unit.VOLT);
+            case METER_HUM, HUM, RIPPLE, NOISE, METER_NOISE, SENSITIVITY ->
+                figure(value, plusMinus, value < 0.5 ? Unit.MILLIVOLT : Unit.VOLT);
             case LOW_EDGE, HIGH_EDGE -> hertz(value);
             case DAMPING ->
                 plusMinus < value

@@ -22,7 +22,8 @@ final class TypedLines {
 
     private static final int MOST = 40;
     /** They are the volts or the watts that are told anyway. */
-    private static final Set<ProofKind> TOLD = EnumSet.of(ProofKind.FULL_POWER, ProofKind.HUM, ProofKind.NOISE);
+    private static final Set<ProofKind> TOLD =
+            EnumSet.of(ProofKind.FULL_POWER, ProofKind.METER_HUM, ProofKind.METER_NOISE);
 
     private final Words words;
     private final ProofWords proofWords;

@@ -56,7 +56,7 @@ class ProofSheetTest {
 
         assertThat(sheet.select(".typed-lines").text())
                 .contains("clips 16.9 Vrms 8.1R 1k", "35.3 \u00b1 2.0 W into 8.1 ohm", "2.4 \u00b1 0.3 mV");
-        assertThat(row(sheet, "Hum").text()).contains("77.0 dB below full power");
+        assertThat(row(sheet, "Hum, all that a meter reads").text()).contains("77.0 dB below full power");
         assertThat(sheet.select(".side-by-side thead th").text())
                 .contains("36.0 \u00b1", "EL34", "mains 120.0 V", "440");
         assertThat(row(sheet, "The load line has").text()).contains("W");
@@ -88,7 +88,7 @@ class ProofSheetTest {
         assertThat(row(sheet, "Full power, where it begins to clip, 1 kHz").text())
                 .contains("not to be compared: 4 ohm here, 8.1 ohm there");
         assertThat(row(sheet, "THD, 1 W, 1 kHz").text()).contains("(2 times)", "more than repeats differ by");
-        assertThat(row(sheet, "Hum").text()).contains("once each");
+        assertThat(row(sheet, "Hum, all that a meter reads").text()).contains("once each");
     }
 
     @Test
