@@ -19,6 +19,7 @@ class Climb {
   constructor(context, { hertz, goal, mark, name }) {
     this.context = context;
     this.name = name;
+    this.hertz = hertz;
     this.goal = goal;
     this.mark = mark;
     this.tone = new OscillatorNode(context, { frequency: Number(hertz) });
@@ -41,7 +42,7 @@ class Climb {
     this.asked = !this.over && seconds() - this.since > STANDS;
     if (this.asked) {
       const before = this.before ?? {};
-      Object.entries({ goal: this.goal, mark: this.mark, level: this.level, ...before })
+      Object.entries({ goal: this.goal, mark: this.mark, hertz: this.hertz, level: this.level, ...before })
         .forEach(([name, value]) => query.set(name, value));
     }
   }

@@ -24,6 +24,7 @@ public final class PracticeClimb {
     private static final double DEPTH = 20;
 
     private static final int STEPS = 40;
+    private static final int MOST_LEVELS = 120;
     private static final double STANDS = 0.8;
 
     private final PracticeOutput output;
@@ -37,36 +38,36 @@ public final class PracticeClimb {
     /** @param signal that measures what was climbed to */
     public record Climbed(TestSignal signal, ClimbFinding says) {}
 
-    public Climbed climb(Climb climb, double hertz) {
+    public Climbed climb(Climb climb) {
         double level = Climb.BEGIN;
         Optional<Climb.Heard> before = Optional.empty();
-        while (true) {
-            Climb.Heard now = listen(hertz, level);
+        for (int levels = 0; levels < MOST_LEVELS; levels++) {
+            Climb.Heard now = listen(climb, level);
             Climb.Next next = climb.next(now, before);
             if (next.isOver()) {
-                return new Climbed(
-                        signal(climb, hertz, next.level()), next.says().get());
+                return new Climbed(signal(climb, next.level()), next.says().get());
             }
             level = next.level();
             before = Optional.of(now);
         }
+        return new Climbed(signal(climb, level), new ClimbFinding.Wanders(MOST_LEVELS));
     }
 
-    private Climb.Heard listen(double hertz, double level) {
-        double[] heard = output.heard(TestSignal.sine(hertz, peak(level), LISTENS), RATE);
+    private Climb.Heard listen(Climb climb, double level) {
+        double[] heard = output.heard(TestSignal.sine(climb.hertz(), peak(level), LISTENS), RATE);
         Optional<Tone> tone =
                 Hearing.of(List.of(heard), RATE, mains, BAND).get(0).outcome().tone();
         OptionalDouble watts = tone.map(each -> OptionalDouble.of(
                         Math.pow(PracticeOutput.FULL_SCALE * each.fundamental().rms(), 2) / PracticeOutput.LOAD))
                 .orElse(OptionalDouble.empty());
-        return Climb.Heard.of(
+        return climb.heard(
                 level, tone, watts, Arrays.stream(heard).map(Math::abs).max().orElse(0));
     }
 
-    private static TestSignal signal(Climb climb, double hertz, double level) {
+    private static TestSignal signal(Climb climb, double level) {
         return climb.goal() == Climb.Goal.POWER
-                ? TestSignal.sine(hertz, peak(level), HOLDS)
-                : TestSignal.levels(hertz, peak(level - DEPTH), peak(level), STEPS, STANDS);
+                ? TestSignal.sine(climb.hertz(), peak(level), HOLDS)
+                : TestSignal.levels(climb.hertz(), peak(level - DEPTH), peak(level), STEPS, STANDS);
     }
 
     private static double peak(double level) {

@@ -13,8 +13,9 @@ import yellowrail.core.tone.Tops;
  *
  * @param goal what it climbs to
  * @param mark watts; or distortion, as a part of the fundamental, that is passed once it clips
+ * @param hertz of the tone that is played
  */
-public record Climb(Goal goal, double mark) {
+public record Climb(Goal goal, double mark, double hertz) {
 
     /** Where a climb begins, dB of what the card gives at most. */
     public static final double BEGIN = -40;
@@ -29,6 +30,9 @@ public record Climb(Goal goal, double mark) {
     private static final double NEAR = 0.03;
 
     private static final double FULL = 0.985;
+    /** Of its frequency. */
+    private static final double SAME_TONE = 0.03;
+
     /** Tops, and the steps that go with them, dB. */
     private static final double ROUND = 0.9;
 
@@ -63,29 +67,7 @@ public record Climb(Goal goal, double mark) {
             OptionalDouble watts,
             double distortion,
             OptionalDouble roundness,
-            double peak) {
-
-        public static Heard of(double level, Optional<Tone> tone, OptionalDouble watts, double peak) {
-            return new Heard(
-                    level,
-                    tone.isPresent()
-                            ? OptionalDouble.of(tone.get().fundamental().rms())
-                            : OptionalDouble.empty(),
-                    watts,
-                    tone.map(Heard::standingOut).orElse(0.0),
-                    tone.map(Tops::roundness).orElse(OptionalDouble.empty()),
-                    peak);
-        }
-
-        private static double standingOut(Tone tone) {
-            double power = tone.harmonics().stream()
-                    .skip(1)
-                    .filter(line -> tone.band().has(line.hertz()) && tone.standsOut(line))
-                    .mapToDouble(Line::power)
-                    .sum();
-            return Math.sqrt(power / tone.fundamental().power());
-        }
-    }
+            double peak) {}
 
     /**
      * What comes next.
@@ -101,9 +83,37 @@ public record Climb(Goal goal, double mark) {
     }
 
     public Climb {
-        if (!(mark > 0)) {
-            throw new IllegalArgumentException("a mark of %s".formatted(mark));
+        if (!(mark > 0 && hertz > 0)) {
+            throw new IllegalArgumentException("a mark of %s at %s Hz".formatted(mark, hertz));
         }
+    }
+
+    /**
+     * What a block tells of the tone; another one, such as hum that is louder, is not it.
+     *
+     * @param level it stood at, dB
+     * @param tone that was found, whatever it is
+     * @param watts of it
+     * @param peak of full scale at the card
+     */
+    public Heard heard(double level, Optional<Tone> tone, OptionalDouble watts, double peak) {
+        Optional<Tone> own = tone.filter(found -> Math.abs(found.fundamental().hertz() / hertz - 1) < SAME_TONE);
+        return new Heard(
+                level,
+                own.isPresent() ? OptionalDouble.of(own.get().fundamental().rms()) : OptionalDouble.empty(),
+                own.isPresent() ? watts : OptionalDouble.empty(),
+                own.map(Climb::standingOut).orElse(0.0),
+                own.map(Tops::roundness).orElse(OptionalDouble.empty()),
+                peak);
+    }
+
+    private static double standingOut(Tone tone) {
+        double power = tone.harmonics().stream()
+                .skip(1)
+                .filter(line -> tone.band().has(line.hertz()) && tone.standsOut(line))
+                .mapToDouble(Line::power)
+                .sum();
+        return Math.sqrt(power / tone.fundamental().power());
     }
 
     /** @param before what was heard at the level before this one; empty for the first */

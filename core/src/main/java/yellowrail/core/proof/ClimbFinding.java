@@ -33,4 +33,7 @@ public sealed interface ClimbFinding extends Finding {
 
     /** Load or scale is not known. */
     record NoWatts() implements ClimbFinding {}
+
+    /** After so many levels it is neither there nor impossible. */
+    record Wanders(int levels) implements ClimbFinding {}
 }

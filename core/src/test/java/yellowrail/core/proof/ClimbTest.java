@@ -15,6 +15,7 @@ import yellowrail.core.proof.Climb.Heard;
 import yellowrail.core.signal.TestSignal;
 import yellowrail.core.tone.Band;
 import yellowrail.core.tone.Hearing;
+import yellowrail.core.tone.Tone;
 
 class ClimbTest {
 
@@ -30,7 +31,7 @@ class ClimbTest {
         Optional<Heard> before = Optional.empty();
         while (steps.isEmpty() || !steps.get(steps.size() - 1).isOver()) {
             assertThat(steps).hasSizeLessThan(80);
-            Heard now = listen(level, gain, clips);
+            Heard now = listen(climb, level, gain, clips);
             Climb.Next next = climb.next(now, before);
             before = Optional.of(now);
             steps.add(next);
@@ -40,7 +41,7 @@ class ClimbTest {
         return steps;
     }
 
-    private static Heard listen(double level, double gain, double clips) {
+    private static Heard listen(Climb climb, double level, double gain, double clips) {
         double peak = Math.pow(10, level / 20);
         double[] volts = Arrays.stream(TestSignal.sine(1000, peak, 0.3).samples(RATE))
                 .skip((int) (TestSignal.RAMP * RATE))
@@ -64,7 +65,7 @@ class ClimbTest {
                         / OHMS)
                 : OptionalDouble.empty();
         double most = Arrays.stream(heard).map(Math::abs).max().orElseThrow();
-        return Heard.of(level, hearing.outcome().tone(), watts, most);
+        return climb.heard(level, hearing.outcome().tone(), watts, most);
     }
 
     private static ClimbFinding end(List<Climb.Next> steps) {
@@ -73,7 +74,7 @@ class ClimbTest {
 
     @Test
     void aWattIsFoundInAFewSteps() {
-        List<Climb.Next> steps = climb(new Climb(Goal.POWER, 1), 300, 25);
+        List<Climb.Next> steps = climb(new Climb(Goal.POWER, 1, 1000), 300, 25);
 
         assertThat(end(steps))
                 .isInstanceOfSatisfying(
@@ -84,7 +85,7 @@ class ClimbTest {
 
     @Test
     void distortionIsClimbedToFinelyWhereItRises() {
-        List<Climb.Next> steps = climb(new Climb(Goal.CLIPPING, 0.1), 60, 20);
+        List<Climb.Next> steps = climb(new Climb(Goal.CLIPPING, 0.1, 1000), 60, 20);
 
         assertThat(end(steps))
                 .isInstanceOfSatisfying(
@@ -97,15 +98,15 @@ class ClimbTest {
 
     @Test
     void whatCannotBeReachedIsTold() {
-        assertThat(end(climb(new Climb(Goal.POWER, 100), 300, 12))).isInstanceOf(ClimbFinding.ClipsBefore.class);
-        assertThat(end(climb(new Climb(Goal.POWER, 50), 10, 1000))).isEqualTo(new ClimbFinding.NoHigher());
-        assertThat(end(climb(new Climb(Goal.CLIPPING, 0.1), 100, 1000))).isEqualTo(new ClimbFinding.CardFull());
-        assertThat(end(climb(new Climb(Goal.POWER, 1), 0, 20))).isEqualTo(new ClimbFinding.NothingComesBack());
+        assertThat(end(climb(new Climb(Goal.POWER, 100, 1000), 300, 12))).isInstanceOf(ClimbFinding.ClipsBefore.class);
+        assertThat(end(climb(new Climb(Goal.POWER, 50, 1000), 10, 1000))).isEqualTo(new ClimbFinding.NoHigher());
+        assertThat(end(climb(new Climb(Goal.CLIPPING, 0.1, 1000), 100, 1000))).isEqualTo(new ClimbFinding.CardFull());
+        assertThat(end(climb(new Climb(Goal.POWER, 1, 1000), 0, 20))).isEqualTo(new ClimbFinding.NothingComesBack());
     }
 
     @Test
     void aHandOnTheVolumeControlEndsIt() {
-        Climb climb = new Climb(Goal.POWER, 10);
+        Climb climb = new Climb(Goal.POWER, 10, 1000);
         Heard before =
                 new Heard(-30, OptionalDouble.of(0.01), OptionalDouble.of(0.05), 0.001, OptionalDouble.empty(), 0.02);
 
@@ -139,7 +140,7 @@ class ClimbTest {
     /** A cold stage distorts a small tone most: that is no clipping. */
     @Test
     void distortionThatFallsWithTheLevelIsPassedBy() {
-        Climb climb = new Climb(Goal.CLIPPING, 0.1);
+        Climb climb = new Climb(Goal.CLIPPING, 0.1, 1000);
         Heard first =
                 new Heard(-40, OptionalDouble.of(0.001), OptionalDouble.empty(), 0.3, OptionalDouble.empty(), 0.002);
         Heard second = new Heard(
@@ -152,7 +153,7 @@ class ClimbTest {
     /** It may distort a tenth and more before it clips. */
     @Test
     void whileTheTopsAreRoundItGoesOn() {
-        Climb climb = new Climb(Goal.CLIPPING, 0.1);
+        Climb climb = new Climb(Goal.CLIPPING, 0.1, 1000);
         Heard first = new Heard(-22, OptionalDouble.of(0.01), NONE, 0.11, OptionalDouble.of(0.98), 0.02);
         Heard round = new Heard(-20, OptionalDouble.of(0.0126), NONE, 0.12, OptionalDouble.of(0.97), 0.02);
         Heard flat = new Heard(-10, OptionalDouble.of(0.03), NONE, 0.14, OptionalDouble.of(0.4), 0.04);
@@ -163,7 +164,7 @@ class ClimbTest {
 
     @Test
     void tooLoudGoesDown() {
-        Climb.Next next = new Climb(Goal.POWER, 1)
+        Climb.Next next = new Climb(Goal.POWER, 1, 1000)
                 .next(
                         new Heard(
                                 -10, OptionalDouble.of(0.2), OptionalDouble.of(4), 0.001, OptionalDouble.empty(), 0.3),
@@ -173,15 +174,34 @@ class ClimbTest {
         assertThat(next.isOver()).isFalse();
     }
 
+    /** Hum that is louder than the tone is not the tone, however it is bent. */
+    @Test
+    void anotherToneIsNotIt() {
+        Optional<Tone> tone = Hearing.of(
+                        List.of(TestSignal.sine(1000, 0.1, 0.3).samples(RATE)), RATE, 60, new Band(20, 20_000))
+                .get(0)
+                .outcome()
+                .tone();
+
+        assertThat(new Climb(Goal.POWER, 1, 1000)
+                        .heard(-30, tone, OptionalDouble.of(1), 0.1)
+                        .heard())
+                .isPresent();
+        Heard other = new Climb(Goal.POWER, 1, 400).heard(-30, tone, OptionalDouble.of(1), 0.1);
+        assertThat(other.heard()).isEmpty();
+        assertThat(other.watts()).isEmpty();
+        assertThat(other.distortion()).isZero();
+    }
+
     @Test
     void withoutAScaleThereAreNoWatts() {
-        Climb.Next next = new Climb(Goal.POWER, 1)
+        Climb.Next next = new Climb(Goal.POWER, 1, 1000)
                 .next(
                         new Heard(
                                 -40, OptionalDouble.of(0.01), OptionalDouble.empty(), 0, OptionalDouble.empty(), 0.02),
                         Optional.empty());
 
         assertThat(next.says()).contains(new ClimbFinding.NoWatts());
-        assertThatThrownBy(() -> new Climb(Goal.POWER, Double.NaN)).hasMessage("a mark of NaN");
+        assertThatThrownBy(() -> new Climb(Goal.POWER, Double.NaN, 1000)).hasMessage("a mark of NaN at 1000.0 Hz");
     }
 }

@@ -29,9 +29,9 @@ public class PracticeSound {
     }
 
     /** A tone is made louder until what is climbed to is there, or cannot be. */
-    public PracticeClimb.Climbed climb(long runId, Climb climb, double hertz) {
+    public PracticeClimb.Climbed climb(long runId, Climb climb) {
         Bench bench = practice.listen(runId, 0);
-        return inTurn.take(() -> bench.climb().climb(climb, hertz));
+        return inTurn.take(() -> bench.climb().climb(climb));
     }
 
     /**

@@ -40,11 +40,11 @@ record ClimbForm(Map<String, String> query) {
     Climb goal() {
         return new Climb(
                 "POWER".equals(query.get("goal")) ? Climb.Goal.POWER : Climb.Goal.CLIPPING,
-                number("mark").stream().filter(mark -> mark > 0).findFirst().orElse(USUAL_MARK));
+                number("mark").stream().filter(mark -> mark > 0).findFirst().orElse(USUAL_MARK),
+                hertz());
     }
 
-    /** Of the tone. */
-    double hertz() {
+    private double hertz() {
         return number("hertz").stream()
                 .filter(hertz -> hertz >= LOWEST && hertz <= HIGHEST)
                 .findFirst()

@@ -45,7 +45,7 @@ class LiveController {
         try {
             LiveHeard heard = LiveHeard.of(service.measure(sound.readNBytes(MOST_BYTES), mains), full, form.load());
             Optional<Climb.Next> next =
-                    form.climb().map(climb -> climb.next(heard.at(form.level().getAsDouble()), form.before()));
+                    form.climb().map(climb -> climb.next(heard.at(form.level().getAsDouble(), climb), form.before()));
             return page.addObject("live", LiveView.of(heard, next, words));
         } catch (WavException e) {
             return page.addObject("live", LiveView.refused(words.say(e.why())));

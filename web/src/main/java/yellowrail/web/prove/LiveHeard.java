@@ -39,8 +39,8 @@ record LiveHeard(double[] samples, int perSecond, Optional<Tone> tone, OptionalD
     }
 
     /** @param level of the test tone while it was heard, dB */
-    Climb.Heard at(double level) {
+    Climb.Heard at(double level, Climb climb) {
         double peak = Arrays.stream(samples).map(Math::abs).max().orElse(0);
-        return Climb.Heard.of(level, tone, watts(), peak);
+        return climb.heard(level, tone, watts(), peak);
     }
 }

@@ -137,7 +137,7 @@ class ProveController {
         ClimbForm form = new ClimbForm(typed);
         Run run = practising(id, faults);
         if (!faults.any()) {
-            PracticeClimb.Climbed climbed = sounds.climb(id, form.goal(), form.hertz());
+            PracticeClimb.Climbed climbed = sounds.climb(id, form.goal());
             if (climbed.says().isThere()) {
                 return played(run, form.name(), climbed.signal(), PracticeClimb.RATE, faults);
             }
