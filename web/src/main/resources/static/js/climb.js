@@ -27,6 +27,7 @@ class Climb {
     this.tone.connect(this.gain).connect(context.destination);
     this.tone.start();
     this.over = false;
+    this.holding = false;
     this.set(BEGINS);
   }
 
@@ -52,21 +53,30 @@ class Climb {
     if (!this.asked || this.over) {
       return;
     }
-    if (!says) {
-      this.before = { levelBefore: this.level, heardBefore: heard, distortionBefore: distortion };
-      this.set(Number(next));
-      return;
-    }
-    this.over = true;
-    if (there !== "true") {
+    if (says && there !== "true") {
+      this.over = true;
       await end(says);
-      return;
+    } else if (says && !this.holding) {
+      await this.hold(heard, distortion, says);
+    } else if (!this.holding) {
+      this.remember(heard, distortion);
+      this.set(Number(next));
     }
+  }
+
+  remember(heard, distortion) {
+    this.before = { levelBefore: this.level, heardBefore: heard, distortionBefore: distortion };
+  }
+
+  /** What was climbed to is there: a power is recorded for a while, and still watched. */
+  async hold(heard, distortion, says) {
+    this.holding = true;
+    this.remember(heard, distortion);
     if (this.goal === "POWER") {
       anew();
       await wait(HOLDS);
     }
-    if (isRecording()) {
+    if (!this.over) {
       await end(says);
       document.getElementById("measure").click();
     }

@@ -7,6 +7,8 @@ const MOST_SECONDS = 60;
 const SHOWN_SECONDS = 0.2;
 /** A card that begins to listen clicks and settles: the first of what it gives is left out. */
 const SETTLES_SECONDS = 0.5;
+/** An answer that takes longer is none, ms. */
+const PATIENCE = 3000;
 
 const panel = document.getElementById("recorder");
 const file = document.getElementById("file");
@@ -46,7 +48,8 @@ async function ask(recording) {
     const answer = await fetch(`${panel.dataset.live}?${query}`, {
       method: "POST",
       headers: { "Content-Type": "audio/wav", "X-XSRF-TOKEN": panel.closest("form").elements._csrf.value },
-      body: wav(newest(recording), recording.rate)
+      body: wav(newest(recording), recording.rate),
+      signal: AbortSignal.timeout(PATIENCE)
     });
     if (!answer.ok) {
       throw new Error(answer.statusText);
