@@ -12,7 +12,8 @@ import yellowrail.core.tone.Tops;
  * back, the card is full, or it got louder by more than was asked for, as when a hand is on the volume control.
  *
  * @param goal what it climbs to
- * @param mark watts; or distortion, as a part of the fundamental, that is passed once it clips
+ * @param mark watts; or distortion, as a part of the fundamental, that is to be passed once it clips, if the card gives
+ *     so much
  * @param hertz of the tone that is played
  */
 public record Climb(Goal goal, double mark, double hertz) {
@@ -47,7 +48,7 @@ public record Climb(Goal goal, double mark, double hertz) {
     /** What is climbed to. */
     public enum Goal {
         POWER,
-        /** Tops are flat, and distortion has passed the mark. */
+        /** Tops are flat, and distortion has passed the mark or the card gives no more. */
         CLIPPING
     }
 
@@ -159,8 +160,9 @@ public record Climb(Goal goal, double mark, double hertz) {
         boolean rises =
                 before.filter(then -> now.distortion() > then.distortion()).isPresent();
         double roundness = now.roundness().orElse(rises ? 1 - now.distortion() / mark : 1);
-        if (rises && now.distortion() >= mark && roundness < Tops.FLAT) {
-            return over(now, new ClimbFinding.MarkPassed(now.distortion()));
+        boolean farEnough = now.distortion() >= mark || now.level() >= TOP;
+        if (rises && farEnough && roundness < Tops.FLAT) {
+            return over(now, new ClimbFinding.Clips(now.distortion()));
         }
         return up(now, roundness > ROUND ? FAR : roundness > HARDLY_ROUND ? NEARER : FINE);
     }

@@ -9,13 +9,13 @@ public sealed interface ClimbFinding extends Finding {
 
     /** Whether what was climbed to is there, so that it can be measured. */
     default boolean isThere() {
-        return this instanceof PowerReached || this instanceof MarkPassed;
+        return this instanceof PowerReached || this instanceof Clips;
     }
 
     record PowerReached(@In(value = Unit.WATT) double watts) implements ClimbFinding {}
 
-    record MarkPassed(
-            @In(value = Unit.PERCENT, decimals = 1) double distortion) implements ClimbFinding {}
+    /** The tops are flat. */
+    record Clips(@In(value = Unit.PERCENT, decimals = 1) double distortion) implements ClimbFinding {}
 
     record ClipsBefore(
             @In(value = Unit.WATT) double watts,

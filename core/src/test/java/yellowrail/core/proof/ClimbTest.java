@@ -89,7 +89,7 @@ class ClimbTest {
 
         assertThat(end(steps))
                 .isInstanceOfSatisfying(
-                        ClimbFinding.MarkPassed.class,
+                        ClimbFinding.Clips.class,
                         told -> assertThat(told.distortion()).isBetween(0.1, 0.13));
         assertThat(steps.get(steps.size() - 2).level()
                         - steps.get(steps.size() - 3).level())
@@ -159,7 +159,14 @@ class ClimbTest {
         Heard flat = new Heard(-10, OptionalDouble.of(0.03), NONE, 0.14, OptionalDouble.of(0.4), 0.04);
 
         assertThat(climb.next(round, Optional.of(first)).isOver()).isFalse();
-        assertThat(climb.next(flat, Optional.of(round)).says()).contains(new ClimbFinding.MarkPassed(0.14));
+        assertThat(climb.next(flat, Optional.of(round)).says()).contains(new ClimbFinding.Clips(0.14));
+        Heard little = new Heard(-2, OptionalDouble.of(0.04), NONE, 0.06, OptionalDouble.of(0.3), 0.05);
+        assertThat(climb.next(little, Optional.of(new Heard(-3, OptionalDouble.of(0.038), NONE, 0.05, NONE, 0.05)))
+                        .isOver())
+                .as("flat, but 10 % may come")
+                .isFalse();
+        Heard top = new Heard(0, OptionalDouble.of(0.042), NONE, 0.08, OptionalDouble.of(0.2), 0.05);
+        assertThat(climb.next(top, Optional.of(little)).says()).contains(new ClimbFinding.Clips(0.08));
     }
 
     @Test
