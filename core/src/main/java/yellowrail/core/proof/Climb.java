@@ -31,6 +31,9 @@ public record Climb(Goal goal, double mark, double hertz) {
     private static final double NEAR = 0.03;
 
     private static final double FULL = 0.985;
+    /** Samples a second. */
+    private static final double USUAL_RATE = 48_000;
+
     /** Of its frequency. */
     private static final double SAME_TONE = 0.03;
 
@@ -87,6 +90,11 @@ public record Climb(Goal goal, double mark, double hertz) {
         if (!(mark > 0 && hertz > 0)) {
             throw new IllegalArgumentException("a mark of %s at %s Hz".formatted(mark, hertz));
         }
+    }
+
+    /** Whether a card hears of a tone that its tops are flat: enough harmonics lie below half its rate. */
+    public static boolean hearsClipping(double hertz) {
+        return Tops.FEWEST * hertz <= USUAL_RATE / 2;
     }
 
     /**

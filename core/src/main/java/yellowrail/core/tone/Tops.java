@@ -15,7 +15,7 @@ public final class Tops {
 
     private static final double AROUND = 0.1;
     /** Fewer draw no flat top. */
-    private static final int FEWEST = 7;
+    public static final int FEWEST = 7;
 
     private Tops() {}
 

@@ -34,7 +34,7 @@ record GridView(List<String> tones, List<Row> rows, int missing, boolean climbs,
      * @param answer blank where it was not measured
      * @param play where the tone for it is
      * @param typed how it is typed
-     * @param key that measures it while the page listens
+     * @param key that measures it while the page listens; blank where no card can
      * @param hertz of the tone that is climbed with
      * @param goal of a {@link Climb}
      * @param mark of it
@@ -90,7 +90,7 @@ record GridView(List<String> tones, List<Row> rows, int missing, boolean climbs,
                             ? "clips 16.9V %sHz".formatted(tone)
                             : "thd 0.7%% %sW %sHz"
                                     .formatted(Figures.plain(row.watts().getAsDouble()), tone),
-                    keys.substring(i, i + 1),
+                    clips && !Climb.hearsClipping(hertz) ? "" : keys.substring(i, i + 1),
                     tone,
                     clips ? Climb.Goal.CLIPPING : Climb.Goal.POWER,
                     String.valueOf(row.watts().orElse(CLIPS)),
