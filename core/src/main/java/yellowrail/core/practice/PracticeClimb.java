@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import yellowrail.core.proof.ByCard;
 import yellowrail.core.proof.Climb;
 import yellowrail.core.proof.ClimbFinding;
 import yellowrail.core.signal.TestSignal;
@@ -18,6 +19,8 @@ public final class PracticeClimb {
     public static final int RATE = 48_000;
 
     private static final Band BAND = new Band(20, 20_000);
+    private static final OptionalDouble FULL_SCALE = OptionalDouble.of(PracticeOutput.FULL_SCALE);
+    private static final OptionalDouble LOAD = OptionalDouble.of(PracticeOutput.LOAD);
     private static final double LISTENS = 0.4;
     private static final double HOLDS = 3;
     /** Below where a climb to distortion ends, dB, and how it is played then. */
@@ -57,8 +60,7 @@ public final class PracticeClimb {
         double[] heard = output.heard(TestSignal.sine(climb.hertz(), peak(level), LISTENS), RATE);
         Optional<Tone> tone =
                 Hearing.of(List.of(heard), RATE, mains, BAND).get(0).outcome().tone();
-        OptionalDouble watts = tone.map(each -> OptionalDouble.of(
-                        Math.pow(PracticeOutput.FULL_SCALE * each.fundamental().rms(), 2) / PracticeOutput.LOAD))
+        OptionalDouble watts = tone.map(each -> ByCard.watts(each.fundamental().rms(), FULL_SCALE, LOAD))
                 .orElse(OptionalDouble.empty());
         return climb.heard(
                 level, tone, watts, Arrays.stream(heard).map(Math::abs).max().orElse(0));

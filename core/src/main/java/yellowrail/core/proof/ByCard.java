@@ -96,9 +96,13 @@ public record ByCard(
 
     /** Watts of a level; empty where scale or load is not known. */
     public static OptionalDouble watts(double level, Known known) {
-        return known.fullScale().isPresent() && known.load().isPresent()
-                ? OptionalDouble.of(Math.pow(level * known.fullScale().getAsDouble(), 2)
-                        / known.load().getAsDouble())
+        return watts(level, known.fullScale(), known.load());
+    }
+
+    /** The same of what is known. */
+    public static OptionalDouble watts(double level, OptionalDouble fullScale, OptionalDouble load) {
+        return fullScale.isPresent() && load.isPresent()
+                ? OptionalDouble.of(Math.pow(level * fullScale.getAsDouble(), 2) / load.getAsDouble())
                 : NONE;
     }
 

@@ -2,8 +2,6 @@ package yellowrail.web.blind;
 
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.HashSet;
-import java.util.Set;
 import java.util.stream.StreamSupport;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -70,19 +68,19 @@ class BlindPart implements RunPart {
             at(each, "openedAt");
             BlindDocument document = documents.read(each.path("plan").toString());
             boolean marks = document.plan().kind() == BlindPlan.Kind.MARKS;
-            Set<Integer> positions = new HashSet<>();
+            int notes = 0;
             for (JsonNode told : each.path("notes")) {
                 NoteRow note = JSON.treeToValue(told, NoteRow.class);
-                if (note.position() != positions.size()
-                        || !positions.add(note.position())
+                if (note.position() != notes
                         || note.words().length() > LONGEST
                         || note.answer().length() > LONGEST
                         || marks && !(note.mark() >= 1 && note.mark() <= LOUDEST)) {
                     return false;
                 }
+                notes++;
             }
-            return positions.size() >= document.plan().perRound()
-                    && positions.size() <= document.steps().size()
+            return notes >= document.plan().perRound()
+                    && notes <= document.steps().size()
                     && document.steps().stream()
                             .allMatch(step -> step.setting() >= 0
                                     && step.setting() < document.settings().size());

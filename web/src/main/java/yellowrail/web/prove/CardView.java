@@ -12,12 +12,11 @@ import yellowrail.web.words.Words;
  *
  * @param scale what full scale is, in a sentence
  * @param holds whether the readings beside the recordings agree
- * @param full peak V at the amp; blank where nobody told
  * @param pad the divider to solder, in a sentence
  * @param series its first resistor
  * @param across its second
  */
-record CardView(String scale, boolean holds, String full, String pad, String series, String across) {
+record CardView(String scale, boolean holds, String pad, String series, String across) {
 
     private static final double OHMS = 8;
 
@@ -31,7 +30,6 @@ record CardView(String scale, boolean holds, String full, String pad, String ser
                                 Figures.percent(card.apart())))
                         .orElseGet(() -> words.message("page.prove.no-scale")),
                 scale.map(CardScale::holds).orElse(true),
-                scale.map(card -> Figures.plain(card.volts())).orElse(""),
                 words.message(
                         "page.prove.pad",
                         Figures.resistance(pad.series()),

@@ -113,10 +113,11 @@ record HeardDocument(
                     boxed(tone.part(2)),
                     boxed(tone.part(3)));
         }
+    }
 
-        private static Double boxed(OptionalDouble value) {
-            return value.isPresent() ? value.getAsDouble() : null;
-        }
+    /** Null for what is not there. */
+    static Double boxed(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
     }
 
     static DocumentKind<HeardDocument> kind(JsonColumn json) {

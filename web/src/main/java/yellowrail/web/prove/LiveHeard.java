@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import yellowrail.core.proof.ByCard;
 import yellowrail.core.proof.Climb;
 import yellowrail.core.tone.Tone;
 
@@ -29,13 +30,8 @@ record LiveHeard(double[] samples, int perSecond, Optional<Tone> tone, OptionalD
     }
 
     OptionalDouble watts() {
-        return tone.isPresent() && fullScale.isPresent() && load.isPresent()
-                ? OptionalDouble.of(Math.pow(
-                                fullScale.getAsDouble()
-                                        * tone.get().fundamental().rms(),
-                                2)
-                        / load.getAsDouble())
-                : OptionalDouble.empty();
+        return tone.map(each -> ByCard.watts(each.fundamental().rms(), fullScale, load))
+                .orElse(OptionalDouble.empty());
     }
 
     /** @param level of the test tone while it was heard, dB */

@@ -120,8 +120,8 @@ public class ProveService {
         HeardDocument heard = new HeardDocument(
                 name,
                 told.setting(),
-                boxed(told.load()),
-                boxed(told.volts()),
+                HeardDocument.boxed(told.load()),
+                HeardDocument.boxed(told.volts()),
                 mains,
                 BAND.low(),
                 BAND.high(),
@@ -130,9 +130,5 @@ public class ProveService {
                 channels.stream().map(HeardDocument.Figures::of).toList());
         return new Taken(
                 Optional.of(recordings.keep(run, RecordingKind.TONE, documents.write(heard), file)), List.of());
-    }
-
-    private static Double boxed(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
     }
 }
