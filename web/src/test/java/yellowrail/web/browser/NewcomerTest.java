@@ -48,6 +48,8 @@ class NewcomerTest extends BrowserTest {
         page.getByLabel("Name").first().fill("Round-leaved");
         // Until it is drawn the button still moves down the page.
         assertThat(page.locator("#drawn svg").first()).isVisible();
+        // A page that glides to the button takes the finger for something beside it.
+        assertThat(page.locator("html")).hasCSS("scroll-behavior", "auto");
         page.getByText("Save the sheet").tap();
         page.getByText("To the run").tap();
         page.locator("#line").fill("V1 36.4 V2 33.9 plate 430");
