@@ -138,3 +138,10 @@ document.addEventListener("drop", event => {
 
 // From here on every key counts.
 document.documentElement.dataset.listening = "yes";
+
+// What is typed into a field with a list replaces what stands there: else the list offers only that.
+document.addEventListener("focusin", event => {
+  if (event.target.matches("input[list]")) {
+    event.target.select();
+  }
+});

@@ -3,7 +3,6 @@ package yellowrail.core.stage;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.tube.model.KnownModel;
-import yellowrail.core.tube.model.ModelFinding;
 import yellowrail.core.tube.model.PublishedOperation;
 import yellowrail.core.tube.model.TubeModels;
 
@@ -24,7 +23,7 @@ class PublishedTable {
         for (PublishedOperation operation : PublishedOperation.all()) {
             KnownModel known =
                     TubeModels.published().of(Amps.type(operation.type())).orElseThrow();
-            Performance found = new FullDrive(OutputStage.of(operation, known.model())).compute();
+            Performance found = AsPublished.of(operation, known.model());
             System.out.printf(
                     "%-22s %s %s %s %s %6.1f %8.1f %6.1f %6.1f  %s%n",
                     operation,
@@ -39,9 +38,7 @@ class PublishedTable {
                     100 * found.distortion(),
                     100 * found.harmonics().get(0),
                     100 * found.harmonics().get(1),
-                    known.knee().filter(operation::equals).isPresent()
-                            ? "no check: placed the knee and the screens\u2019 full drive"
-                            : "");
+                    known.knee().filter(operation::equals).isPresent() ? "no check: placed the model" : "");
         }
         System.out.println(
                 "\nIn pairs: published, model, difference. Every idle was given to the fit; distortion turns on "
@@ -54,18 +51,17 @@ class PublishedTable {
     }
 
     private static String trust(KnownModel known) {
-        String fit = "%d published point%s, plate current within %.1f %% there, screen within %.0f %%"
-                .formatted(
-                        known.points(),
-                        known.points() == 1 ? "" : "s",
-                        100 * known.plateError(),
-                        100 * known.screenError());
-        String few = known.trust() instanceof ModelFinding.FittedToFew ? "; too few to trust it elsewhere" : "";
-        return fit
+        String like = known.like().map(of -> "curves of " + of.type() + ": ").orElse("");
+        String fit = "%d published point%s, plate current within %.1f %% there"
+                .formatted(known.points(), known.points() == 1 ? "" : "s", 100 * known.plateError());
+        String screen = known.screenError().isPresent() && !known.model().isTriode()
+                ? ", screen within %.0f %%".formatted(100 * known.screenError().getAsDouble())
+                : "";
+        String few = known.points() < 3 ? "; too few to trust it elsewhere" : "";
+        return like
+                + fit
+                + screen
                 + few
-                + known.knee()
-                        .map(at -> "; knee placed by the published power at %.0f/%.0f V"
-                                .formatted(at.plateVolts(), at.screenVolts()))
-                        .orElse("; knee as power tubes have it, not published");
+                + known.knee().map(at -> "; placed by the power of " + at).orElse("; no published power placed it");
     }
 }

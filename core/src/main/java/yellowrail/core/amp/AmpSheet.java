@@ -230,9 +230,10 @@ public record AmpSheet(
      */
     public Rating rating(TubeType type) {
         Rating chosen = type.rating(stage.ratingSystem()).orElse(type.customaryRating());
-        return stage.ownPlateWatts().isPresent() && isOf(type)
+        Rating taken = stage.ownPlateWatts().isPresent() && isOf(type)
                 ? chosen.withPlateWatts(stage.ownPlateWatts().getAsDouble(), new TubeFinding.OnAmpSheet())
                 : chosen;
+        return taken.under(bias().isCathode(), screen().connection() == ScreenSense.Connection.TRIODE);
     }
 
     /** Whether that is the type on the sheet. */

@@ -9,7 +9,7 @@ import yellowrail.core.match.Candidate;
 import yellowrail.core.match.TestCondition;
 import yellowrail.core.root.Root;
 import yellowrail.core.tube.TubeType;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /**
@@ -55,7 +55,7 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
             double plate,
             double screen,
             double mean) {
-        Optional<PentodeModel> typical = condition.grid().isPresent()
+        Optional<TubeModel> typical = condition.grid().isPresent()
                 ? TubeModels.published().of(type).map(known -> known.model())
                 : Optional.empty();
         if (typical.isEmpty()) {
@@ -67,7 +67,7 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
                     false,
                     OptionalDouble.empty());
         }
-        List<PentodeModel> models = tubes.stream()
+        List<TubeModel> models = tubes.stream()
                 .map(tube -> through(typical.get(), tube, condition, current))
                 .toList();
         double grid = Root.between(
@@ -97,15 +97,15 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
      * The tester's error in either figure, or the scatter of what it did not read, carried to the amp; root of squares.
      */
     private static double unsure(
-            PentodeModel typical,
+            TubeModel typical,
             Candidate tube,
             TestCondition at,
             TesterReading.Current current,
-            ToDoubleFunction<PentodeModel> there) {
+            ToDoubleFunction<TubeModel> there) {
         double amps = there.applyAsDouble(through(typical, tube, at, current));
         Candidate more = new Candidate(tube.label(), tube.amps() * (1 + TESTER_CURRENT), tube.transconductance());
         double byCurrent = there.applyAsDouble(through(typical, more, at, current)) - amps;
-        PentodeModel other = tube.transconductance().isEmpty()
+        TubeModel other = tube.transconductance().isEmpty()
                 ? scaled(typical.withMu(1 + MU_SCATTER), tube, at, current)
                 : through(
                         typical,
@@ -121,9 +121,9 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
     /**
      * The typical model with the amplification factor that gives the tube's steepness, if known, and then its current.
      */
-    private static PentodeModel through(
-            PentodeModel typical, Candidate tube, TestCondition at, TesterReading.Current current) {
-        PentodeModel model = typical;
+    private static TubeModel through(
+            TubeModel typical, Candidate tube, TestCondition at, TesterReading.Current current) {
+        TubeModel model = typical;
         if (tube.transconductance().isPresent()) {
             double wanted = tube.transconductance().getAsDouble();
             double factor = Root.between(
@@ -139,8 +139,7 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
         return scaled(model, tube, at, current);
     }
 
-    private static PentodeModel scaled(
-            PentodeModel model, Candidate tube, TestCondition at, TesterReading.Current current) {
+    private static TubeModel scaled(TubeModel model, Candidate tube, TestCondition at, TesterReading.Current current) {
         double grid = at.grid().getAsDouble();
         double here = current == TesterReading.Current.CATHODE
                 ? model.cathodeCurrent(at.plate(), at.screen(), grid)

@@ -61,7 +61,11 @@ public final class HeaterBudget {
     private static Optional<Heater> heater(String type, TubeCatalogue catalogue) {
         return catalogue
                 .find(type)
-                .map(tube -> new Heater(tube.heaterVolts(), tube.heaterAmps(), false, true))
+                .map(tube -> new Heater(
+                        tube.heaterVolts(),
+                        tube.heaterAmps(),
+                        false,
+                        tube.customaryRating().sure()))
                 .or(() -> SmallTube.find(type)
                         .map(tube -> new Heater(tube.heaterVolts(), tube.heaterAmps(), tube.centreTap(), tube.sure())))
                 .or(() -> RectifierType.find(type)

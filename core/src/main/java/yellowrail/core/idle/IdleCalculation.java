@@ -12,7 +12,6 @@ import yellowrail.core.quantity.ErrorBudget;
 import yellowrail.core.quantity.ErrorBudget.Input;
 import yellowrail.core.quantity.Estimate;
 import yellowrail.core.quantity.Unit;
-import yellowrail.core.tube.TubeType;
 
 /**
  * The idle of one tube from what was read: currents, plate voltage to the cathode, dissipation, each with its
@@ -219,7 +218,7 @@ public final class IdleCalculation {
                         ? new Input(
                                 "s",
                                 problem.screenShare(),
-                                problem.screenShare() * TubeType.SCREEN_SHARE_SPREAD,
+                                problem.screenShare() * problem.screenSpread(),
                                 Unit.PERCENT)
                         : UNUSED);
         list.add(

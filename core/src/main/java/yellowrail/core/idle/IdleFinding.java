@@ -54,6 +54,11 @@ public sealed interface IdleFinding extends Finding {
             @In(Unit.WATT) double watts,
             @In(value = Unit.WATT, given = true) double rating) implements IdleFinding {}
 
+    /** Plate and screen together. */
+    record TogetherOverRating(
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating) implements IdleFinding {}
+
     record OverByChoice(@In(Unit.PERCENT) double ratio) implements IdleFinding {}
 
     record CathodeOverLimit(

@@ -5,6 +5,7 @@ import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.MeterAccuracy;
 import yellowrail.core.amp.PlateSense;
 import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.tube.TubeType;
 
 /**
  * What was read at one tube, and how. SI throughout.
@@ -19,6 +20,7 @@ import yellowrail.core.amp.ScreenSense;
  * @param cathodeVolts cathode to ground, V, where read by itself; empty when the current's resistor tells it
  * @param way how screen current is counted
  * @param screenShare the type's typical share, 0..1
+ * @param screenSpread how far a tube’s own may lie from it, as a part of it
  * @param screenAmps screen current as measured, A; empty unless measured
  * @param screenAmpsPlusMinus its 95 % half width, A
  * @param screenVolts screen voltage to the same reference as the plate's, V; empty when not read
@@ -37,6 +39,7 @@ public record IdleProblem(
         OptionalDouble cathodeVolts,
         ScreenSense.Way way,
         double screenShare,
+        double screenSpread,
         OptionalDouble screenAmps,
         double screenAmpsPlusMinus,
         OptionalDouble screenVolts,
@@ -70,6 +73,7 @@ public record IdleProblem(
                 cathodeVolts,
                 way,
                 screenShare,
+                TubeType.SCREEN_SHARE_SPREAD,
                 screenAmps,
                 screenAmpsPlusMinus,
                 screenVolts,

@@ -38,6 +38,13 @@ public record Limits(List<IdleFinding> findings, boolean overWatts, boolean bloc
                     figures.screenWatts().orElseThrow().value(),
                     rating.screenWatts().getAsDouble()));
         }
+        OptionalDouble together = rating.further().togetherWatts();
+        boolean both = figures.screenWatts().isPresent()
+                && watts + figures.screenWatts().get().value() > together.orElse(Double.POSITIVE_INFINITY);
+        if (both) {
+            findings.add(new IdleFinding.TogetherOverRating(
+                    watts + figures.screenWatts().get().value(), together.getAsDouble()));
+        }
         boolean cathode = over(Optional.of(figures.cathode()), rating.cathodeAmps());
         if (cathode) {
             findings.add(new IdleFinding.CathodeOverLimit(
@@ -65,7 +72,8 @@ public record Limits(List<IdleFinding> findings, boolean overWatts, boolean bloc
                             : new IdleFinding.ScreenAccepted(
                                     volts, limit, accepted.screenVolts().getAsDouble()));
         }
-        return new Limits(findings, over || screen, over || screen || cathode || plate || screenVolts);
+        boolean tooHot = over || screen || both;
+        return new Limits(findings, tooHot, tooHot || cathode || plate || screenVolts);
     }
 
     private static boolean over(Optional<Estimate> figure, OptionalDouble limit) {

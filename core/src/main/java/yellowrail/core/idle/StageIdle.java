@@ -318,6 +318,7 @@ public final class StageIdle {
                 read ? OptionalDouble.empty() : cathodeVolts(socket, moment),
                 sheet.screen().way(),
                 type(at).orElseThrow().screenShare(),
+                type(at).orElseThrow().screenSpread(),
                 measured.map(screen -> OptionalDouble.of(screen.amps())).orElse(OptionalDouble.empty()),
                 measured.map(ScreenReading::plusMinus).orElse(0.0),
                 screenVolts(socket, moment, plate),

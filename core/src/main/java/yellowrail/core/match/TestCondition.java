@@ -3,7 +3,7 @@ package yellowrail.core.match;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.tube.TubeType;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /**
@@ -53,7 +53,7 @@ public record TestCondition(double plate, double screen, OptionalDouble grid) {
             return Optional.empty();
         }
         return TubeModels.published().of(type).map(known -> {
-            PentodeModel model = known.model();
+            TubeModel model = known.model();
             double amount = model.plateCurrent(there.plate, there.screen, there.grid.getAsDouble())
                     / model.plateCurrent(plate, screen, grid.getAsDouble());
             double steepness = model.transconductance(there.plate, there.screen, there.grid.getAsDouble())

@@ -172,4 +172,7 @@ public sealed interface MistakeFinding extends Finding {
     record OtherBase(String socket, String wired, String type, Base base, Base socketBase) implements MistakeFinding {}
 
     record TypeNotListed(String socket, String name) implements MistakeFinding {}
+
+    /** As {@link TypeNotListed}; the nearest that are listed have other ratings. */
+    record TypeNearest(String socket, String name, List<String> nearest) implements MistakeFinding {}
 }

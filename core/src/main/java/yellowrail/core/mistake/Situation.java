@@ -16,6 +16,7 @@ import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.reading.SheetCorrection;
 import yellowrail.core.timeline.Log;
 import yellowrail.core.timeline.Timeline;
+import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 
 /** What is known when a reading is typed. */
@@ -125,6 +126,10 @@ public final class Situation {
 
     List<NextMove.Mark> asked() {
         return asked;
+    }
+
+    TubeCatalogue catalogue() {
+        return log.catalogue();
     }
 
     /** The type the sockets are wired for: the sheet's. */

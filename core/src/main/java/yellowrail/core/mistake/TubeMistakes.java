@@ -6,6 +6,7 @@ import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Question;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.timeline.Occupant;
+import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 
 /** A tube in a socket that is wired for another pin-out. */
@@ -26,8 +27,15 @@ final class TubeMistakes {
     static Optional<Question> notListed(Entry entry, Situation now) {
         return in(entry, now)
                 .filter(each -> each.type().isEmpty())
-                .map(each ->
-                        Situation.ask(entry, new MistakeFinding.TypeNotListed(entry.target(), each.name()), List.of()));
+                .map(each -> Situation.ask(entry, notListed(entry.target(), each.name(), now.catalogue()), List.of()));
+    }
+
+    private static MistakeFinding notListed(String socket, String name, TubeCatalogue catalogue) {
+        List<String> nearest =
+                catalogue.nearest(name).stream().map(TubeType::name).toList();
+        return nearest.isEmpty()
+                ? new MistakeFinding.TypeNotListed(socket, name)
+                : new MistakeFinding.TypeNearest(socket, name, nearest);
     }
 
     /** A tube in a socket that is wired for another pin-out. */

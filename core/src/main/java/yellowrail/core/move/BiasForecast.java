@@ -8,7 +8,7 @@ import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.supply.ReadingSet;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /**
@@ -27,7 +27,7 @@ final class BiasForecast {
     private final List<ReadingSet> sets;
     private final int tube;
     private final Optional<BiasLaw> law;
-    private final Optional<PentodeModel> model;
+    private final Optional<TubeModel> model;
 
     /**
      * @param volts grid to cathode, V
@@ -70,11 +70,11 @@ final class BiasForecast {
     }
 
     /** The type's model, made to pass through the newest setting whose grid voltage was read. */
-    Optional<PentodeModel> model() {
+    Optional<TubeModel> model() {
         return model;
     }
 
-    private Optional<PentodeModel> throughNewest() {
+    private Optional<TubeModel> throughNewest() {
         for (int i = sets.size() - 1; i >= 0; i--) {
             ReadingSet set = sets.get(i);
             OptionalDouble grid = grid(set);
@@ -89,7 +89,7 @@ final class BiasForecast {
         return Optional.empty();
     }
 
-    private static PentodeModel through(PentodeModel model, double amps, double plate, double screen, double grid) {
+    private static TubeModel through(TubeModel model, double amps, double plate, double screen, double grid) {
         return model.scaled(amps / model.cathodeCurrent(plate, screen, grid));
     }
 

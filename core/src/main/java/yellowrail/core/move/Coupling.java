@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.supply.ReadingSet;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /**
@@ -26,7 +26,7 @@ final class Coupling {
         ReadingSet newest = sets.get(sets.size() - 1);
         follow = new double[newest.tubes().size()];
         for (int i = 0; i < follow.length; i++) {
-            Optional<PentodeModel> model = stage.type(i)
+            Optional<TubeModel> model = stage.type(i)
                     .flatMap(type -> TubeModels.published().of(type))
                     .map(known -> known.model());
             double amps = newest.cathode(i);
@@ -35,7 +35,7 @@ final class Coupling {
         }
     }
 
-    private static double of(PentodeModel tube, double amps, double plate) {
+    private static double of(TubeModel tube, double amps, double plate) {
         double screen = Math.max(1, plate - SCREEN_BELOW);
         double grid = tube.gridFor(amps, plate, screen);
         double here = tube.cathodeCurrent(plate, screen, grid);

@@ -1,7 +1,7 @@
 package yellowrail.core.practice;
 
 import java.util.List;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * A simulated output stage as it was built, faults included. SI.
@@ -38,7 +38,7 @@ public record Circuit(
      * @param push whether it sits on the push side
      * @param leak of the coupling capacitor of its socket
      */
-    public record Tube(PentodeModel model, Habit habit, boolean push, Leak leak) {
+    public record Tube(TubeModel model, Habit habit, boolean push, Leak leak) {
 
         /** Another tube in the same socket. */
         public Tube replacedBy(Tube other) {

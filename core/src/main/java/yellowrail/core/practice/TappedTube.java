@@ -1,7 +1,7 @@
 package yellowrail.core.practice;
 
 import java.util.Random;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * What a tube of a practice amp answers taps with: a ring of its own at the load, which its model decides, so that it
@@ -27,7 +27,7 @@ record TappedTube(double hertz, double fall, double volts) {
 
     private static final double THUMP_FALL = 80;
 
-    static TappedTube of(PentodeModel model) {
+    static TappedTube of(TubeModel model) {
         Random own = new Random(model.hashCode());
         double hertz = 350 * Math.pow(6, own.nextDouble());
         double fall = own.nextDouble() < RINGS_ON ? 2 + own.nextDouble() : 14 * Math.pow(5, own.nextDouble());

@@ -20,7 +20,7 @@ import yellowrail.core.root.Root;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /** Builds the practice amp of an exercise: the seed decides type, tubes and supply, the exercise what is wrong. */
@@ -47,7 +47,7 @@ public final class Workshop {
     private final Exercise exercise;
     private final long seed;
     private final TubeType type;
-    private final PentodeModel typical;
+    private final TubeModel typical;
     private final double source;
     private final BiasSupply biasSupply;
 
@@ -175,7 +175,7 @@ public final class Workshop {
 
     private Circuit circuit() {
         Random chance = new Random(seed + 1);
-        PentodeModel batch =
+        TubeModel batch =
                 typical.scaled(Math.exp(0.06 * chance.nextGaussian())).withMu(Math.exp(0.02 * chance.nextGaussian()));
         double apart = exercise == Exercise.MISMATCHED_PAIR ? MISMATCH : 0.015;
         List<Circuit.Tube> tubes = new ArrayList<>();

@@ -5,7 +5,7 @@ import java.util.OptionalDouble;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.TubeIdle;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /**
@@ -26,7 +26,7 @@ final class Leak {
      * @return empty where the tube has no model or was not judged
      */
     static Optional<SoakFinding> of(AmpSheet sheet, TubeIdle tube, double rise) {
-        Optional<PentodeModel> model =
+        Optional<TubeModel> model =
                 tube.occupant().type().flatMap(TubeModels.published()::of).map(known -> known.model());
         if (model.isEmpty() || tube.figures().isEmpty() || !(rise > 0)) {
             return Optional.empty();

@@ -13,8 +13,9 @@ import yellowrail.core.amp.Topology;
 import yellowrail.core.idle.Goal;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.tube.TubeType;
-import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.PublishedOperation;
+import yellowrail.core.tube.model.TubeModel;
+import yellowrail.core.tube.model.TubeModels;
 
 /**
  * One channel of an amp as an output stage. Tubes of a type scatter, so the idle current that was read counts, and the
@@ -31,7 +32,7 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
     private static final double USUAL_SINGLE_LOAD = 5000;
 
     /** @param model of the type */
-    public static AmpStage of(AmpSheet sheet, LastRead read, TubeType type, PentodeModel model) {
+    public static AmpStage of(AmpSheet sheet, LastRead read, TubeType type, TubeModel model) {
         List<StageFinding> assumed = new ArrayList<>();
         boolean pushPull = sheet.topology() == Topology.PUSH_PULL;
         double plate = known(
@@ -73,8 +74,7 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
     }
 
     private static Stream<PublishedOperation> published(TubeType type, boolean pushPull) {
-        return PublishedOperation.all().stream()
-                .filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull);
+        return TubeModels.published().operations(type, pushPull).stream();
     }
 
     /** What one tube at an end of the primary is loaded with, as published for the type if anything is, ohm. */

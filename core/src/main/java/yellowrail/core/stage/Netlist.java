@@ -5,6 +5,7 @@ import java.math.MathContext;
 import java.util.Locale;
 import yellowrail.core.resource.TextResource;
 import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TriodeModel;
 
 /**
  * A stage as a SPICE netlist: the tube as a behavioural subcircuit with the same equations, an ideal transformer of
@@ -14,7 +15,9 @@ import yellowrail.core.tube.model.PentodeModel;
 public final class Netlist {
 
     /** The tube as a subcircuit, and remarks. */
-    private static final String TUBE = TextResource.read(Netlist.class, "tube.cir");
+    private static final String PENTODE = TextResource.read(Netlist.class, "tube.cir");
+
+    private static final String TRIODE = TextResource.read(Netlist.class, "triode.cir");
 
     private static final double HERTZ = 1000;
     /** The core's reactance is this many times the load. */
@@ -81,10 +84,22 @@ public final class Netlist {
     }
 
     private void tube() {
-        PentodeModel m = stage.model();
+        if (stage.model() instanceof TriodeModel m) {
+            text.append(String.format(
+                    Locale.ROOT,
+                    TRIODE,
+                    stage.tubesPerSide(),
+                    number(m.kp()),
+                    number(m.mu()),
+                    number(m.ex()),
+                    number(m.kg1()),
+                    number(m.kvb())));
+            return;
+        }
+        PentodeModel m = (PentodeModel) stage.model();
         text.append(String.format(
                 Locale.ROOT,
-                TUBE,
+                PENTODE,
                 stage.tubesPerSide(),
                 number(m.kp()),
                 number(m.mu()),

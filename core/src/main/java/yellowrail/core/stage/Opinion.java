@@ -14,7 +14,7 @@ public final class Opinion {
     public static final double PLATES = 0.10;
     public static final double SCREENS = 0.30;
     /** Published distortion is this many times the computed one, from least to most. */
-    public static final double LEAST_DISTORTION = 0.5;
+    public static final double LEAST_DISTORTION = 0.3;
 
     public static final double MOST_DISTORTION = 3;
 

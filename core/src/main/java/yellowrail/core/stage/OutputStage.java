@@ -3,8 +3,8 @@ package yellowrail.core.stage;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.amp.Topology;
-import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.PublishedOperation;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * An output stage as it stands at idle, and what hangs on it; SI. Plate and screen voltages are those of the idle, to
@@ -25,7 +25,7 @@ import yellowrail.core.tube.model.PublishedOperation;
  * @param screenSagOhms the same for the screens' own supply, ohm
  */
 public record OutputStage(
-        PentodeModel model,
+        TubeModel model,
         Topology topology,
         int tubesPerSide,
         double plateVolts,
@@ -83,6 +83,7 @@ public record OutputStage(
                 throw new IllegalArgumentException("a resistance is 0 ohm or more, was " + ohms);
             }
         }
+        connection = model.isTriode() ? Connection.TRIODE : connection;
         tap = switch (connection) {
             case PENTODE -> 0;
             case ULTRALINEAR -> tap;
@@ -93,7 +94,7 @@ public record OutputStage(
 
     /** Perfect copper and a stiff supply. */
     public OutputStage(
-            PentodeModel model,
+            TubeModel model,
             Topology topology,
             int tubesPerSide,
             double plateVolts,
@@ -106,7 +107,7 @@ public record OutputStage(
     }
 
     /** A published operation with a tube\u2019s model. */
-    public static OutputStage of(PublishedOperation operation, PentodeModel model) {
+    public static OutputStage of(PublishedOperation operation, TubeModel model) {
         return new OutputStage(
                 model,
                 operation.pushPull() ? Topology.PUSH_PULL : Topology.SINGLE_ENDED,
@@ -153,7 +154,7 @@ public record OutputStage(
         return copy(model, plateVolts, screenVolts, other, loadOhms);
     }
 
-    public OutputStage with(PentodeModel other) {
+    public OutputStage with(TubeModel other) {
         return copy(other, plateVolts, screenVolts, bias, loadOhms);
     }
 
@@ -175,7 +176,7 @@ public record OutputStage(
                 screens);
     }
 
-    private OutputStage copy(PentodeModel tube, double plate, double screen, Bias grids, double load) {
+    private OutputStage copy(TubeModel tube, double plate, double screen, Bias grids, double load) {
         return new OutputStage(
                 tube,
                 topology,

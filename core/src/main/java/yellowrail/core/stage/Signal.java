@@ -1,7 +1,7 @@
 package yellowrail.core.stage;
 
 import yellowrail.core.root.FallingRoot;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * The stage from moment to moment while the slow quantities stand: finds the winding's voltage at a drive.
@@ -17,7 +17,7 @@ import yellowrail.core.tube.model.PentodeModel;
 final class Signal {
 
     private final OutputStage stage;
-    private final PentodeModel model;
+    private final TubeModel model;
     private final Slow slow;
     private final double tolerance;
     /** The last answers, from which the next search begins: the drive moves on in small steps. */
@@ -102,7 +102,7 @@ final class Signal {
         double plate = slow.plateSupply() - winding - drop;
         double screen = stage.tap() > 0 ? slow.plateSupply() - stage.tap() * winding - drop : slow.screenSupply();
         double grid = slow.grid() + drive;
-        PentodeModel.Currents currents = model.currents(plate, screen, grid);
+        TubeModel.Currents currents = model.currents(plate, screen, grid);
         return new Sample(drive, winding, plate, screen, currents.plate(), currents.screen());
     }
 }

@@ -4,7 +4,7 @@ import java.util.Optional;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.idle.Goal;
 import yellowrail.core.root.Root;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * What another mains voltage does to an idle.
@@ -46,7 +46,7 @@ public record Mains(double current, double dissipation, SupplyFinding from) {
      * @param grid grid volts at the reference, V
      */
     public static Optional<Mains> computed(
-            PentodeModel model, SupplyLine line, double other, int tubes, double screenDrop, double grid) {
+            TubeModel model, SupplyLine line, double other, int tubes, double screenDrop, double grid) {
         double[] here = idle(model, line, other, tubes, screenDrop, grid, 1 - STEP);
         double[] there = idle(model, line, other, tubes, screenDrop, grid, 1 + STEP);
         if (!(here[0] > 0 && there[0] > 0)) {
@@ -61,13 +61,7 @@ public record Mains(double current, double dissipation, SupplyFinding from) {
 
     /** Cathode current and plate dissipation at a mains ratio. */
     private static double[] idle(
-            PentodeModel model,
-            SupplyLine line,
-            double other,
-            int tubes,
-            double screenDrop,
-            double grid,
-            double mains) {
+            TubeModel model, SupplyLine line, double other, int tubes, double screenDrop, double grid, double mains) {
         double plate = Root.between(
                 volts -> line.voltsAt(
                                 other

@@ -139,6 +139,7 @@ public final class SupplyReadings {
                 problem.cathodeVolts(),
                 problem.way(),
                 problem.screenShare(),
+                problem.screenSpread(),
                 problem.screenAmps(),
                 problem.screenAmpsPlusMinus(),
                 problem.screenVolts(),

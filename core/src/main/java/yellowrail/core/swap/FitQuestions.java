@@ -9,6 +9,7 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.BulbSize;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.PublishedOperation;
+import yellowrail.core.tube.model.TubeModels;
 
 /** Room for the bulb, the load, the switch. */
 final class FitQuestions {
@@ -74,8 +75,7 @@ final class FitQuestions {
     /** By the published operations of a type; empty where none is published. */
     private Optional<Range> loads(TubeType type) {
         boolean pushPull = amp.topology() == Topology.PUSH_PULL;
-        double[] loads = PublishedOperation.all().stream()
-                .filter(operation -> operation.type().equals(type.name()) && operation.pushPull() == pushPull)
+        double[] loads = TubeModels.published().operations(type, pushPull).stream()
                 .mapToDouble(PublishedOperation::loadOhms)
                 .sorted()
                 .toArray();

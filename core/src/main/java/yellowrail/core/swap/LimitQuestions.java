@@ -20,7 +20,7 @@ final class LimitQuestions {
     LimitQuestions(SwapAmp amp, TubeType wants) {
         this.amp = amp;
         this.wants = wants;
-        this.rating = wants.customaryRating();
+        this.rating = amp.rating(wants);
     }
 
     Line plate() {

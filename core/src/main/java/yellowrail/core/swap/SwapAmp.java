@@ -15,6 +15,7 @@ import yellowrail.core.amp.Topology;
 import yellowrail.core.finding.Shown;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.TubeType;
 
 /**
@@ -180,6 +181,11 @@ public record SwapAmp(
     /** The school's window as a share of the rating; the customary one where the school goes by something else. */
     Target window() {
         return target.school().basis() == School.Basis.PERCENT ? target : Target.customary(bias, topology);
+    }
+
+    /** The limits of a type as it would be wired and biased here. */
+    Rating rating(TubeType type) {
+        return type.customaryRating().under(bias.isCathode(), connection == ScreenSense.Connection.TRIODE);
     }
 
     /** The cathode current that brings a type to the middle of the window at a plate voltage, A. */

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVRecord;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.resource.CsvResource;
@@ -17,6 +18,8 @@ import yellowrail.core.resource.CsvResource;
  * has added.
  */
 public final class TubeCatalogue {
+
+    private static final String SECTION = "section";
 
     private final List<TubeType> types;
 
@@ -57,7 +60,8 @@ public final class TubeCatalogue {
 
     /**
      * Finds a type by its number or another number of the same type, case and spaces free. {@code "KT88 (absolute)"}
-     * finds the KT88 with that rating system as the customary one.
+     * finds the KT88 with that rating system as the customary one, {@code "6AS7G (section)"} one system of a double
+     * tube.
      */
     public Optional<TubeType> find(String name) {
         String wanted = key(name);
@@ -67,21 +71,53 @@ public final class TubeCatalogue {
                 .or(() -> withSystem(name));
     }
 
+    /**
+     * The listed types nearest to one that is not: like it in use, of other ratings, so none of them stands for it.
+     *
+     * @return empty where none is known
+     */
+    public List<TubeType> nearest(String name) {
+        return CsvResource.records(TubeCatalogue.class, "near-relatives.csv").stream()
+                .filter(row -> key(row.get("type")).equals(key(name)))
+                .flatMap(row -> Arrays.stream(row.get("nearest").split(" ")))
+                .flatMap(nearest -> find(nearest).stream())
+                .toList();
+    }
+
+    /** What is to be said of a name that is not listed. */
+    public TubeFinding unlisted(String name) {
+        List<String> nearest = nearest(name).stream().map(TubeType::name).toList();
+        return nearest.isEmpty() ? new TubeFinding.NotListed(name) : new TubeFinding.NearestListed(name, nearest);
+    }
+
     private Optional<TubeType> withSystem(String name) {
         int open = name.indexOf('(');
         if (open < 1 || !name.strip().endsWith(")")) {
             return Optional.empty();
         }
         String system = name.strip().substring(open + 1, name.strip().length() - 1);
-        return find(name.substring(0, open))
-                .flatMap(type -> RatingSystem.of(system.strip())
-                        .flatMap(type::rating)
-                        .map(rating -> type.with(List.of(rating))));
+        Optional<TubeType> whole = find(name.substring(0, open));
+        if (system.strip().equalsIgnoreCase(SECTION)) {
+            return whole.filter(type -> type.sections() > 1).map(type -> type.section(sectionOf(type)));
+        }
+        return whole.flatMap(type ->
+                RatingSystem.of(system.strip()).flatMap(type::rating).map(rating -> type.with(List.of(rating))));
     }
 
     private static boolean answersTo(TubeType type, String wanted) {
         return key(type.name()).equals(wanted)
                 || type.aka().stream().anyMatch(other -> key(other).equals(wanted));
+    }
+
+    /** Every type as a choice: a double tube also as one of its sections. */
+    public List<TubeType> choices() {
+        return types.stream()
+                .flatMap(type -> type.sections() > 1 ? Stream.of(type, type.section(sectionOf(type))) : Stream.of(type))
+                .toList();
+    }
+
+    private static String sectionOf(TubeType type) {
+        return type.name() + " (" + SECTION + ")";
     }
 
     private static String key(String name) {
@@ -92,6 +128,7 @@ public final class TubeCatalogue {
         List<String> aka = Arrays.stream(row.get("aka").split(" "))
                 .filter(other -> !other.isBlank())
                 .toList();
+        int sections = Integer.parseInt(row.get("sections"));
         return new TubeType(
                 row.get("type"),
                 aka,
@@ -100,9 +137,15 @@ public final class TubeCatalogue {
                 Double.parseDouble(row.get("heater_amps")),
                 new Base(row.get("base")),
                 PinOut.parse(row.get("pins")).orElseThrow(),
+                sections,
                 Double.parseDouble(row.get("screen_share")),
+                row.get("screen_spread").isBlank()
+                        ? TubeType.SCREEN_SHARE_SPREAD
+                        : Double.parseDouble(row.get("screen_spread")),
                 BulbSize.parse(row.get("size_mm")),
-                ratings.get(row.get("type")));
+                ratings.get(row.get("type")).stream()
+                        .map(rating -> rating.times(sections))
+                        .toList());
     }
 
     private static Rating rating(CSVRecord row) {
@@ -114,6 +157,10 @@ public final class TubeCatalogue {
                 Double.parseDouble(row.get("pa_max")),
                 number(row, "pg2_max", Unit.WATT),
                 number(row, "ik_max_ma", Unit.MILLIAMP),
+                new Rating.Further(
+                        number(row, "pa_pg2_max", Unit.WATT),
+                        number(row, "va_triode_max", Unit.VOLT),
+                        number(row, "ik_fixed_max_ma", Unit.MILLIAMP)),
                 number(row, "rg1_fixed_k", Unit.KILOHM),
                 number(row, "rg1_cathode_k", Unit.KILOHM),
                 row.get("confidence").equals("sure"),

@@ -1,5 +1,6 @@
 package yellowrail.core.tube;
 
+import java.util.List;
 import yellowrail.core.finding.Finding;
 
 /** What is to be said of a type's figures. */
@@ -10,6 +11,12 @@ public sealed interface TubeFinding extends Finding {
 
     /** As {@link Provenance}, of a figure that nobody is sure of. */
     record ProvenanceToVerify(RatingSystem system, TubeFinding source) implements TubeFinding {}
+
+    /** A number that no catalogue here has. */
+    record NotListed(String typed) implements TubeFinding {}
+
+    /** As {@link NotListed}; the nearest that are listed have other ratings and do not stand for it. */
+    record NearestListed(String typed, List<String> nearest) implements TubeFinding {}
 
     // Where it is from
 

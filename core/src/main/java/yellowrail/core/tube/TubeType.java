@@ -11,7 +11,9 @@ import java.util.Optional;
  * @param heaterVolts V
  * @param heaterAmps A
  * @param pins what its pins carry
+ * @param sections how many systems of a double tube stand side by side in one socket; the ratings are of all of them
  * @param screenShare typical Ig2/(Ia+Ig2) at an idle, 0..1; 0 for a triode
+ * @param screenSpread how far a tube’s own share may lie from it, as a part of it, at 95 %
  * @param bulb typical, makers differ
  * @param ratings one per rating system, the customary one first; never empty
  */
@@ -23,15 +25,32 @@ public record TubeType(
         double heaterAmps,
         Base base,
         PinOut pins,
+        int sections,
         double screenShare,
+        double screenSpread,
         Optional<BulbSize> bulb,
         List<Rating> ratings) {
 
     /**
-     * How far a tube's own screen share may lie from the typical one, as a part of it, at 95 %: the published static
-     * points of one type at different voltages scatter by about this much.
+     * How far a tube’s own screen share may lie from the typical one, as a part of it, at 95 %, where the type’s own
+     * published points do not lie farther.
      */
     public static final double SCREEN_SHARE_SPREAD = 0.30;
+
+    /** A single tube whose screen share spreads as is usual. */
+    public TubeType(
+            String name,
+            List<String> aka,
+            TubeKind kind,
+            double heaterVolts,
+            double heaterAmps,
+            Base base,
+            PinOut pins,
+            double screenShare,
+            Optional<BulbSize> bulb,
+            List<Rating> ratings) {
+        this(name, aka, kind, heaterVolts, heaterAmps, base, pins, 1, screenShare, SCREEN_SHARE_SPREAD, bulb, ratings);
+    }
 
     public TubeType {
         aka = List.copyOf(aka);
@@ -48,7 +67,24 @@ public record TubeType(
 
     /** This type with other ratings. */
     public TubeType with(List<Rating> others) {
-        return new TubeType(name, aka, kind, heaterVolts, heaterAmps, base, pins, screenShare, bulb, others);
+        return copy(name, heaterAmps, sections, others);
+    }
+
+    /**
+     * One section of a double tube, for a stage whose sides share a bulb: each has its part of the heater’s current and
+     * of the limits.
+     */
+    TubeType section(String called) {
+        return copy(
+                called,
+                heaterAmps / sections,
+                1,
+                ratings.stream().map(rating -> rating.times(1.0 / sections)).toList());
+    }
+
+    private TubeType copy(String called, double amps, int side, List<Rating> others) {
+        return new TubeType(
+                called, aka, kind, heaterVolts, amps, base, pins, side, screenShare, screenSpread, bulb, others);
     }
 
     public Rating customaryRating() {

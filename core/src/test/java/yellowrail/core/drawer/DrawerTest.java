@@ -179,7 +179,7 @@ class DrawerTest {
                 .as("steeper at the same test current: colder at a farther bias")
                 .isLessThan(forecast.amps().get(0));
         assertThat(GroupForecast.of(
-                                Amps.type("KT120"),
+                                Amps.type("KT77"),
                                 at,
                                 TesterReading.Current.CATHODE,
                                 tubes.subList(0, 2),

@@ -156,7 +156,7 @@ class MatchingTest {
                         OptionalDouble.empty(),
                         new TestCondition(400, 300, OptionalDouble.of(-14))))
                 .isEmpty();
-        assertThat(usual.convert(Amps.type("KT120"), 0.072, OptionalDouble.empty(), near))
+        assertThat(usual.convert(Amps.type("KT77"), 0.072, OptionalDouble.empty(), near))
                 .as("no model")
                 .isEmpty();
     }

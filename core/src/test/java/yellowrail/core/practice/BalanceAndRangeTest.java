@@ -21,7 +21,7 @@ import yellowrail.core.move.NextMove;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /** A range pot and a balance pot: the sides are made alike first, then the level is set. */
@@ -123,7 +123,7 @@ class BalanceAndRangeTest {
     @ValueSource(ints = {2, 4})
     void aSimulatedAmpIsBroughtHome(int tubes) {
         AmpSheet sheet = sheet(tubes, RANGE, BALANCE);
-        PentodeModel typical =
+        TubeModel typical =
                 TubeModels.published().of(Amps.type("6L6GC")).orElseThrow().model();
         List<Circuit.Tube> in = IntStream.range(0, tubes)
                 .mapToObj(i -> new Circuit.Tube(

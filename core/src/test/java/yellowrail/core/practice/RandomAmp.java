@@ -16,7 +16,7 @@ import yellowrail.core.amp.Topology;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.reading.ReadingKind;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /** A simulated amp drawn by chance: supply, tubes and pots all differ from what anybody wrote down. */
@@ -47,9 +47,9 @@ final class RandomAmp {
                 .withPots(List.of(new Pot("RANGE", Pot.Action.ALL, "", Pot.Turn.CLOCKWISE, true)));
         AmpSheet counted = Amps.with(usual, screenMeasured ? ScreenSense.Way.MEASURED : ScreenSense.Way.TYPICAL);
         sheet = counted.withPots(usual.pots()).with(new Accepted(OptionalDouble.of(700), OptionalDouble.of(700)));
-        PentodeModel typical =
+        TubeModel typical =
                 TubeModels.published().of(Amps.type(type)).orElseThrow().model();
-        PentodeModel batch = typical.scaled(Math.exp(0.10 * chance.nextGaussian()))
+        TubeModel batch = typical.scaled(Math.exp(0.10 * chance.nextGaussian()))
                 .withMu(Math.exp(0.03 * chance.nextGaussian()))
                 .withScreen(shareFactor(typical, Amps.type(type).screenShare())
                         * Math.exp((screenMeasured ? 0.15 : 0.12) * chance.nextGaussian()));
@@ -93,7 +93,7 @@ final class RandomAmp {
     /**
      * Makes the batch's screen share at an idle what the catalogue calls typical, so that the spread is around that.
      */
-    private static double shareFactor(PentodeModel model, double share) {
+    private static double shareFactor(TubeModel model, double share) {
         double grid = model.gridFor(0.040, 430, 420);
         double ratio = model.screenCurrent(430, 420, grid) / model.plateCurrent(430, 420, grid);
         return share / (1 - share) / ratio;

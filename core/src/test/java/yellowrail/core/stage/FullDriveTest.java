@@ -13,13 +13,13 @@ import yellowrail.core.Amps;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.root.UnsettledException;
-import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.PublishedOperation;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 class FullDriveTest {
 
-    static PentodeModel model(String type) {
+    static TubeModel model(String type) {
         return TubeModels.published().of(Amps.type(type)).orElseThrow().model();
     }
 
@@ -40,16 +40,19 @@ class FullDriveTest {
     List<DynamicTest> publishedOperationIsMet() {
         return PublishedOperation.all().stream()
                 .map(published -> DynamicTest.dynamicTest(published.toString(), () -> {
-                    Performance found = new FullDrive(OutputStage.of(published, model(published.type()))).compute();
+                    Performance found = AsPublished.of(published, model(published.type()));
                     assertThat(found.powerWatts() / published.watts())
                             .as("power")
-                            .isCloseTo(1, within(0.15));
+                            .isCloseTo(1, within(published.triode() ? 0.11 : 0.15));
                     assertThat(published.tubes() * found.idle().plateAmps() / published.idlePlateAmps())
                             .as("idle")
                             .isCloseTo(1, within(0.05));
-                    assertThat(published.distortion() / found.distortion())
-                            .as("distortion, a size only")
-                            .isBetween(Opinion.LEAST_DISTORTION, Opinion.MOST_DISTORTION + 0.1);
+                    // What a pair of triodes leaves over is the mismatch of the published pair.
+                    if (!published.triode() || !published.pushPull()) {
+                        assertThat(published.distortion() / found.distortion())
+                                .as("distortion, a size only")
+                                .isBetween(Opinion.LEAST_DISTORTION, Opinion.MOST_DISTORTION + 0.1);
+                    }
                     published
                             .fullPlateAmps()
                             .ifPresent(amps -> assertThat(found.plateAmps() / amps)

@@ -224,15 +224,15 @@ class SwapCheckTest {
         assertThat(rail.parts())
                 .isEqualTo(List.of(
                         new CurrentFinding.Transformer(0.250), new CurrentFinding.RectifierTube("GZ34", 0.250)));
-        assertThat(line(report, SwapQuestion.LOAD).outcome()).isEqualTo(Outcome.UNKNOWN);
+        assertThat(line(report, SwapQuestion.LOAD).outcome()).isEqualTo(Outcome.HOLDS);
         assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "KT88", "6550A"), SwapQuestion.GRID_LEAK)
                         .says())
                 .isEqualTo(List.of(new BiasFinding.LeakTo(220_000, 50_000)));
         assertThat(line(report, SwapQuestion.POWER).says().get(0))
                 .isInstanceOfAny(FitFinding.PowerAlike.class, FitFinding.PowerMore.class, FitFinding.PowerLess.class);
-        assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "6L6GC", "KT120"), SwapQuestion.POWER)
+        assertThat(line(swap(amp(2, 400, fittings(PinOne.UNKNOWN, "")), "6L6GC", "KT77"), SwapQuestion.POWER)
                         .says())
-                .isEqualTo(List.of(new SwapFinding.NoModel("KT120")));
+                .isEqualTo(List.of(new SwapFinding.NoModel("KT77")));
         assertThat(report.lines()).allSatisfy(each -> assertThat(each.source()).isNotEmpty());
     }
 
@@ -255,7 +255,7 @@ class SwapCheckTest {
                 NO,
                 Target.CATHODE_BIAS,
                 Fittings.UNKNOWN);
-        Line resistor = line(swap(amp, "EL84", "7189"), SwapQuestion.CATHODE_RESISTOR);
+        Line resistor = line(swap(amp, "EL34", "KT77"), SwapQuestion.CATHODE_RESISTOR);
         assertThat(resistor.outcome()).as("no published points").isEqualTo(Outcome.UNKNOWN);
         SwapReport known = swap(amp, "6L6GC", "6V6GT");
         assertThat(line(known, SwapQuestion.CATHODE_RESISTOR).outcome()).isEqualTo(Outcome.CHANGE);

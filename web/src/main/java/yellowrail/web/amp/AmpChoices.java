@@ -19,6 +19,7 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.form.Choice;
+import yellowrail.web.tubes.TypeOffers;
 import yellowrail.web.words.Words;
 
 /** What the form's lists offer, and what the units are where they follow from a choice. */
@@ -59,13 +60,7 @@ record AmpChoices(
         return new AmpChoices(
                 list(Topology.values(), words),
                 list(BiasKind.values(), words),
-                catalogue.types().stream()
-                        .map(each -> new Choice(
-                                each.name(),
-                                each.aka().isEmpty()
-                                        ? each.name()
-                                        : each.name() + " / " + String.join(" / ", each.aka())))
-                        .toList(),
+                TypeOffers.of(catalogue, words),
                 type.ratings().stream()
                         .map(rating -> new Choice(
                                 rating.system().name(),

@@ -115,8 +115,14 @@ class AmpController {
             @RequestParam(defaultValue = "/amps") String action,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         String safeAction = action.matches("/amps(/\\d{1,18})?") ? action : "/amps";
-        ModelAndView page =
-                form(safeAction, new AmpFormDraft(tubes.catalogue()).redrawn(form, changed), new Faults(words));
+        Faults faults = new Faults(words);
+        String type = form.stage() == null || form.stage().tubeType() == null
+                ? ""
+                : form.stage().tubeType();
+        if (tubes.catalogue().find(type).isEmpty()) {
+            faults.add("stage.tubeType", tubes.catalogue().unlisted(type));
+        }
+        ModelAndView page = form(safeAction, new AmpFormDraft(tubes.catalogue()).redrawn(form, changed), faults);
         if (htmx != null) {
             page.setViewName("amp/form :: fields");
         }

@@ -76,10 +76,10 @@ final class AmpFormReader {
                 .find(form.stage().tubeType() == null ? "" : form.stage().tubeType())
                 .orElse(null);
         if (type == null) {
-            faults.say(
+            faults.add(
                     "stage.tubeType",
-                    "page.form.no-such-type",
-                    quote(form.stage().tubeType() == null ? "" : form.stage().tubeType()));
+                    catalogue.unlisted(
+                            form.stage().tubeType() == null ? "" : form.stage().tubeType()));
         }
         RatingSystem system = read.choice("stage.ratingSystem", form.stage().ratingSystem(), RatingSystem.class);
         if (type != null && type.rating(system).isEmpty()) {

@@ -296,8 +296,17 @@ final class JsonFields {
     TubeType tubeType(JsonField field, TubeCatalogue catalogue) {
         String name = words(field);
         return catalogue.find(name).orElseGet(() -> {
-            List<String> known = catalogue.types().stream().map(TubeType::name).toList();
-            fault(field, new RequestFault.NoSuchType(quote(name), known));
+            List<String> nearest =
+                    catalogue.nearest(name).stream().map(TubeType::name).toList();
+            fault(
+                    field,
+                    nearest.isEmpty()
+                            ? new RequestFault.NoSuchType(
+                                    quote(name),
+                                    catalogue.types().stream()
+                                            .map(TubeType::name)
+                                            .toList())
+                            : new RequestFault.NearestTypes(quote(name), nearest));
             return catalogue.types().get(0);
         });
     }

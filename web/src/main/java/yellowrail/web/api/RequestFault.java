@@ -42,6 +42,8 @@ sealed interface RequestFault extends Finding {
 
     record NoSuchType(String sent, List<String> known) implements RequestFault {}
 
+    record NearestTypes(String sent, List<String> nearest) implements RequestFault {}
+
     record NoModel(String type, List<String> known) implements RequestFault {}
 
     record NoSuchRectifier(String sent, List<String> known) implements RequestFault {}

@@ -190,6 +190,7 @@ class DrawerController {
         Faults beside = new Faults(words);
         faults.forEach(beside::add);
         return page.addObject("typed", typed)
+                .addObject("offers", drawer.offers())
                 .addObject("faults", beside)
                 .addObject("states", list(TubeState.values()))
                 .addObject("taps", list(Microphony.values()))

@@ -20,14 +20,17 @@ import yellowrail.core.drawer.DrawerTube;
 import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.drawer.TubeState;
 import yellowrail.core.tube.TubeCatalogue;
+import yellowrail.core.tube.TubeFinding;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.database.JsonColumn;
+import yellowrail.web.form.Choice;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.seat.Seat;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.sitting.Sat;
 import yellowrail.web.sitting.SittingService;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.tubes.TypeOffers;
 import yellowrail.web.words.Words;
 
 /** Keeps the drawer. */
@@ -126,7 +129,13 @@ public class DrawerService {
                 .filter(seat -> seat.getValue().toLowerCase(Locale.ROOT).contains(text))
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toSet());
-        return new DrawerSearch(filter.type(), text, states, seated, text.isEmpty() ? Set.of() : sittings.suspectNow());
+        return new DrawerSearch(
+                listed(filter.type()), text, states, seated, text.isEmpty() ? Set.of() : sittings.suspectNow());
+    }
+
+    /** A type by the number that its tubes lie under. */
+    private String listed(String typed) {
+        return type(typed).map(TubeType::name).orElse(typed);
     }
 
     /** Where each tube sits that sits anywhere, in words. */
@@ -166,6 +175,14 @@ public class DrawerService {
     /** The type as the catalogue has it, if it has. */
     Optional<TubeType> type(String name) {
         return types.catalogue().find(name);
+    }
+
+    TubeFinding unlisted(String name) {
+        return types.catalogue().unlisted(name);
+    }
+
+    List<Choice> offers() {
+        return TypeOffers.of(types.catalogue(), words);
     }
 
     /** Adds a tube with its first test. @return its number; empty if a tube of that name is in the drawer already */

@@ -74,7 +74,7 @@ class MatchController {
                     "type",
                     selected.isEmpty()
                             ? words.message("page.match.nothing-selected")
-                            : words.message("page.match.type-not-listed", name));
+                            : words.say(drawer.unlisted(name)));
         }
         ModelAndView page = new ModelAndView("drawer/match")
                 .addObject("rail", Rail.plain(words.message("page.match.title")))

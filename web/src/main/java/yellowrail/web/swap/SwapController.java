@@ -24,6 +24,7 @@ import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.tubes.TypeOffers;
 import yellowrail.web.words.Words;
 
 /** What another tube, or another rectifier, would meet in this amp. */
@@ -75,9 +76,8 @@ class SwapController {
                 .addObject("wants", wants)
                 .addObject(
                         "types",
-                        catalogue.types().stream()
-                                .map(TubeType::name)
-                                .filter(name -> !name.equals(in.name()))
+                        TypeOffers.of(catalogue, words).stream()
+                                .filter(offer -> !offer.value().equals(in.name()))
                                 .toList())
                 .addObject(
                         "rectifiers",
@@ -89,8 +89,9 @@ class SwapController {
                 .addObject(
                         "fault",
                         unknown
-                                ? words.message(
-                                        "page.swap.no-such-type", Quantity.quote(wants.isBlank() ? rectifier : wants))
+                                ? wants.isBlank()
+                                        ? words.message("page.swap.no-such-type", Quantity.quote(rectifier))
+                                        : words.say(catalogue.unlisted(wants))
                                 : "")
                 .addObject("basis", SwapView.basis(met, words))
                 .addObject("unusable", read.unusable().map(words::say).orElse(""))

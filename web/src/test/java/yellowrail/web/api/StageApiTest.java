@@ -78,10 +78,10 @@ class StageApiTest {
     @Test
     void everyFaultIsNamed() {
         assertThat(faults("/api/load-line", """
-                {"tubeType": "KT120", "stage": "both", "tubesPerSide": 5, "plateVolts": 0, "connection": "half",
+                {"tubeType": "KT77", "stage": "both", "tubesPerSide": 5, "plateVolts": 0, "connection": "half",
                  "loadOhms": 0, "biasVolts": 3, "cathodeResistorOhms": 100, "ratio": 3}"""))
                 .contains(
-                        "KT120 has no model",
+                        "KT77 has no model",
                         "Expected one of push-pull, single-ended",
                         "tubesPerSide",
                         "Expected a number from 20 to 2000, got \u201c0\u201d",

@@ -133,10 +133,10 @@ class TubesApiTest {
                         "Limit with fixed bias: design-centre, published data sheet.",
                         "Bulb: typical for the type, makers differ. Room: amp sheet.");
         assertThat(faults("/api/swap-check", """
-                {"in": "6L6", "wants": 5, "tubes": 0, "rectifier": "valve", "biasColdestVolts": -30,
+                {"in": "6P3S", "wants": 5, "tubes": 0, "rectifier": "valve", "biasColdestVolts": -30,
                  "biasHottestVolts": -50, "gridLeakOhms": "220k", "note": ""}"""))
                 .contains(
-                        "\u201c6L6\u201d is not in the catalogue",
+                        "\u201c6P3S\u201d is not in the catalogue",
                         "wants",
                         "Expected text",
                         "tubes",

@@ -97,7 +97,7 @@ class DrawerDayTest extends BrowserTest {
         page.click("text=Swap check");
         assertThat(page.locator("table.figures tbody tr, table.figures tr").first())
                 .isVisible();
-        page.locator("#wants").selectOption("EL34");
+        page.locator("#wants").fill("EL34");
         page.click("button:has-text('Check') >> nth=0");
         assertThat(page.locator(".swap-say")).containsText("EL34 for 6L6GC");
         Locator pins = page.locator(".answer").filter(new Locator.FilterOptions().setHasText("base and pin-out"));

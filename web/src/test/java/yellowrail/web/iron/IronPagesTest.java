@@ -119,7 +119,7 @@ class IronPagesTest {
                 "load=open | open",
                 "idle=1900 | Even with 0 V on its grid this tube carries only",
                 "idle=0 | is out of range",
-                "type=KT150 | There is no model of this type",
+                "type=KT77 | There is no model of this type",
                 "plates=20000 | out of range",
                 "perSide=9 | Type a plain number, from 1 to 4",
                 "connection=HALF | is not one of the choices",
@@ -212,10 +212,10 @@ class IronPagesTest {
     void aTypeWithoutModelIsSaid() {
         Map<String, String> form = visitor.form("/amps/new", "/amps");
         form.put("name", "Fen sedge");
-        form.put("stage.tubeType", "KT120");
-        form.put("stage.ratingSystem", "DESIGN_MAXIMUM");
+        form.put("stage.tubeType", "KT77");
+        form.put("stage.ratingSystem", "DESIGN_CENTRE");
         String other = Visitor.location(visitor.post("/amps", form));
-        assertThat(body(visitor.get(other + "/load-line"), 200)).contains("No points of KT120 are published here");
-        assertThat(body(visitor.get(other + "/iron"), 200)).contains("No points of KT120");
+        assertThat(body(visitor.get(other + "/load-line"), 200)).contains("No points of KT77 are published here");
+        assertThat(body(visitor.get(other + "/iron"), 200)).contains("No points of KT77");
     }
 }

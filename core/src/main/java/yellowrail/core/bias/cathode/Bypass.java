@@ -2,7 +2,7 @@ package yellowrail.core.bias.cathode;
 
 import java.util.List;
 import yellowrail.core.standard.StandardValues;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * The capacitor beside a cathode resistor. It sees the resistor and the cathodes themselves: {@code R} beside
@@ -30,7 +30,7 @@ public final class Bypass {
     /** Where the gain has fallen by 3 dB toward what it is without, Hz. */
     public static double corner(CathodeGroup group, CathodeIdle idle, double farads) {
         double siemens = 1 / idle.ohms();
-        for (PentodeModel tube : group.tubes()) {
+        for (TubeModel tube : group.tubes()) {
             siemens += transconductance(tube, group, idle.cathodeVolts());
         }
         return siemens / (2 * Math.PI * farads);
@@ -47,7 +47,7 @@ public final class Bypass {
     }
 
     /** Of plate and screen together, S. */
-    private static double transconductance(PentodeModel tube, CathodeGroup group, double cathode) {
+    private static double transconductance(TubeModel tube, CathodeGroup group, double cathode) {
         double plate = group.plate() - cathode;
         double screen = group.screen() - cathode;
         return (tube.cathodeCurrent(plate, screen, -cathode + STEP)

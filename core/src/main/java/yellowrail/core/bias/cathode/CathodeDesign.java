@@ -5,7 +5,7 @@ import java.util.List;
 import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.root.Root;
 import yellowrail.core.standard.StandardValues;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * The cathode resistor for a wanted idle: exactly, and the standard values around it, each with the idle that it gives.
@@ -38,7 +38,7 @@ public final class CathodeDesign {
      * @param lift what their cathodes stand at already, V; 0 with fixed bias
      */
     public static CathodeDesign of(GridNeed need, int count, double lift, double wanted) {
-        List<PentodeModel> tubes = Collections.nCopies(count, need.model());
+        List<TubeModel> tubes = Collections.nCopies(count, need.model());
         return new CathodeDesign(new CathodeGroup(tubes, need.plate() + lift, need.screen() + lift), wanted);
     }
 

@@ -2,7 +2,7 @@ package yellowrail.core.bias.cathode;
 
 import java.util.List;
 import yellowrail.core.root.Root;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * Tubes that share a cathode resistor {@code R}. Plates and screens hang on a supply to ground, so that what the
@@ -13,7 +13,7 @@ import yellowrail.core.tube.model.PentodeModel;
  * @param plate plates to ground, V, &gt; 0
  * @param screen screens to ground, V, &gt; 0
  */
-public record CathodeGroup(List<PentodeModel> tubes, double plate, double screen) {
+public record CathodeGroup(List<TubeModel> tubes, double plate, double screen) {
 
     /** No cathode stands higher, as a share of the screens' volts. */
     private static final double HIGHEST = 0.6;
@@ -38,7 +38,7 @@ public record CathodeGroup(List<PentodeModel> tubes, double plate, double screen
         return new CathodeGroup(tubes.subList(1, tubes.size()), plate, screen);
     }
 
-    private double amps(PentodeModel tube, double cathode) {
+    private double amps(TubeModel tube, double cathode) {
         return tube.cathodeCurrent(plate - cathode, screen - cathode, -cathode);
     }
 

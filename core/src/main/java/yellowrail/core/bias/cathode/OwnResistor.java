@@ -3,7 +3,7 @@ package yellowrail.core.bias.cathode;
 import java.util.List;
 import java.util.stream.IntStream;
 import yellowrail.core.standard.StandardValues;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * A cathode resistor of its own for one tube of several that differ, so that all draw alike.
@@ -22,7 +22,7 @@ public record OwnResistor(Tube tube, double exact, CathodeIdle idle, double shar
      * @param model that passes through its reading
      * @param reads cathode current that was read, A
      */
-    public record Tube(String label, PentodeModel model, double reads) {}
+    public record Tube(String label, TubeModel model, double reads) {}
 
     /**
      * @param tubes at least one

@@ -2,7 +2,7 @@ package yellowrail.core.bias.need;
 
 import java.util.Optional;
 import yellowrail.core.tube.model.KnownModel;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * What the grids of a tube need at an amp's voltages, to the cathode. By the type's model alone a need is known to its
@@ -20,7 +20,7 @@ import yellowrail.core.tube.model.PentodeModel;
  */
 public record GridNeed(
         String type,
-        PentodeModel model,
+        TubeModel model,
         double plate,
         double screen,
         double amps,
@@ -37,7 +37,7 @@ public record GridNeed(
     /** @param read what was read last, at these voltages */
     public static GridNeed of(
             KnownModel known, double plate, double screen, double amps, double rated, Optional<Read> read) {
-        PentodeModel model = read.filter(pair -> pair.amps() > 0)
+        TubeModel model = read.filter(pair -> pair.amps() > 0)
                 .map(pair ->
                         known.model().scaled(pair.amps() / known.model().cathodeCurrent(plate, screen, pair.grid())))
                 .orElse(known.model());

@@ -6,7 +6,7 @@ import yellowrail.core.part.ScreenStopper;
 import yellowrail.core.root.FallingRoot;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.Sample;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * Screen current of one tube behind its stopper: at rest, driven by a sine to the edge of grid current, and overdriven
@@ -23,7 +23,7 @@ public record ScreenCurrents(double idle, double drive, double overdriven, doubl
     private static final double CLOSE = 1e-9;
 
     public static ScreenCurrents of(Performance driven, ScreenStopper stopper) {
-        PentodeModel model = driven.stage().model();
+        TubeModel model = driven.stage().model();
         ToDoubleFunction<Sample> amps =
                 at -> behind(model, stopper, at.plateVolts(), at.screenVolts(), driven.gridVolts() + at.drive());
         List<Sample> samples = driven.samples();
@@ -41,7 +41,7 @@ public record ScreenCurrents(double idle, double drive, double overdriven, doubl
                 peak);
     }
 
-    private static double behind(PentodeModel model, ScreenStopper stopper, double plate, double supply, double grid) {
+    private static double behind(TubeModel model, ScreenStopper stopper, double plate, double supply, double grid) {
         double free = model.currents(plate, supply, grid).screen();
         return FallingRoot.find(
                 amps -> model.currents(plate, supply - stopper.lostVolts(amps), grid)

@@ -1,24 +1,30 @@
 package yellowrail.core.tube.model;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * A type's model and how well the type is known.
  *
  * @param type the type number
  * @param model its parameters
- * @param points published points it was fitted to
+ * @param points points it was fitted to
  * @param plateError greatest deviation of plate current at those points, as a ratio
- * @param screenError the same for screen current
- * @param knee the published operation whose power placed the knee, and is no check of the model any more
+ * @param screenError the same for screen current, where there are any
+ * @param knee the published operation whose power placed it, and is no check of the model any more
+ * @param like the type whose curves these are, where this one has none of its own
  */
 public record KnownModel(
         String type,
-        PentodeModel model,
+        TubeModel model,
         int points,
         double plateError,
-        double screenError,
-        Optional<PublishedOperation> knee) {
+        OptionalDouble screenError,
+        Optional<PublishedOperation> knee,
+        Optional<Like> like) {
+
+    /** A type with the same curves; not sure where it should be verified. */
+    public record Like(String type, boolean sure) {}
 
     /**
      * From the type alone an idle's bias is not known better than this, V: tubes of one type scatter more than the
@@ -35,13 +41,39 @@ public record KnownModel(
         return points < ENOUGH ? GUESSED_SPREAD : BIAS_SPREAD;
     }
 
+    /** So many of them side by side. */
+    KnownModel scaled(int sections) {
+        return new KnownModel(type, model.scaled(sections), points, plateError, screenError, knee, like);
+    }
+
+    /** This type’s curves as those of another, which has none of its own. */
+    KnownModel sharedBy(String other, boolean sure) {
+        return new KnownModel(other, model, points, plateError, screenError, knee, Optional.of(new Like(type, sure)));
+    }
+
     /** How far to trust it. */
     public ModelFinding trust() {
+        ModelFinding fitted = model.isTriode() ? triode() : pentode();
+        return like.map(of -> of.sure()
+                        ? (ModelFinding) new ModelFinding.Shared(of.type(), fitted)
+                        : new ModelFinding.SharedToVerify(of.type(), fitted))
+                .orElse(fitted);
+    }
+
+    private ModelFinding pentode() {
         ModelFinding placed = knee.<ModelFinding>map(
                         operation -> new ModelFinding.KneeByPower(operation.plateVolts(), operation.screenVolts()))
                 .orElseGet(ModelFinding.KneeAsUsual::new);
         return points < ENOUGH
-                ? new ModelFinding.FittedToFew(points, plateError, screenError, placed)
-                : new ModelFinding.Fitted(points, plateError, screenError, placed);
+                ? new ModelFinding.FittedToFew(points, plateError, screenError.orElse(0), placed)
+                : new ModelFinding.Fitted(points, plateError, screenError.orElse(0), placed);
+    }
+
+    private ModelFinding triode() {
+        ModelFinding placed = knee.<ModelFinding>map(operation -> new ModelFinding.PowerMet(operation.plateVolts()))
+                .orElseGet(ModelFinding.PowerNotPublished::new);
+        return points < ENOUGH
+                ? new ModelFinding.TriodeFittedToFew(points, plateError, placed)
+                : new ModelFinding.TriodeFitted(points, plateError, placed);
     }
 }

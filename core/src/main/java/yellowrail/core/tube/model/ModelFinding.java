@@ -27,4 +27,25 @@ public sealed interface ModelFinding extends Finding {
             @In(value = Unit.VOLT, decimals = 0) double screen) implements ModelFinding {}
 
     record KneeAsUsual() implements ModelFinding {}
+
+    record TriodeFitted(
+            int points,
+            @In(value = Unit.PERCENT, decimals = 1) double plateError,
+            ModelFinding placed) implements ModelFinding {}
+
+    /** Too few points to trust it between them. */
+    record TriodeFittedToFew(
+            int points,
+            @In(value = Unit.PERCENT, decimals = 1) double plateError,
+            ModelFinding placed) implements ModelFinding {}
+
+    record PowerMet(@In(value = Unit.VOLT, decimals = 0) double plate) implements ModelFinding {}
+
+    record PowerNotPublished() implements ModelFinding {}
+
+    /** The curves are another type's. */
+    record Shared(String like, ModelFinding trust) implements ModelFinding {}
+
+    /** As {@link Shared}, and nobody is sure of it. */
+    record SharedToVerify(String like, ModelFinding trust) implements ModelFinding {}
 }

@@ -1,8 +1,5 @@
 package yellowrail.core.tube.model;
 
-import java.util.function.DoubleUnaryOperator;
-import yellowrail.core.root.Root;
-
 /**
  * Currents of a pentode or beam tube from its voltages, all to the cathode.
  *
@@ -26,11 +23,8 @@ import yellowrail.core.root.Root;
  * @param kg2 inverse perveance of the screen, V^EX/A
  * @param f part of what the plate does not take below the knee that goes to the screen
  */
-public record PentodeModel(
-        double mu, double ex, double kg1, double kp, double kvb, double early, double kg2, double f) {
-
-    private static final double STEP = 1e-3;
-    private static final double BIAS_TOLERANCE = 1e-9;
+public record PentodeModel(double mu, double ex, double kg1, double kp, double kvb, double early, double kg2, double f)
+        implements TubeModel {
 
     public PentodeModel {
         for (double parameter : new double[] {mu, ex, kg1, kp, kvb, early, kg2}) {
@@ -47,10 +41,7 @@ public record PentodeModel(
         return Math.pow(e1, ex);
     }
 
-    /** Both currents at one set of voltages, A. */
-    public record Currents(double plate, double screen) {}
-
-    /** Both at once: what they have in common is the costly part. */
+    @Override
     public Currents currents(double plate, double screen, double grid) {
         if (screen <= 0) {
             return new Currents(0, 0);
@@ -62,61 +53,22 @@ public record PentodeModel(
                 drive / kg2 + f * 2 * drive / kg1 * (Math.PI / 2 - arc));
     }
 
-    /** @return plate current, A */
-    public double plateCurrent(double plate, double screen, double grid) {
-        return currents(plate, screen, grid).plate();
+    @Override
+    public boolean isTriode() {
+        return false;
     }
 
-    /** @return screen current, A */
-    public double screenCurrent(double plate, double screen, double grid) {
-        return currents(plate, screen, grid).screen();
-    }
-
-    public double cathodeCurrent(double plate, double screen, double grid) {
-        Currents currents = currents(plate, screen, grid);
-        return currents.plate() + currents.screen();
-    }
-
-    /** @return change of plate current with grid voltage, A/V */
-    public double transconductance(double plate, double screen, double grid) {
-        return (plateCurrent(plate, screen, grid + STEP) - plateCurrent(plate, screen, grid - STEP)) / (2 * STEP);
-    }
-
-    /** @return change of plate voltage with plate current, ohm */
-    public double plateResistance(double plate, double screen, double grid) {
-        return 2 * STEP / (plateCurrent(plate + STEP, screen, grid) - plateCurrent(plate - STEP, screen, grid));
-    }
-
-    /**
-     * The grid voltage at which the cathode carries a current; current grows with grid voltage, so there is one.
-     *
-     * @param cathode wanted, A, &gt; 0
-     * @return V, from cut-off up to 0; 0 if even that carries less
-     */
-    public double gridFor(double cathode, double plate, double screen) {
-        return gridWhere(grid -> cathodeCurrent(plate, screen, grid), cathode, screen);
-    }
-
-    /** The same for a plate current. */
-    public double gridForPlate(double plateAmps, double plate, double screen) {
-        return gridWhere(grid -> plateCurrent(plate, screen, grid), plateAmps, screen);
-    }
-
-    private double gridWhere(DoubleUnaryOperator current, double amps, double screen) {
-        return Root.between(grid -> current.applyAsDouble(grid) - amps, -3 * screen / mu - 10, 0, BIAS_TOLERANCE);
-    }
-
-    /** The same tube with more or less current at every voltage, as tubes of one type differ. */
+    @Override
     public PentodeModel scaled(double current) {
         return new PentodeModel(mu, ex, kg1 / current, kp, kvb, early, kg2 / current, f);
     }
 
-    /** The same tube with another share of screen current. */
+    @Override
     public PentodeModel withScreen(double factor) {
         return new PentodeModel(mu, ex, kg1, kp, kvb, early, kg2 / factor, f * factor);
     }
 
-    /** The same tube with another grid-to-screen amplification: the cut-off moves. */
+    @Override
     public PentodeModel withMu(double factor) {
         return new PentodeModel(mu * factor, ex, kg1, kp, kvb, early, kg2, f);
     }

@@ -12,12 +12,12 @@ import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.standard.StandardValues;
-import yellowrail.core.tube.model.PentodeModel;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 
 class CathodeDesignTest {
 
-    private static final PentodeModel EL84 =
+    private static final TubeModel EL84 =
             TubeModels.published().of(Amps.type("EL84")).orElseThrow().model();
 
     private static CathodeGroup group(int count) {
