@@ -36,10 +36,11 @@ document.body.addEventListener("htmx:afterSwap", event => {
   }
 });
 
-// A choice that others follow from is on its way to be drawn again: saving waits for it.
+// A choice that others follow from is on its way to be drawn again: saving waits for it. What is typed changes only when
+// it is left, perhaps for this very button: then it follows as it is saved.
 const save = () => document.getElementById("save");
 document.body.addEventListener("change", event => {
-  if (event.target.matches("#fields [hx-post]")) {
+  if (event.target.matches("#fields [hx-post]:not([list])")) {
     save().disabled = true;
   }
 });

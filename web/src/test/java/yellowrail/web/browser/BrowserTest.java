@@ -39,6 +39,16 @@ abstract class BrowserTest {
         assertThat(chromium.errors()).isEmpty();
     }
 
+    /** Types a tube type and leaves the field; the form has followed when this returns. */
+    static void typed(Locator field, String type) {
+        if (!field.inputValue().equals(type)) {
+            field.page().waitForResponse("**/amps/form", () -> {
+                field.fill(type);
+                field.blur();
+            });
+        }
+    }
+
     /** Takes hold of the first of what is chosen and moves it so far, px, in ten steps. */
     static void drag(Page page, String what, double dx, double dy) {
         Locator handle = page.locator(what).first();

@@ -58,6 +58,7 @@ final class Keys {
         page.waitForURL("**/amps/new");
         tabToField("name").type(name);
         tabToField("stage.tubeType").type(type);
+        page.waitForResponse("**/amps/form", () -> page.keyboard().press("Tab"));
         settled().tabTo("Save the sheet").press("Enter");
         assertThat(page.locator("button:has-text('To the run')")).isFocused();
         press("Enter");
