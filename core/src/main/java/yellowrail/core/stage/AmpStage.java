@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
 import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.School;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.amp.Target;
@@ -43,7 +44,8 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
                         .orElse(USUAL_PLATES),
                 StageFinding.PlatesTaken::new,
                 assumed);
-        Connection connection = sheet.screen().connection();
+        Connection connection =
+                model.isTriode() ? Connection.TRIODE : sheet.screen().connection();
         double screen = connection != Connection.PENTODE
                 ? plate
                 : known(read.screenVolts(), plate - SCREENS_BELOW, StageFinding.ScreensTaken::new, assumed);
@@ -52,7 +54,6 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
         Target target = asked.school().basis() == School.Basis.PERCENT
                 ? asked
                 : Target.customary(sheet.bias(), sheet.topology());
-        double idle = known(read.plateAmps(), target.aim() * rated / plate, StageFinding.IdleTaken::new, assumed);
         double usual = usualLoad(type, pushPull) / sheet.tubesPerSide();
         double load = known(sheet.fittings().loadOhms(), usual, StageFinding.LoadTaken::new, assumed);
         double copper = sheet.fittings().iron().copperOhms().orElse(0) / (pushPull ? 2 : 1);
@@ -70,7 +71,29 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
                 0,
                 0,
                 0);
+        if (sheet.tubesPerSide() > OutputStage.MOST_PER_SIDE) {
+            assumed.add(new StageFinding.FewerTubes(OutputStage.MOST_PER_SIDE, sheet.tubesPerSide()));
+        }
+        OptionalDouble ohms = sheet.bias().isCathode() ? cathodeOhms(sheet, fixed.tubes()) : OptionalDouble.empty();
+        if (read.plateAmps().isEmpty() && ohms.isPresent()) {
+            return new AmpStage(fixed.with(OutputStage.Bias.cathode(ohms.getAsDouble())), List.copyOf(assumed));
+        }
+        double idle = known(read.plateAmps(), target.aim() * rated / plate, StageFinding.IdleTaken::new, assumed);
+        double most = model.plateCurrent(plate, fixed.screenVolts(), 0);
+        if (idle > most) {
+            assumed.add(new StageFinding.IdleBeyondEdge(most, idle));
+        }
         return new AmpStage(atIdle(fixed, idle, sheet.bias().isCathode()), List.copyOf(assumed));
+    }
+
+    /** The sheet’s cathode resistors as one that all tubes of the stage share, ohm. */
+    private static OptionalDouble cathodeOhms(AmpSheet sheet, int tubes) {
+        if (sheet.current().method() != CurrentMethod.CATHODE_RESISTOR
+                || sheet.current().ohms().isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        double sharedBy = (double) sheet.sockets().size() / sheet.testPoints().size();
+        return OptionalDouble.of(sheet.current().ohms().getAsDouble() * sharedBy / tubes);
     }
 
     private static Stream<PublishedOperation> published(TubeType type, boolean pushPull) {

@@ -49,7 +49,10 @@ public final class Opinion {
                 notes.add(new StageFinding.CathodesOverLimit(each, amps));
             }
         });
-        notes.add(new StageFinding.FromTheTypeAlone(POWER, PLATES, SCREENS, LEAST_DISTORTION, MOST_DISTORTION));
+        notes.add(
+                known.model().isTriode()
+                        ? new StageFinding.TriodeFromTheTypeAlone(POWER, PLATES, LEAST_DISTORTION, MOST_DISTORTION)
+                        : new StageFinding.FromTheTypeAlone(POWER, PLATES, SCREENS, LEAST_DISTORTION, MOST_DISTORTION));
         notes.add(new StageFinding.ModelOf(known.type(), known.trust()));
         return notes;
     }

@@ -8,8 +8,10 @@ import java.util.function.ToDoubleFunction;
 /** What a stage does at full drive. Power is that of the fundamental in the load. SI. */
 public final class Performance {
 
-    /** A tube that carries less than this of its idle counts as cut off. */
-    private static final double CUT_OFF = 0.05;
+    /** A side that carries less than this of its peak counts as cut off. */
+    private static final double CUT_OFF = 0.01;
+    /** Of the input at rest: what a stage gives at most while both sides carry current all the time. */
+    private static final double MOST_OF_IDLE = 0.5;
     /** The output has bent over where its slope has fallen to this part of that in the middle. */
     private static final double BENT = 0.5;
 
@@ -151,13 +153,18 @@ public final class Performance {
                         + (stage.tap() > 0 ? 0 : slow.screenSupply() * screenAmps()));
     }
 
-    /** The moment of the drive at which the other side cuts off; empty single-ended and where it never does. */
+    /**
+     * The last moment of the drive at which both sides carry current, and no more is given than a class A stage gives
+     * of its input at rest; empty single-ended and where that holds to the end.
+     */
     public Optional<Sample> classAEnd() {
         Sample[] samples = cycle.samples();
         int last = samples.length - 1;
-        for (int j = last / 2 + 1; stage.isPushPull() && j <= last; j++) {
-            if (samples[last - j].plateAmps() < CUT_OFF * idle.plateAmps()) {
-                return Optional.of(samples[j]);
+        double most = peakPlateAmps();
+        double given = MOST_OF_IDLE * stage.plateVolts() * stage.tubes() * idle.plateAmps();
+        for (int j = last / 2; stage.isPushPull() && j <= last; j++) {
+            if (samples[last - j].plateAmps() < CUT_OFF * most || watts(samples[j].winding()) > given) {
+                return Optional.of(samples[Math.max(last / 2, j - 1)]);
             }
         }
         return Optional.empty();

@@ -18,6 +18,14 @@ public sealed interface StageFinding extends Finding {
 
     record LoadTaken(@In(value = Unit.OHM, decimals = 0) double ohms) implements StageFinding {}
 
+    /** The model carries no more at the grid's edge than the first, where the second was read or asked for. */
+    record IdleBeyondEdge(
+            @In(value = Unit.MILLIAMP, decimals = 1) double most,
+            @In(value = Unit.MILLIAMP, decimals = 1) double asked) implements StageFinding {}
+
+    /** So many tubes a side are computed of so many that there are. */
+    record FewerTubes(int computed, int tubes) implements StageFinding {}
+
     record Unsettled(int rounds) implements StageFinding {}
 
     // Limits
@@ -46,6 +54,14 @@ public sealed interface StageFinding extends Finding {
             @In(value = Unit.PERCENT, decimals = 0) double power,
             @In(value = Unit.PERCENT, decimals = 0) double plates,
             @In(value = Unit.PERCENT, decimals = 0) double screens,
+            double leastDistortion,
+            double mostDistortion)
+            implements StageFinding {}
+
+    /** As {@link FromTheTypeAlone}, of a tube without a screen. */
+    record TriodeFromTheTypeAlone(
+            @In(value = Unit.PERCENT, decimals = 0) double power,
+            @In(value = Unit.PERCENT, decimals = 0) double plates,
             double leastDistortion,
             double mostDistortion)
             implements StageFinding {}

@@ -148,7 +148,7 @@ final class BiasQuestions {
     }
 
     Line gridLeak() {
-        Rating rating = wants.customaryRating();
+        Rating rating = amp.rating(wants);
         OptionalDouble most = amp.bias().isCathode() ? rating.gridLeakCathode() : rating.gridLeakFixed();
         Finding source = amp.bias().isCathode()
                 ? new BiasFinding.LeakCathodeSource(rating.provenance())
@@ -156,7 +156,7 @@ final class BiasQuestions {
         if (most.isEmpty() || amp.fittings().gridLeakOhms().isEmpty()) {
             return Line.of(
                             SwapQuestion.GRID_LEAK,
-                            Outcome.UNKNOWN,
+                            most.isEmpty() ? Outcome.HOLDS : Outcome.UNKNOWN,
                             most.isEmpty()
                                     ? new SwapFinding.NoLimitPublished(wants.name())
                                     : new BiasFinding.LeakAtMost(most.getAsDouble()))

@@ -100,6 +100,10 @@ public sealed interface FitFinding extends Finding {
             @In(Unit.WATT) double plates,
             @In(value = Unit.WATT, given = true) double rating) implements FitFinding {}
 
+    record ScreensAtFullDrive(
+            @In(Unit.WATT) double screens,
+            @In(value = Unit.WATT, given = true) double rating) implements FitFinding {}
+
     record PowerArithmetic(
             @In(Unit.VOLT) double plate,
             @In(value = Unit.KILOHM, decimals = 1) double load,

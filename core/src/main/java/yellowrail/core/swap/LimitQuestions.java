@@ -113,7 +113,7 @@ final class LimitQuestions {
         if (rating.cathodeAmps().isEmpty() || amp.plateVolts().isEmpty()) {
             return Line.of(
                             SwapQuestion.CATHODE_CURRENT,
-                            Outcome.UNKNOWN,
+                            rating.cathodeAmps().isEmpty() ? Outcome.HOLDS : Outcome.UNKNOWN,
                             rating.cathodeAmps().isEmpty()
                                     ? new SwapFinding.NoLimitPublished(wants.name())
                                     : new SwapFinding.ReadPlatesFirst())

@@ -3,29 +3,26 @@ package yellowrail.core.swap;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import yellowrail.core.finding.Finding;
-import yellowrail.core.root.UnsettledException;
-import yellowrail.core.stage.AmpStage;
-import yellowrail.core.stage.FullDrive;
-import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.tube.TubeType;
-import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
 
 /** What each of the two tubes makes of this circuit at full drive, both idling in the middle of their windows. */
 final class PowerQuestion {
 
-    private static final int STEPS = 64;
     /** Within this the models cannot tell one power from another. */
     private static final double MODEL_ERROR = 0.15;
 
     private final SwapAmp amp;
+    private final StageInAmp stage;
     private final TubeType in;
     private final TubeType wants;
 
-    PowerQuestion(SwapAmp amp, TubeType in, TubeType wants) {
+    PowerQuestion(SwapAmp amp, StageInAmp stage, TubeType in, TubeType wants) {
         this.amp = amp;
+        this.stage = stage;
         this.in = in;
         this.wants = wants;
     }
@@ -35,19 +32,25 @@ final class PowerQuestion {
     }
 
     private Line found() {
-        Optional<Performance> after = performance(wants);
+        Optional<Performance> after = stage.set(wants);
         if (after.isEmpty()) {
             return Line.of(SwapQuestion.POWER, Outcome.UNKNOWN, whyNot());
         }
         double plates = after.get().plateWatts();
-        double rated = wants.customaryRating().plateWatts();
+        double rated = amp.rating(wants).plateWatts();
         List<Finding> says = new ArrayList<>(List.of(compared(after.get().powerWatts())));
         if (plates > rated) {
             says.add(new FitFinding.PlatesAtFullDrive(plates, rated));
         }
+        OptionalDouble screens = amp.rating(wants).screenWatts();
+        boolean screensOver =
+                screens.isPresent() && after.get().screenWatts() > screens.getAsDouble() && !wants.isTriode();
+        if (screensOver) {
+            says.add(new FitFinding.ScreensAtFullDrive(after.get().screenWatts(), screens.getAsDouble()));
+        }
         return Line.of(
                         SwapQuestion.POWER,
-                        plates > rated ? Outcome.CHANGE : Outcome.HOLDS,
+                        plates > rated || screensOver ? Outcome.CHANGE : Outcome.HOLDS,
                         says.toArray(Finding[]::new))
                 .by(new FitFinding.PowerArithmetic(
                         amp.plateVolts().orElseThrow(),
@@ -73,7 +76,11 @@ final class PowerQuestion {
     }
 
     private FitFinding compared(double watts) {
-        Optional<Performance> before = performance(in);
+        return compared(watts, wants, in, stage.set(in));
+    }
+
+    /** A power beside that of the type that is in. */
+    static FitFinding compared(double watts, TubeType wants, TubeType in, Optional<Performance> before) {
         if (before.isEmpty()) {
             return new FitFinding.PowerAlone(watts, in.name());
         }
@@ -84,33 +91,5 @@ final class PowerQuestion {
         return watts > then
                 ? new FitFinding.PowerMore(watts, wants.name(), then, in.name())
                 : new FitFinding.PowerLess(watts, wants.name(), then, in.name());
-    }
-
-    private Optional<Performance> performance(TubeType type) {
-        Optional<KnownModel> known = TubeModels.published().of(type);
-        if (known.isEmpty()
-                || amp.plateVolts().isEmpty()
-                || amp.fittings().loadOhms().isEmpty()
-                || amp.tubesPerSide() > OutputStage.MOST_PER_SIDE) {
-            return Optional.empty();
-        }
-        double plate = amp.plateVolts().getAsDouble();
-        double idle = amp.aim(type, plate) * (1 - type.screenShare());
-        OutputStage stage = new OutputStage(
-                known.get().model(),
-                amp.topology(),
-                amp.tubesPerSide(),
-                plate,
-                amp.screenOr(plate),
-                amp.connection(),
-                OutputStage.USUAL_TAP,
-                OutputStage.Bias.fixed(0),
-                amp.fittings().loadOhms().getAsDouble());
-        try {
-            return Optional.of(
-                    new FullDrive(AmpStage.atIdle(stage, idle, amp.bias().isCathode()), STEPS).compute());
-        } catch (UnsettledException e) {
-            return Optional.empty();
-        }
     }
 }

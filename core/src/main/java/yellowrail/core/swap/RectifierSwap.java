@@ -30,6 +30,7 @@ public final class RectifierSwap {
         return new SwapReport(
                 in.name(),
                 wants.name(),
+                false,
                 Stream.of(heater(), current(), capacitor(), volts())
                         .map(line -> line.from(source))
                         .toList());

@@ -21,6 +21,7 @@ import yellowrail.core.tube.TubeType;
 /**
  * The amp as the swap check sees it, SI; voltages to the cathode.
  *
+ * @param tap ultralinear, part of the half primary; empty where it is not known
  * @param tubes in all its channels
  * @param channels each with an output transformer of its own
  * @param plateVolts V
@@ -41,6 +42,7 @@ public record SwapAmp(
         Topology topology,
         BiasKind bias,
         ScreenSense.Connection connection,
+        OptionalDouble tap,
         int tubes,
         int channels,
         OptionalDouble plateVolts,
@@ -100,6 +102,7 @@ public record SwapAmp(
                 topology,
                 bias,
                 connection,
+                OptionalDouble.empty(),
                 tubes,
                 channels,
                 plateVolts,
@@ -124,6 +127,7 @@ public record SwapAmp(
                 sheet.topology(),
                 sheet.bias(),
                 sheet.screen().connection(),
+                sheet.screen().tap(),
                 sheet.sockets().size(),
                 sheet.channels(),
                 read.plateVolts(),

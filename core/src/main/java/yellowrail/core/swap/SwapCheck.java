@@ -3,6 +3,7 @@ package yellowrail.core.swap;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import yellowrail.core.amp.BiasKind;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 
@@ -26,7 +27,9 @@ public final class SwapCheck {
         LimitQuestions limits = new LimitQuestions(amp, wants);
         BiasQuestions bias = new BiasQuestions(amp, in, wants);
         FitQuestions fit = new FitQuestions(amp, in, wants);
+        StageInAmp stage = new StageInAmp(amp);
         List<Line> lines = new ArrayList<>(List.of(
+                new StandsQuestion(amp, stage, in, wants).answer(),
                 new PinQuestions(in, wants, amp.fittings()).base(),
                 supply.heaterVolts(),
                 supply.heaterBudget(),
@@ -40,18 +43,21 @@ public final class SwapCheck {
         supply.outputCurrent().ifPresent(lines::add);
         lines.add(fit.bulb());
         fit.familySwitch().ifPresent(lines::add);
-        lines.add(new PowerQuestion(amp, in, wants).answer());
-        return new SwapReport(in.name(), wants.name(), lines);
+        lines.add(new PowerQuestion(amp, stage, in, wants).answer());
+        return new SwapReport(in.name(), wants.name(), amp.bias() == BiasKind.FIXED_ADJUSTABLE, lines);
     }
 
-    /** Every type of a catalogue, those that fit first. */
+    /** Every type of a catalogue: those that fit first, then those that too little is known of. */
     public List<SwapReport> all(TubeCatalogue catalogue) {
         return catalogue.types().stream()
                 .filter(type -> !type.name().equals(in.name()))
                 .map(this::of)
                 .sorted(Comparator.comparing(SwapReport::verdict)
-                        .thenComparing(report -> report.with(Outcome.STOP).size())
-                        .thenComparing(report -> report.with(Outcome.CHANGE).size()))
+                        .thenComparing(report -> report.questions(Outcome.STOP).size())
+                        .thenComparing(
+                                report -> report.questions(Outcome.UNKNOWN).size())
+                        .thenComparing(
+                                report -> report.questions(Outcome.CHANGE).size()))
                 .toList();
     }
 }

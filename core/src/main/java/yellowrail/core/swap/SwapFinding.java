@@ -17,7 +17,14 @@ public sealed interface SwapFinding extends Finding {
 
     record FitsAsItIs(String wants, String in) implements SwapFinding {}
 
-    record FitsAsFarAsKnown(String wants, String in) implements SwapFinding {}
+    /** As {@link FitsAsItIs}, with a bias that is set by hand. */
+    record FitsOnceSet(String wants, String in) implements SwapFinding {}
+
+    record NotKnownEnough(String wants, String in, List<SwapQuestion> questions) implements SwapFinding {}
+
+    record ToChangeAnyway(List<SwapQuestion> changes) implements SwapFinding {}
+
+    record ColdestFirst() implements SwapFinding {}
 
     record NotKnown(List<SwapQuestion> questions) implements SwapFinding {}
 

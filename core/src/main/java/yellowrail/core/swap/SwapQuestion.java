@@ -1,7 +1,11 @@
 package yellowrail.core.swap;
 
+import java.util.EnumSet;
+import java.util.Set;
+
 /** What a swap is asked. */
 public enum SwapQuestion {
+    AS_IT_STANDS,
     BASE,
     HEATER_VOLTS,
     HEATER_WINDING,
@@ -22,5 +26,13 @@ public enum SwapQuestion {
     RECTIFIER_HEATER,
     RECTIFIER_CURRENT,
     FIRST_CAPACITOR,
-    PLATES
+    PLATES;
+
+    private static final Set<SwapQuestion> ASIDE =
+            EnumSet.of(AS_IT_STANDS, DRIVE, LOAD, BULB, FAMILY_SWITCH, POWER, PLATES);
+
+    /** Whether a tube can be put in with this one unanswered and come to no harm by it. */
+    public boolean decides() {
+        return !ASIDE.contains(this);
+    }
 }

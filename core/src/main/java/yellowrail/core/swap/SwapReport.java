@@ -1,5 +1,6 @@
 package yellowrail.core.swap;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -7,13 +8,15 @@ import java.util.List;
  *
  * @param in type that is in
  * @param wants type that wants in
+ * @param toBeSet whether its bias is set by hand: then it is, whatever the old tube drew
  */
-public record SwapReport(String in, String wants, List<Line> lines) {
+public record SwapReport(String in, String wants, boolean toBeSet, List<Line> lines) {
 
     /** What it amounts to. */
     public enum Verdict {
         FITS,
         AFTER_CHANGES,
+        NOT_KNOWN_ENOUGH,
         DO_NOT
     }
 
@@ -26,29 +29,57 @@ public record SwapReport(String in, String wants, List<Line> lines) {
     }
 
     public Verdict verdict() {
-        return !with(Outcome.STOP).isEmpty()
-                ? Verdict.DO_NOT
-                : with(Outcome.CHANGE).isEmpty() ? Verdict.FITS : Verdict.AFTER_CHANGES;
+        if (!questions(Outcome.STOP).isEmpty()) {
+            return Verdict.DO_NOT;
+        }
+        if (!open(true).isEmpty()) {
+            return Verdict.NOT_KNOWN_ENOUGH;
+        }
+        return changes().isEmpty() ? Verdict.FITS : Verdict.AFTER_CHANGES;
     }
 
-    /** Whether something that could stop or change it is not known. */
-    public boolean isOpen() {
-        return !with(Outcome.UNKNOWN).isEmpty();
+    /** Setting a bias that is set by hand is no change of the amp. */
+    private List<SwapQuestion> changes() {
+        return questions(Outcome.CHANGE).stream()
+                .filter(question -> !toBeSet || question != SwapQuestion.IDLE_DISSIPATION)
+                .toList();
+    }
+
+    /** What is not known: of what could stop it, or of the rest. */
+    private List<SwapQuestion> open(boolean deciding) {
+        return questions(Outcome.UNKNOWN).stream()
+                .filter(question -> question.decides() == deciding)
+                .toList();
     }
 
     /** The verdict, with what decides it and what is not known. */
     public List<SwapFinding> says() {
-        SwapFinding verdict = switch (verdict()) {
-            case DO_NOT -> new SwapFinding.DoNot(wants, in, questions(Outcome.STOP));
-            case AFTER_CHANGES -> new SwapFinding.FitsAfterChanges(wants, in, questions(Outcome.CHANGE));
-            case FITS -> isOpen() ? new SwapFinding.FitsAsFarAsKnown(wants, in) : new SwapFinding.FitsAsItIs(wants, in);
-        };
-        return verdict() == Verdict.DO_NOT || !isOpen()
-                ? List.of(verdict)
-                : List.of(verdict, new SwapFinding.NotKnown(questions(Outcome.UNKNOWN)));
+        List<SwapFinding> says = new ArrayList<>();
+        List<SwapQuestion> changes = changes();
+        switch (verdict()) {
+            case DO_NOT -> says.add(new SwapFinding.DoNot(wants, in, questions(Outcome.STOP)));
+            case NOT_KNOWN_ENOUGH -> says.add(new SwapFinding.NotKnownEnough(wants, in, open(true)));
+            case AFTER_CHANGES -> says.add(new SwapFinding.FitsAfterChanges(wants, in, changes));
+            case FITS ->
+                says.add(toBeSet ? new SwapFinding.FitsOnceSet(wants, in) : new SwapFinding.FitsAsItIs(wants, in));
+        }
+        if (verdict() == Verdict.NOT_KNOWN_ENOUGH && !changes.isEmpty()) {
+            says.add(new SwapFinding.ToChangeAnyway(changes));
+        }
+        if (verdict() != Verdict.DO_NOT && verdict() != Verdict.FITS && toBeSet) {
+            says.add(new SwapFinding.ColdestFirst());
+        }
+        if (verdict() != Verdict.DO_NOT && !open(false).isEmpty()) {
+            says.add(new SwapFinding.NotKnown(open(false)));
+        }
+        return List.copyOf(says);
     }
 
+    /** What is answered so; what the tube does with nothing changed is told, and the others answer for it. */
     public List<SwapQuestion> questions(Outcome outcome) {
-        return with(outcome).stream().map(Line::question).toList();
+        return with(outcome).stream()
+                .map(Line::question)
+                .filter(question -> question != SwapQuestion.AS_IT_STANDS)
+                .toList();
     }
 }

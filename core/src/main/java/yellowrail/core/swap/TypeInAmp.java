@@ -59,6 +59,28 @@ final class TypeInAmp {
                 : OptionalDouble.of(at(amp.biasVolts().getAsDouble()));
     }
 
+    /** What it would draw in the place of the old one: at the bias that was read, or on the resistor that is in. */
+    Optional<Drawn> withNothingChanged() {
+        return atPresentGrid().isPresent()
+                ? Optional.of(new Drawn(atPresentGrid().getAsDouble(), amp.biasVolts()))
+                : asItStands();
+    }
+
+    /**
+     * How far that may lie off, A: the type’s grid volts are not known better than to their spread, which a cathode
+     * resistor evens out.
+     */
+    double plusMinus(Drawn drawn) {
+        double plate = amp.plateVolts().getAsDouble();
+        double screen = amp.screenOr(plate);
+        KnownModel type = known.orElseThrow();
+        double grid = type.model().gridFor(drawn.cathodeAmps(), plate, screen);
+        double slope = type.model().transconductance(plate, screen, grid) / (1 - this.type.screenShare());
+        double ohms =
+                amp.bias().isCathode() ? amp.sharedBy() * amp.cathodeOhms().getAsDouble() : 0;
+        return type.biasSpread() * slope / (1 + slope * ohms);
+    }
+
     /**
      * What it would draw if nothing were changed: on the present cathode resistor, or at a bias that cannot be turned.
      * With an adjustable bias nothing stands, and it is empty.

@@ -120,7 +120,7 @@ public final class TubeCatalogue {
         return type.name() + " (" + SECTION + ")";
     }
 
-    private static String key(String name) {
+    static String key(String name) {
         return name.replaceAll("[\\s-]", "").toUpperCase(Locale.ROOT);
     }
 

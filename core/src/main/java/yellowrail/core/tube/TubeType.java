@@ -2,6 +2,7 @@ package yellowrail.core.tube;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * One power tube type.
@@ -85,6 +86,13 @@ public record TubeType(
     private TubeType copy(String called, double amps, int side, List<Rating> others) {
         return new TubeType(
                 called, aka, kind, heaterVolts, amps, base, pins, side, screenShare, screenSpread, bulb, others);
+    }
+
+    /** @param part of any of its numbers, case, spaces and dashes free; blank is part of all */
+    public boolean isCalled(String part) {
+        String wanted = TubeCatalogue.key(part);
+        return Stream.concat(Stream.of(name), aka.stream())
+                .anyMatch(number -> TubeCatalogue.key(number).contains(wanted));
     }
 
     public Rating customaryRating() {

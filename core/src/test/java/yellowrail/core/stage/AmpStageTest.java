@@ -49,7 +49,7 @@ class AmpStageTest {
     @Test
     void ofAnAmpNobodyReadEverythingIsTakenAndSaid() {
         AmpStage taken = of(Amps.pair());
-        assertThat(assumed(taken)).containsExactly("plates-taken", "screens-taken", "idle-taken", "load-taken");
+        assertThat(assumed(taken)).containsExactly("plates-taken", "screens-taken", "load-taken", "idle-taken");
         OutputStage stage = taken.stage();
         double share = Idle.of(stage).plateAmps() * stage.plateVolts() / 30;
         assertThat(share).as("at the aim of its school").isCloseTo(0.62, within(0.01));

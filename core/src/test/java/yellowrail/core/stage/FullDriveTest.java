@@ -13,6 +13,7 @@ import yellowrail.core.Amps;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.root.UnsettledException;
+import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.PublishedOperation;
 import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -176,7 +177,40 @@ class FullDriveTest {
                         .clipping()
                         .limit())
                 .isEqualTo(Performance.Limit.CUT_OFF);
-        assertThat(found.classAWatts().orElseThrow()).isLessThan(found.powerWatts());
+        Performance heavy = new FullDrive(light.withLoad(3000)).compute();
+        assertThat(heavy.classAWatts().orElseThrow()).isPositive().isLessThan(heavy.powerWatts());
+    }
+
+    /** Up to cut-off a stage draws little more than at idle, and gives no more than that. */
+    @Test
+    void classAIsNeverMoreThanTheIdleInputGives() {
+        Random chance = new Random(16);
+        List<KnownModel> models = TubeModels.published().all();
+        int ends = 0;
+        for (int i = 0; i < 400; i++) {
+            double volts = 250 + 250 * chance.nextDouble();
+            KnownModel known = models.get(i % models.size());
+            OutputStage stage = new OutputStage(
+                    known.model(),
+                    Topology.PUSH_PULL,
+                    1,
+                    volts,
+                    0.8 * volts,
+                    Connection.PENTODE,
+                    0,
+                    OutputStage.Bias.fixed(0),
+                    2000 + 8000 * chance.nextDouble());
+            OutputStage set = stage.with(OutputStage.Bias.fixed(stage.gridFor(0.02 + 0.06 * chance.nextDouble())));
+            Performance found = new FullDrive(set, 64).compute();
+            double input = 2 * volts * found.idle().plateAmps();
+            if (found.classAWatts().isPresent()) {
+                ends++;
+                assertThat(found.classAWatts().getAsDouble())
+                        .as(known.type() + " " + set)
+                        .isLessThanOrEqualTo(0.5 * input);
+            }
+        }
+        assertThat(ends).isGreaterThan(100);
     }
 
     @Test

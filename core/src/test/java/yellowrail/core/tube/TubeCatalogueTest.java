@@ -60,6 +60,16 @@ class TubeCatalogueTest {
     }
 
     @Test
+    void threeLettersOfAnyOfItsNumbersFindAType() {
+        assertThat(catalogue.types().stream().filter(type -> type.isCalled("bq5")))
+                .extracting(TubeType::name)
+                .containsExactly("EL84");
+        assertThat(catalogue.types().stream().filter(type -> type.isCalled("6-l6")))
+                .extracting(TubeType::name)
+                .containsExactly("6L6G", "5881", "6L6GC");
+    }
+
+    @Test
     void aNearRelativeIsOfferedAndStandsForNothing() {
         assertThat(catalogue.find("6P3S-E")).isEmpty();
         assertThat(catalogue.nearest("6p3s-e")).extracting(TubeType::name).containsExactly("5881", "6L6GC");

@@ -32,11 +32,7 @@ final class LoadLineRequestReader {
         if (model.isEmpty()) {
             fields.fault(
                     LoadLineShape.TUBE_TYPE,
-                    new RequestFault.NoModel(
-                            type.name(),
-                            TubeModels.published().all().stream()
-                                    .map(KnownModel::type)
-                                    .toList()));
+                    new RequestFault.NoModel(type.name(), TubeModels.published().types(catalogue)));
         }
         Topology topology =
                 fields.choice(LoadLineShape.STAGE).equals("push-pull") ? Topology.PUSH_PULL : Topology.SINGLE_ENDED;
@@ -44,7 +40,7 @@ final class LoadLineRequestReader {
         Connection connection =
                 Connection.valueOf(fields.choice(LoadLineShape.CONNECTION).toUpperCase(Locale.ROOT));
         double plate = fields.required(LoadLineShape.PLATE_VOLTS);
-        double screen = connection == Connection.PENTODE
+        double screen = connection == Connection.PENTODE && !type.isTriode()
                 ? fields.required(LoadLineShape.SCREEN_VOLTS)
                 : fields.number(LoadLineShape.SCREEN_VOLTS).orElse(plate);
         double tap = fields.number(LoadLineShape.ULTRALINEAR_PERCENT).orElse(100 * OutputStage.USUAL_TAP) / 100;
@@ -57,7 +53,7 @@ final class LoadLineRequestReader {
         OutputStage.Bias bias = ohms.isPresent()
                 ? OutputStage.Bias.cathode(ohms.getAsDouble())
                 : OutputStage.Bias.fixed(volts.orElse(0));
-        KnownModel known = model.orElse(TubeModels.published().all().get(0));
+        KnownModel known = model.orElseGet(TubeModels.published()::any);
         OutputStage stage = new OutputStage(
                 known.model(),
                 topology,

@@ -11,7 +11,7 @@ record SwapResponse(
         String in,
         String wants,
 
-        @Schema(allowableValues = {"fits", "after-changes", "do-not"})
+        @Schema(allowableValues = {"fits", "after-changes", "not-known-enough", "do-not"})
         String verdict,
 
         @Schema(description = "The verdict in words, with what decides it")

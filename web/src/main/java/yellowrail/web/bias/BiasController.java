@@ -31,8 +31,6 @@ import yellowrail.core.bias.wiring.PotStand;
 import yellowrail.core.bias.wiring.Rectification;
 import yellowrail.core.root.UnsettledException;
 import yellowrail.core.station.Station;
-import yellowrail.core.tube.model.KnownModel;
-import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
@@ -127,12 +125,7 @@ class BiasController {
                                 .map(kind -> new Choice(BiasForm.rating(kind), words.name(kind)))
                                 .toList())
                 .addObject("mains", List.of(new Choice("50", "50 Hz"), new Choice("60", "60 Hz")))
-                .addObject(
-                        "types",
-                        TubeModels.published().all().stream()
-                                .map(KnownModel::type)
-                                .map(type -> new Choice(type, type))
-                                .toList());
+                .addObject("types", bench.types());
     }
 
     /** What changes while something is dragged; {@code quick} leaves out faults and proposals. */

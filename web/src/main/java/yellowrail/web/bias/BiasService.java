@@ -23,6 +23,7 @@ import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.form.Choice;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
 import yellowrail.web.words.Words;
@@ -80,6 +81,13 @@ class BiasService {
     @Transactional(readOnly = true)
     OnTheBench amp(long id, String wanted) {
         return amp(id, wanted, OptionalDouble.empty());
+    }
+
+    /** The types that what they need can be computed for. */
+    List<Choice> types() {
+        return TubeModels.published().types(tubes.catalogue()).stream()
+                .map(type -> new Choice(type, type))
+                .toList();
     }
 
     /**

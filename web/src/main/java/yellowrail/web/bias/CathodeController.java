@@ -9,9 +9,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.bias.need.GridNeed;
 import yellowrail.core.station.Station;
-import yellowrail.core.tube.model.KnownModel;
-import yellowrail.core.tube.model.TubeModels;
-import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
@@ -34,12 +31,7 @@ class CathodeController {
         return drawn("bias/cathode", amp, sent)
                 .addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.PLAN, words))
                 .addObject("title", words.say(amp.sheet().told()))
-                .addObject(
-                        "types",
-                        TubeModels.published().all().stream()
-                                .map(KnownModel::type)
-                                .map(type -> new Choice(type, type))
-                                .toList())
+                .addObject("types", bench.types())
                 .addObject("basis", bench.basis(amp, words));
     }
 

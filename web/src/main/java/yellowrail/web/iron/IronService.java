@@ -21,6 +21,7 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
+import yellowrail.web.form.Choice;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
 import yellowrail.web.words.Words;
@@ -98,7 +99,7 @@ class IronService {
         AmpSheet sheet = amp.sheet();
         TubeType type = type(sheet.tubeType());
         Optional<KnownModel> model = TubeModels.published().of(type);
-        KnownModel known = model.orElse(TubeModels.published().all().get(0));
+        KnownModel known = model.orElseGet(TubeModels.published()::any);
         LastRead read = last.read();
         return new AmpWithStage(
                 amp,
@@ -107,6 +108,17 @@ class IronService {
                 read,
                 AmpStage.of(sheet, read, type, known.model()),
                 model.isEmpty());
+    }
+
+    /** The types that a load line can be computed for. */
+    List<Choice> types() {
+        return TubeModels.published().types(tubes.catalogue()).stream()
+                .map(type -> new Choice(type, type))
+                .toList();
+    }
+
+    Optional<KnownModel> model(String name) {
+        return tubes.catalogue().find(name).flatMap(TubeModels.published()::of);
     }
 
     TubeType type(String name) {

@@ -6,6 +6,7 @@ import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
+import yellowrail.core.tube.model.KnownModel;
 import yellowrail.web.form.Faults;
 import yellowrail.web.words.Words;
 
@@ -26,10 +27,10 @@ record KeptLine(
 
     private static final int STEPS = 64;
 
-    static KeptLine of(IronService.Kept kept, OutputStage amp, Words words) {
+    static KeptLine of(IronService.Kept kept, OutputStage amp, Optional<KnownModel> model, Words words) {
         LoadLineForm form = kept.form();
         String what = "%s \u00d7 %s, %s V".formatted(form.of("perSide"), form.of("type"), form.of("plates"));
-        Optional<OutputStage> stage = form.stage(amp, Faults.counted());
+        Optional<OutputStage> stage = form.stage(amp, model, Faults.counted());
         Optional<Performance> computed = stage.flatMap(KeptLine::compute);
         if (computed.isEmpty()) {
             return new KeptLine(

@@ -34,7 +34,6 @@ import yellowrail.core.stage.StageFinding;
 import yellowrail.core.stage.Sweep;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.model.KnownModel;
-import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
@@ -56,7 +55,16 @@ class LoadLineController {
     }
 
     /** A stage as asked for, with what it takes to judge it. */
-    private record Asked(IronService.AmpWithStage amp, LoadLineForm form, Faults faults, Optional<OutputStage> stage) {
+    private record Asked(
+            IronService.AmpWithStage amp,
+            LoadLineForm form,
+            Optional<KnownModel> model,
+            Faults faults,
+            Optional<OutputStage> stage) {
+
+        boolean triode() {
+            return model.filter(known -> known.model().isTriode()).isPresent();
+        }
 
         AmpSheet sheet() {
             return amp.amp().sheet();
@@ -67,7 +75,8 @@ class LoadLineController {
         IronService.AmpWithStage amp = typed.containsKey("quick") ? iron.unread(id) : iron.amp(id);
         LoadLineForm form = LoadLineForm.of(amp.model().type(), amp.own().stage(), typed);
         Faults faults = new Faults(words);
-        return new Asked(amp, form, faults, form.stage(amp.own().stage(), faults));
+        Optional<KnownModel> model = iron.model(form.of("type"));
+        return new Asked(amp, form, model, faults, form.stage(amp.own().stage(), model, faults));
     }
 
     private Rating rating(Asked asked) {
@@ -83,11 +92,7 @@ class LoadLineController {
         ModelAndView page = drawn("iron/loadline", asked, typed)
                 .addObject("rail", Rail.ofAmp(id, asked.sheet().name(), null, words))
                 .addObject("title", words.say(asked.sheet().told()))
-                .addObject(
-                        "types",
-                        TubeModels.published().all().stream()
-                                .map(known -> new Choice(known.type(), known.type()))
-                                .toList())
+                .addObject("types", iron.types())
                 .addObject(
                         "perSides",
                         IntStream.rangeClosed(1, OutputStage.MOST_PER_SIDE)
@@ -117,6 +122,7 @@ class LoadLineController {
                 .addObject("id", asked.amp().amp().id())
                 .addObject("form", asked.form())
                 .addObject("faults", asked.faults())
+                .addObject("triode", asked.triode())
                 .addObject("query", asked.form().query())
                 .addObject("lines", typed.getOrDefault("lines", ""))
                 .addObject("nominal", typed.getOrDefault("nominal", ""));
@@ -134,7 +140,7 @@ class LoadLineController {
     }
 
     private void compute(ModelAndView page, Asked asked, OutputStage stage, Map<String, String> typed) {
-        KnownModel model = asked.form().model().orElseThrow();
+        KnownModel model = asked.model().orElseThrow();
         Performance found = new FullDrive(stage).compute();
         Rating rating = rating(asked);
         LoadLineView view = LoadLineView.of(
@@ -154,8 +160,11 @@ class LoadLineController {
                     .addObject(
                             "kept",
                             iron.kept(asked.amp().amp().id()).stream()
-                                    .map(kept ->
-                                            KeptLine.of(kept, asked.amp().own().stage(), words))
+                                    .map(kept -> KeptLine.of(
+                                            kept,
+                                            asked.amp().own().stage(),
+                                            iron.model(kept.form().of("type")),
+                                            words))
                                     .toList());
         }
         page.addObject("view", view);

@@ -14,7 +14,6 @@ import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.Idle;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.tube.model.KnownModel;
-import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
 
@@ -68,16 +67,9 @@ record LoadLineForm(Map<String, String> fields) {
                 .collect(Collectors.joining("&"));
     }
 
-    Optional<KnownModel> model() {
-        return TubeModels.published().all().stream()
-                .filter(known -> known.type().equals(of("type")))
-                .findFirst();
-    }
-
-    /** The stage, with the topology of the amp; empty if there are faults. */
-    Optional<OutputStage> stage(OutputStage amp, Faults faults) {
+    /** The stage, with the topology of the amp and a model of its type; empty if there are faults. */
+    Optional<OutputStage> stage(OutputStage amp, Optional<KnownModel> model, Faults faults) {
         FormReader read = new FormReader(faults);
-        Optional<KnownModel> model = model();
         if (model.isEmpty()) {
             faults.say("type", "page.form.no-model");
         }

@@ -50,22 +50,27 @@ record LoadLineView(
                 said(words, "plates"),
                 said(words, "of", Figures.watts(found.plateWatts()), Figures.in(Unit.WATT, rating.plateWatts())),
                 found.plateWatts() > rating.plateWatts()));
-        rating.screenWatts()
-                .ifPresentOrElse(
-                        most -> facts.add(new Fact(
-                                said(words, "screens"),
-                                said(words, "of", Figures.watts(found.screenWatts()), Figures.in(Unit.WATT, most)),
-                                found.screenWatts() > most)),
-                        () -> facts.add(new Fact(said(words, "screens"), Figures.watts(found.screenWatts()), false)));
+        if (!found.stage().model().isTriode()) {
+            rating.screenWatts()
+                    .ifPresentOrElse(
+                            most -> facts.add(new Fact(
+                                    said(words, "screens"),
+                                    said(words, "of", Figures.watts(found.screenWatts()), Figures.in(Unit.WATT, most)),
+                                    found.screenWatts() > most)),
+                            () -> facts.add(
+                                    new Fact(said(words, "screens"), Figures.watts(found.screenWatts()), false)));
+        }
         int tubes = found.stage().tubes();
         facts.add(new Fact(
                 said(words, "plate-current"),
                 said(words, "from-to", milliamps(tubes * found.idle().plateAmps()), milliamps(found.plateAmps())),
                 false));
-        facts.add(new Fact(
-                said(words, "screen-current"),
-                said(words, "from-to", milliamps(tubes * found.idle().screenAmps()), milliamps(found.screenAmps())),
-                false));
+        if (!found.stage().model().isTriode()) {
+            facts.add(new Fact(
+                    said(words, "screen-current"),
+                    said(words, "from-to", milliamps(tubes * found.idle().screenAmps()), milliamps(found.screenAmps())),
+                    false));
+        }
         facts.add(new Fact(
                 said(words, "peak"),
                 "%s, %s".formatted(milliamps(found.peakPlateAmps()), Figures.fixed(found.peakPlateVolts(), 0) + " V"),

@@ -5,8 +5,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.swap.Line;
 import yellowrail.core.swap.Outcome;
 import yellowrail.core.swap.SwapAmp;
 import yellowrail.core.swap.SwapQuestion;
@@ -33,10 +35,9 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
             String heaters) {
 
         static Row of(SwapReport report, Words words) {
-            boolean open = report.verdict() == SwapReport.Verdict.FITS && report.isOpen();
             return new Row(
                     report.wants(),
-                    open ? words.message("page.swap.open-fit") : words.name(report.verdict()),
+                    words.name(report.verdict()),
                     Code.of(report.verdict()),
                     questions(report, Outcome.STOP, words),
                     questions(report, Outcome.CHANGE, words),
@@ -60,8 +61,12 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
     }
 
     static SwapView of(SwapReport report, Words words) {
-        List<Answer> answers = ORDER.stream()
-                .flatMap(outcome -> report.with(outcome).stream())
+        // What the tube does with nothing changed comes first, whatever its answer.
+        List<Answer> answers = Stream.concat(
+                        report.lines().stream().filter(SwapView::first),
+                        ORDER.stream()
+                                .flatMap(outcome -> report.with(outcome).stream())
+                                .filter(line -> !first(line)))
                 .map(line -> new Answer(
                         words.name(line.question()),
                         Code.of(line.outcome()),
@@ -72,6 +77,10 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
                 .toList();
         return new SwapView(
                 words.name(report.verdict()), Code.of(report.verdict()), words.sayAll(report.says()), answers);
+    }
+
+    private static boolean first(Line line) {
+        return line.question() == SwapQuestion.AS_IT_STANDS;
     }
 
     /** What the amp was taken to be. */

@@ -32,13 +32,15 @@ class TubeController {
     }
 
     @GetMapping("/tubes")
-    String catalogue(Model model) {
+    String catalogue(@RequestParam(defaultValue = "") String q, Model model) {
         model.addAttribute("rail", Rail.plain(words.message("page.tubes.title")));
         model.addAttribute(
                 "rows",
                 tubes.catalogue().types().stream()
+                        .filter(type -> type.isCalled(q))
                         .flatMap(type -> TubeRow.of(type, words))
                         .toList());
+        model.addAttribute("q", q.strip());
         return "tubes/page";
     }
 

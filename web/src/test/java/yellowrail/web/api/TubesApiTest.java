@@ -125,7 +125,7 @@ class TubesApiTest {
                 .contains("7.2 A of 5 A: 2.2 A too much.", "Pin 1 of EL34 is its suppressor");
         assertThat(changes.get("lines"))
                 .extracting(line -> line.get("source").stringValue())
-                .hasSize(14)
+                .hasSize(15)
                 .doesNotContain("")
                 .contains(
                         "Catalogue, published data sheets.",

@@ -48,4 +48,22 @@ class TubePagesTest {
         assertThat(visitor.post(OWN, first).statusCode()).isEqualTo(302);
         assertThat(visitor.post(OWN, second).statusCode()).isEqualTo(409);
     }
+
+    @Test
+    void threeLettersOfAnyOfItsNumbersFindAType() {
+        assertThat(visitor.get("/tubes?q=bq5").body()).contains(">EL84<").doesNotContain(">EL34<");
+        assertThat(visitor.get("/tubes?q=xyz").body()).contains("None of the types");
+        assertThat(visitor.get("/amps/new").body()).contains("<option value=\"EL84\">6BQ5");
+    }
+
+    @Test
+    void aNearRelativeIsToldWithItsNearestBesideWhatWasTyped() {
+        Map<String, String> form = visitor.form("/amps/new", "/amps");
+        form.put("name", "Sedge");
+        form.put("stage.tubeType", "6P3S-E");
+        assertThat(visitor.post("/amps", form).body()).contains("Nearest are 5881, 6L6GC", "value=\"6P3S-E\"");
+        form.put("stage.tubeType", "6bq5");
+        form.put("stage.ratingSystem", "DESIGN_CENTRE");
+        assertThat(visitor.post("/amps", form).statusCode()).isEqualTo(302);
+    }
 }

@@ -41,9 +41,9 @@ public record KnownModel(
         return points < ENOUGH ? GUESSED_SPREAD : BIAS_SPREAD;
     }
 
-    /** So many of them side by side. */
-    KnownModel scaled(int sections) {
-        return new KnownModel(type, model.scaled(sections), points, plateError, screenError, knee, like);
+    /** Under the number a catalogue has it by, so many of them side by side. */
+    KnownModel as(String number, int sections) {
+        return new KnownModel(number, model.scaled(sections), points, plateError, screenError, knee, like);
     }
 
     /** This type’s curves as those of another, which has none of its own. */

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.apache.commons.csv.CSVRecord;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.resource.CsvResource;
+import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 
 /**
@@ -39,7 +40,20 @@ public final class TubeModels {
 
     /** @return the type's model, also under another of its numbers; empty if nothing to fit one to is published */
     public Optional<KnownModel> of(TubeType type) {
-        return number(type).map(this::known).map(known -> type.sections() > 1 ? known.scaled(type.sections()) : known);
+        return number(type).map(this::known).map(known -> known.as(type.name(), type.sections()));
+    }
+
+    /** The numbers of those of a catalogue that have one. */
+    public List<String> types(TubeCatalogue catalogue) {
+        return catalogue.choices().stream()
+                .filter(type -> number(type).isPresent())
+                .map(TubeType::name)
+                .toList();
+    }
+
+    /** One to go on with where what was asked for has none and that is said. */
+    public KnownModel any() {
+        return known(points.keySet().iterator().next());
     }
 
     /** The published operations of a type, or of the one whose curves it shares. */
@@ -60,8 +74,8 @@ public final class TubeModels {
                 .findFirst();
     }
 
-    /** The numbers of the types that have one. */
-    public List<String> types() {
+    /** The numbers there are any of. */
+    private List<String> types() {
         return Stream.concat(points.keySet().stream(), likes.keySet().stream().sorted())
                 .toList();
     }
