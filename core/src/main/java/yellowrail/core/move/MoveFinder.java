@@ -187,12 +187,16 @@ public final class MoveFinder {
                 : Optional.empty();
     }
 
-    /** Balance comes before level, but not where it would bring a tube over its window or over a limit. */
+    /**
+     * Balance comes before level, but not where it would bring a tube over its window or over a limit: at the plate
+     * volts that were read, or at those the supply line puts it to.
+     */
     private Balancing balancing(List<ReadingSet> sets, NextMove.Start start) {
         Balancing balancing = new Balancing(sheet, start.from());
+        FixedBiasMove move = new FixedBiasMove(stage, sets, start.line(), start.mains(), balancing);
         boolean keepsBelow = guard.limited().isEmpty()
-                && balancing.keepsBelow(
-                        new FixedBiasMove(stage, sets, start.line(), start.mains(), balancing).ceilings());
+                && balancing.keepsBelow(move.ceilings())
+                && balancing.keepsBelow(move.ceilings(move.balanced(PotGroup.of(sheet))));
         return keepsBelow ? balancing : Balancing.none(sheet, start.from());
     }
 
