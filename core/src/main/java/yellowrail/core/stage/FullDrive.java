@@ -59,11 +59,20 @@ public final class FullDrive {
 
     /** @param part of the drive that just brings the grids to their cathodes, more than 0, at most 1 */
     public FullDrive(OutputStage stage, int steps, double part) {
-        if (!(part > 0 && part <= 1)) {
-            throw new IllegalArgumentException("a part of full drive lies between 0 and 1, was " + part);
-        }
+        this(part, steps, stage);
         if (steps < 16 || steps % 4 != 0) {
             throw new IllegalArgumentException("phase steps are a multiple of 4 from 16, was " + steps);
+        }
+    }
+
+    /** The same with a square wave: of its cycle there are the trough and the peak, for as long each. */
+    static FullDrive square(OutputStage stage, double part) {
+        return new FullDrive(part, 2, stage);
+    }
+
+    private FullDrive(double part, int steps, OutputStage stage) {
+        if (!(part > 0 && part <= 1)) {
+            throw new IllegalArgumentException("a part of full drive lies between 0 and 1, was " + part);
         }
         this.stage = stage;
         this.steps = steps;

@@ -24,7 +24,7 @@ public final class Opinion {
 
     private Opinion() {}
 
-    public static List<StageFinding> of(Performance found, KnownModel known, Rating rating) {
+    public static List<StageFinding> of(Performance found, WorstCase worst, KnownModel known, Rating rating) {
         List<StageFinding> notes = new ArrayList<>();
         double rated = rating.plateWatts();
         double idle = found.stage().plateVolts() * found.idle().plateAmps();
@@ -36,10 +36,22 @@ public final class Opinion {
         }
         if (found.plateWatts() > rated) {
             notes.add(new StageFinding.PlatesOverRating(found.plateWatts(), rated));
+        } else if (worst.plates().watts() > rated) {
+            notes.add(new StageFinding.PlatesWorstOver(
+                    worst.plates().watts(),
+                    rated,
+                    worst.plates().part(),
+                    worst.plates().wave()));
         }
         rating.screenWatts().ifPresent(watts -> {
             if (found.screenWatts() > watts) {
                 notes.add(new StageFinding.ScreensOverRating(found.screenWatts(), watts));
+            } else if (worst.screens().watts() > watts) {
+                notes.add(new StageFinding.ScreensWorstOver(
+                        worst.screens().watts(),
+                        watts,
+                        worst.screens().part(),
+                        worst.screens().wave()));
             }
         });
         rating.cathodeAmps().ifPresent(amps -> {

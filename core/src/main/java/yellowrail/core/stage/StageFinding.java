@@ -44,6 +44,21 @@ public sealed interface StageFinding extends Finding {
             @In(Unit.WATT) double watts,
             @In(value = Unit.WATT, given = true) double rating) implements StageFinding {}
 
+    /** At less than full drive, or under a square wave. */
+    record PlatesWorstOver(
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating,
+            @In(value = Unit.PERCENT, decimals = 0) double drive,
+            WorstCase.Wave wave)
+            implements StageFinding {}
+
+    record ScreensWorstOver(
+            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, given = true) double rating,
+            @In(value = Unit.PERCENT, decimals = 0) double drive,
+            WorstCase.Wave wave)
+            implements StageFinding {}
+
     record CathodesOverLimit(
             @In(Unit.MILLIAMP) double each,
             @In(value = Unit.MILLIAMP, given = true) double limit) implements StageFinding {}

@@ -1,5 +1,7 @@
 package yellowrail.core.swap;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.root.UnsettledException;
@@ -17,6 +19,8 @@ final class StageInAmp {
     private static final int STEPS = 64;
 
     private final SwapAmp amp;
+    private final Map<String, Optional<Performance>> set = new HashMap<>();
+    private final Map<String, Optional<Performance>> left = new HashMap<>();
 
     StageInAmp(SwapAmp amp) {
         this.amp = amp;
@@ -24,16 +28,19 @@ final class StageInAmp {
 
     /** Idling in the middle of its window; empty where the type, the plates or the load are not known. */
     Optional<Performance> set(TubeType type) {
-        return stage(type)
-                .flatMap(stage -> driven(AmpStage.atIdle(
-                        stage,
-                        amp.aim(type, stage.plateVolts()) * (1 - type.screenShare()),
-                        amp.bias().isCathode())));
+        return set.computeIfAbsent(
+                type.name(),
+                name -> stage(type)
+                        .flatMap(stage -> driven(AmpStage.atIdle(
+                                stage,
+                                amp.aim(type, stage.plateVolts()) * (1 - type.screenShare()),
+                                amp.bias().isCathode()))));
     }
 
     /** At the bias, or on the cathode resistor, that is there; empty where that is not known either. */
     Optional<Performance> left(TubeType type) {
-        return bias().flatMap(bias -> stage(type).flatMap(stage -> driven(stage.with(bias))));
+        return left.computeIfAbsent(
+                type.name(), name -> bias().flatMap(bias -> stage(type).flatMap(stage -> driven(stage.with(bias)))));
     }
 
     private Optional<Bias> bias() {

@@ -15,11 +15,13 @@ public final class SwapCheck {
 
     private final SwapAmp amp;
     private final TubeType in;
+    private final StageInAmp stage;
 
     /** @param in the type that is in, with the rating it is judged by as the customary one */
     public SwapCheck(SwapAmp amp, TubeType in) {
         this.amp = amp;
         this.in = in;
+        this.stage = new StageInAmp(amp);
     }
 
     public SwapReport of(TubeType wants) {
@@ -27,7 +29,6 @@ public final class SwapCheck {
         LimitQuestions limits = new LimitQuestions(amp, wants);
         BiasQuestions bias = new BiasQuestions(amp, in, wants);
         FitQuestions fit = new FitQuestions(amp, in, wants);
-        StageInAmp stage = new StageInAmp(amp);
         List<Line> lines = new ArrayList<>(List.of(
                 new StandsQuestion(amp, stage, in, wants).answer(),
                 new PinQuestions(in, wants, amp.fittings()).base(),

@@ -33,7 +33,7 @@ class OpinionTest {
     }
 
     private static List<StageFinding> of(Performance found) {
-        return Opinion.of(found, MODEL, RATING);
+        return Opinion.of(found, WorstCase.of(found.stage()), MODEL, RATING);
     }
 
     private static <T extends StageFinding> Optional<T> among(List<StageFinding> all, Class<T> type) {
@@ -42,7 +42,7 @@ class OpinionTest {
 
     @Test
     void aStageWithinItsLimitsIsToldOnlyHowFarToTrustIt() {
-        assertThat(of(at(400, 350, 6600, 0.040)))
+        assertThat(of(at(360, 270, 6600, 0.040)))
                 .hasExactlyElementsOfTypes(StageFinding.FromTheTypeAlone.class, StageFinding.ModelOf.class);
     }
 

@@ -22,6 +22,8 @@ import yellowrail.core.stage.Netlist;
 import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.StageFinding;
+import yellowrail.core.stage.WorstCase;
+import yellowrail.core.tube.Rating;
 import yellowrail.web.form.Faults;
 import yellowrail.web.tubes.TubeService;
 import yellowrail.web.words.Words;
@@ -57,13 +59,15 @@ class JsonStageController {
         return exchange.answer(body, LoadLineShape.SHAPE, CANNOT, (fields, faults) -> {
             LoadLineRequestReader.Asked asked = new LoadLineRequestReader(fields, tubes.catalogue()).read();
             return () -> performance(asked, faults)
-                    .map(found -> LoadLineResponse.of(
-                            found,
-                            words.say(Opinion.of(
-                                    found, asked.model(), asked.type().customaryRating())),
-                            words))
+                    .map(found -> answer(found, asked))
                     .orElse(null);
         });
+    }
+
+    private LoadLineResponse answer(Performance found, LoadLineRequestReader.Asked asked) {
+        WorstCase worst = WorstCase.of(found.stage());
+        Rating rating = asked.type().customaryRating();
+        return LoadLineResponse.of(found, worst, words.say(Opinion.of(found, worst, asked.model(), rating)), words);
     }
 
     @Operation(summary = "The same stage as a SPICE netlist")

@@ -5,8 +5,10 @@ import static yellowrail.web.api.JsonNumbers.round;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.stage.Performance;
+import yellowrail.core.stage.WorstCase;
 import yellowrail.web.words.Words;
 
 /** A stage at full drive: a sine to the edge of grid current. */
@@ -26,6 +28,13 @@ record LoadLineResponse(
         @Schema(description = "Whole stage, mean") double fullScreenMilliamps,
         @Schema(description = "Of one tube, at full drive") double plateDissipationWatts,
         @Schema(description = "Of one tube, at full drive") double screenDissipationWatts,
+
+        @Schema(description = "The most from rest to full drive, sine or square")
+        Worst worstPlates,
+
+        @Schema(description = "The most from rest to full drive, sine or square")
+        Worst worstScreens,
+
         double peakPlateVolts,
         @Schema(description = "Of one tube") double peakPlateMilliamps,
         @Schema(description = "Grid to cathode at idle, V") double biasVolts,
@@ -42,7 +51,21 @@ record LoadLineResponse(
 
         List<String> notes) {
 
-    static LoadLineResponse of(Performance found, List<String> notes, Words words) {
+    /** A dissipation of one tube and where it lies. */
+    record Worst(
+            double watts,
+
+            @Schema(description = "Of full drive; 0 at rest")
+            double drivePercent,
+
+            @Schema(allowableValues = {"sine", "square"}) String wave) {
+
+        static Worst of(WorstCase.Worst worst) {
+            return new Worst(round(worst.watts()), round(100 * worst.part()), Code.of(worst.wave()));
+        }
+    }
+
+    static LoadLineResponse of(Performance found, WorstCase worst, List<String> notes, Words words) {
         int tubes = found.stage().tubes();
         Performance.Clipping clipping = found.clipping();
         return new LoadLineResponse(
@@ -55,6 +78,8 @@ record LoadLineResponse(
                 milliamps(found.screenAmps()),
                 round(found.plateWatts()),
                 round(found.screenWatts()),
+                Worst.of(worst.plates()),
+                Worst.of(worst.screens()),
                 round(found.peakPlateVolts()),
                 milliamps(found.peakPlateAmps()),
                 round(found.idle().gridVolts()),

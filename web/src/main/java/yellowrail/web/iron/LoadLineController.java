@@ -32,6 +32,7 @@ import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
 import yellowrail.core.stage.StageFinding;
 import yellowrail.core.stage.Sweep;
+import yellowrail.core.stage.WorstCase;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.web.form.Choice;
@@ -142,11 +143,13 @@ class LoadLineController {
     private void compute(ModelAndView page, Asked asked, OutputStage stage, Map<String, String> typed) {
         KnownModel model = asked.model().orElseThrow();
         Performance found = new FullDrive(stage).compute();
+        WorstCase worst = WorstCase.of(stage);
         Rating rating = rating(asked);
         LoadLineView view = LoadLineView.of(
                 found,
+                worst,
                 rating,
-                words.say(Opinion.of(found, model, rating)),
+                words.say(Opinion.of(found, worst, model, rating)),
                 words,
                 SpeakerLines.read(typed.getOrDefault("lines", "")),
                 SpeakerLines.nominal(typed.getOrDefault("nominal", "")),

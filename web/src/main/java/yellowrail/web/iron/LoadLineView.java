@@ -8,6 +8,7 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
+import yellowrail.core.stage.WorstCase;
 import yellowrail.core.tube.Rating;
 import yellowrail.web.words.Words;
 
@@ -39,6 +40,7 @@ record LoadLineView(
 
     static LoadLineView of(
             Performance found,
+            WorstCase worst,
             Rating rating,
             List<String> notes,
             Words words,
@@ -59,6 +61,11 @@ record LoadLineView(
                                     found.screenWatts() > most)),
                             () -> facts.add(
                                     new Fact(said(words, "screens"), Figures.watts(found.screenWatts()), false)));
+        }
+        facts.add(worst("worst-plates", worst.plates(), rating.plateWatts(), words));
+        if (!found.stage().model().isTriode()) {
+            facts.add(worst(
+                    "worst-screens", worst.screens(), rating.screenWatts().orElse(Double.POSITIVE_INFINITY), words));
         }
         int tubes = found.stage().tubes();
         facts.add(new Fact(
@@ -113,6 +120,21 @@ record LoadLineView(
                 harmonics(found),
                 notes,
                 ChartView.of(found, rating.plateWatts(), speakers, nominalOhms, frame, words));
+    }
+
+    private static Fact worst(String what, WorstCase.Worst worst, double rated, Words words) {
+        String watts = Figures.fixed(worst.watts(), 1);
+        return new Fact(
+                said(words, what),
+                worst.part() == 0
+                        ? said(words, "at-rest", watts)
+                        : said(
+                                words,
+                                "at-drive",
+                                watts,
+                                Figures.fixed(100 * worst.part(), 0) + " %",
+                                words.name(worst.wave())),
+                worst.watts() > rated);
     }
 
     private static String said(Words words, String key, Object... arguments) {
