@@ -134,4 +134,17 @@ class MigrationTest {
         assertThat(old.queryForObject("SELECT kind FROM recording", String.class))
                 .isEqualTo("TONE");
     }
+
+    /** A number that was in no catalogue was kept as typed. */
+    @Test
+    void aTubeLiesWithTheTypeThatItsNumberStandsFor() {
+        migrateTo("15");
+        old.update("""
+                INSERT INTO drawer_tube (type, label, maker, markings, state, notes, saved_at)
+                SELECT type, label, '', '', 'USED', '', now() FROM (VALUES ('6GW8', 'A'), ('7591', 'B'), ('7591A', 'B'),
+                  ('6v6', 'C'), ('6V6', 'C'), ('EL34', 'A'), ('6P3S', 'A')) AS told (type, label)""");
+        migrateTo("16");
+        assertThat(old.queryForList("SELECT type || ' ' || label FROM drawer_tube ORDER BY id", String.class))
+                .containsExactly("ECL86 A", "7591 B", "7591A B", "6V6GT C", "6V6 C", "EL34 A", "6P3S A");
+    }
 }
