@@ -16,6 +16,7 @@ import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.Sweep;
+import yellowrail.core.stage.WorstCase;
 import yellowrail.core.tube.model.TubeModels;
 
 /** Prints what a load line and a sweep cost: {@code ./yellow-rail bench}. */
@@ -66,6 +67,18 @@ public class StageBenchmark {
     @Benchmark
     public Sweep hardestSweepOf60Loads() {
         return Sweep.loads(hardest, 1500, 20_000, 60);
+    }
+
+    /** From rest to full drive, sine and square. Aim: under 5 ms. */
+    @Benchmark
+    public WorstCase worstCase() {
+        return WorstCase.of(plain);
+    }
+
+    /** Aim: under 5 ms. */
+    @Benchmark
+    public WorstCase hardestWorstCase() {
+        return WorstCase.of(hardest);
     }
 
     @Test

@@ -145,8 +145,9 @@ public class DrawerService {
                         Seat::tubeId, seat -> words.message("page.drawer.socket-of", seat.socket(), seat.amp())));
     }
 
+    /** The types there are tubes of. */
     @Transactional(readOnly = true)
-    List<String> types() {
+    public List<String> types() {
         return mapper.types();
     }
 

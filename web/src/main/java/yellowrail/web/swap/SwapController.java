@@ -21,6 +21,7 @@ import yellowrail.core.tube.TubeType;
 import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.drawer.DrawerService;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
@@ -34,24 +35,33 @@ class SwapController {
     private final AmpService amps;
     private final RunService runs;
     private final TubeService tubes;
+    private final DrawerService drawer;
     private final Words words;
 
-    SwapController(AmpService amps, RunService runs, TubeService tubes, Words words) {
+    SwapController(AmpService amps, RunService runs, TubeService tubes, DrawerService drawer, Words words) {
         this.amps = amps;
         this.runs = runs;
         this.tubes = tubes;
+        this.drawer = drawer;
         this.words = words;
     }
 
     /**
      * @param wants the type that wants in; blank for the table of all
      * @param rectifier the rectifier that wants in; blank for none
+     * @param base of the table only those on the same base
+     * @param fits only those that fit
+     * @param mine only those in the drawer
      */
     @GetMapping("/amps/{id}/swap")
     ModelAndView swap(
             @PathVariable long id,
             @RequestParam(defaultValue = "") String wants,
-            @RequestParam(defaultValue = "") String rectifier) {
+            @RequestParam(defaultValue = "") String rectifier,
+            @RequestParam(defaultValue = "false") boolean base,
+            @RequestParam(defaultValue = "false") boolean fits,
+            @RequestParam(defaultValue = "false") boolean mine) {
+        SwapFilter filter = new SwapFilter(base, fits, mine);
         Amp amp = amps.newest(id);
         TubeCatalogue catalogue = tubes.catalogue();
         TubeType in = catalogue
@@ -72,6 +82,7 @@ class SwapController {
         ModelAndView page = new ModelAndView("swap/page")
                 .addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES, words))
                 .addObject("id", id)
+                .addObject("filter", filter)
                 .addObject("in", in.name())
                 .addObject("wants", wants)
                 .addObject(
@@ -105,7 +116,7 @@ class SwapController {
                         changed.map(found -> SwapView.of(found, words)).orElse(null))
                 .addObject(
                         "table",
-                        check.all(catalogue).stream()
+                        filter.of(check, in, catalogue, filter.mine() ? drawer.types() : List.of()).stream()
                                 .map(found -> SwapView.Row.of(found, words))
                                 .toList());
         page.setStatus(unknown ? HttpStatus.NOT_FOUND : HttpStatus.OK);

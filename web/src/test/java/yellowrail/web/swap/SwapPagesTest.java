@@ -2,6 +2,7 @@ package yellowrail.web.swap;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Map;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
@@ -39,5 +40,28 @@ class SwapPagesTest {
     void oneThatIsNotKnownIsSaidSo() {
         assertThat(visitor.get(amp + "/swap?rectifier=XX9").statusCode()).isEqualTo(404);
         assertThat(visitor.page(amp + "/swap?rectifier=XX9").text()).contains("XX9");
+    }
+
+    @Test
+    void theTableShowsOnlyWhatIsAskedFor() {
+        List<String> all = types("");
+        assertThat(all).contains("KT88", "EL84", "300B");
+        assertThat(types("?base=true")).contains("KT88").doesNotContain("EL84", "300B");
+        assertThat(types("?fits=true")).doesNotContain("300B").hasSizeLessThan(all.size());
+        Map<String, String> tube = visitor.form("/drawer/new", "/drawer");
+        tube.put("type", "7581A");
+        tube.put("label", "Q16");
+        visitor.post("/drawer", tube);
+        assertThat(types("?mine=true")).contains("7581A").doesNotContain("KT170");
+        assertThat(visitor.page(amp + "/swap?base=true")
+                        .select("#swap-filter input[checked]")
+                        .eachAttr("name"))
+                .containsExactly("base");
+    }
+
+    private List<String> types(String query) {
+        return visitor.page(amp + "/swap" + query)
+                .select("tbody th a, tr th[scope=row] a")
+                .eachText();
     }
 }
