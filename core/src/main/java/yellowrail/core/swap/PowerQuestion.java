@@ -3,9 +3,9 @@ package yellowrail.core.swap;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.stage.Performance;
+import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.TubeModels;
 
@@ -37,16 +37,16 @@ final class PowerQuestion {
             return Line.of(SwapQuestion.POWER, Outcome.UNKNOWN, whyNot());
         }
         double plates = after.get().plateWatts();
-        double rated = amp.rating(wants).plateWatts();
+        Rating rating = amp.rating(wants);
+        double rated = rating.plateWatts();
         List<Finding> says = new ArrayList<>(List.of(compared(after.get().powerWatts())));
         if (plates > rated) {
             says.add(new FitFinding.PlatesAtFullDrive(plates, rated));
         }
-        OptionalDouble screens = amp.rating(wants).screenWatts();
-        boolean screensOver =
-                screens.isPresent() && after.get().screenWatts() > screens.getAsDouble() && !wants.isTriode();
+        double screens = rating.screenWatts().orElse(Double.POSITIVE_INFINITY);
+        boolean screensOver = after.get().screenWatts() > screens;
         if (screensOver) {
-            says.add(new FitFinding.ScreensAtFullDrive(after.get().screenWatts(), screens.getAsDouble()));
+            says.add(new FitFinding.ScreensAtFullDrive(after.get().screenWatts(), screens));
         }
         return Line.of(
                         SwapQuestion.POWER,

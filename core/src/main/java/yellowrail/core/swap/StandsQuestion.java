@@ -3,7 +3,6 @@ package yellowrail.core.swap;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.stage.Performance;
@@ -82,9 +81,6 @@ final class StandsQuestion {
         if (there.known().isEmpty()) {
             return new SwapFinding.NoModel(wants.name());
         }
-        OptionalDouble bias = amp.biasVolts();
-        return amp.bias().isCathode() || bias.isPresent()
-                ? new StandsFinding.ResistorNotKnown()
-                : new StandsFinding.BiasNotRead();
+        return amp.bias().isCathode() ? new StandsFinding.ResistorNotKnown() : new StandsFinding.BiasNotRead();
     }
 }

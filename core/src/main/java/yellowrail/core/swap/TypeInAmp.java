@@ -61,9 +61,8 @@ final class TypeInAmp {
 
     /** What it would draw in the place of the old one: at the bias that was read, or on the resistor that is in. */
     Optional<Drawn> withNothingChanged() {
-        return atPresentGrid().isPresent()
-                ? Optional.of(new Drawn(atPresentGrid().getAsDouble(), amp.biasVolts()))
-                : asItStands();
+        OptionalDouble there = atPresentGrid();
+        return there.isPresent() ? Optional.of(new Drawn(there.getAsDouble(), amp.biasVolts())) : asItStands();
     }
 
     /**

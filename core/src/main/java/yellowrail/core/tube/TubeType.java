@@ -33,7 +33,7 @@ public record TubeType(
         List<Rating> ratings) {
 
     /**
-     * How far a tube’s own screen share may lie from the typical one, as a part of it, at 95 %, where the type’s own
+     * How far a tube's own screen share may lie from the typical one, as a part of it, at 95 %, where the type's own
      * published points do not lie farther.
      */
     public static final double SCREEN_SHARE_SPREAD = 0.30;
@@ -72,7 +72,7 @@ public record TubeType(
     }
 
     /**
-     * One section of a double tube, for a stage whose sides share a bulb: each has its part of the heater’s current and
+     * One section of a double tube, for a stage whose sides share a bulb: each has its part of the heater's current and
      * of the limits.
      */
     TubeType section(String called) {

@@ -54,9 +54,8 @@ record AmpChoices(
         School school = find(School.values(), form.target().school());
         Unit shows = find(SHOWN.toArray(Unit[]::new), form.current().shows());
         CurrentMethod method = find(CurrentMethod.values(), form.current().method());
-        TubeType type = catalogue
-                .find(form.stage().tubeType() == null ? "" : form.stage().tubeType())
-                .orElse(catalogue.types().get(0));
+        TubeType type =
+                catalogue.find(form.stage().typed()).orElse(catalogue.types().get(0));
         return new AmpChoices(
                 list(Topology.values(), words),
                 list(BiasKind.values(), words),

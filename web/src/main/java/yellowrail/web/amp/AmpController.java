@@ -116,9 +116,7 @@ class AmpController {
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         String safeAction = action.matches("/amps(/\\d{1,18})?") ? action : "/amps";
         Faults faults = new Faults(words);
-        String type = form.stage() == null || form.stage().tubeType() == null
-                ? ""
-                : form.stage().tubeType();
+        String type = form.stage().typed();
         if (tubes.catalogue().find(type).isEmpty()) {
             faults.add("stage.tubeType", tubes.catalogue().unlisted(type));
         }

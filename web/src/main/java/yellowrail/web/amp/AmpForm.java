@@ -36,6 +36,11 @@ record AmpForm(
             String stereo,
             String bias) {
 
+        /** The type as it was typed; blank where it was not sent. */
+        String typed() {
+            return tubeType == null ? "" : tubeType;
+        }
+
         public boolean isStereo() {
             return "on".equals(stereo);
         }

@@ -72,14 +72,9 @@ final class AmpFormReader {
         String name = read.requiredWords("name", form.name(), LONGEST_NAME, "page.form.needed.amp-name");
         Topology topology = read.choice("stage.topology", form.stage().topology(), Topology.class);
         BiasKind bias = read.choice("stage.bias", form.stage().bias(), BiasKind.class);
-        TubeType type = catalogue
-                .find(form.stage().tubeType() == null ? "" : form.stage().tubeType())
-                .orElse(null);
+        TubeType type = catalogue.find(form.stage().typed()).orElse(null);
         if (type == null) {
-            faults.add(
-                    "stage.tubeType",
-                    catalogue.unlisted(
-                            form.stage().tubeType() == null ? "" : form.stage().tubeType()));
+            faults.add("stage.tubeType", catalogue.unlisted(form.stage().typed()));
         }
         RatingSystem system = read.choice("stage.ratingSystem", form.stage().ratingSystem(), RatingSystem.class);
         if (type != null && type.rating(system).isEmpty()) {

@@ -26,6 +26,7 @@ import yellowrail.web.amp.AmpService;
 import yellowrail.web.form.Choice;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.tubes.TypeOffers;
 import yellowrail.web.words.Words;
 
 /** What the bias bench knows of an amp. */
@@ -85,9 +86,7 @@ class BiasService {
 
     /** The types that what they need can be computed for. */
     List<Choice> types() {
-        return TubeModels.published().types(tubes.catalogue()).stream()
-                .map(type -> new Choice(type, type))
-                .toList();
+        return TypeOffers.modelled(tubes.catalogue());
     }
 
     /**

@@ -24,6 +24,7 @@ import yellowrail.web.database.JsonColumn;
 import yellowrail.web.form.Choice;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
+import yellowrail.web.tubes.TypeOffers;
 import yellowrail.web.words.Words;
 
 /** What the iron\u2019s pages know of an amp, and the settings kept for it. */
@@ -112,9 +113,7 @@ class IronService {
 
     /** The types that a load line can be computed for. */
     List<Choice> types() {
-        return TubeModels.published().types(tubes.catalogue()).stream()
-                .map(type -> new Choice(type, type))
-                .toList();
+        return TypeOffers.modelled(tubes.catalogue());
     }
 
     Optional<KnownModel> model(String name) {

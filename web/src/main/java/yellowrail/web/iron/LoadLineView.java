@@ -48,11 +48,12 @@ record LoadLineView(
             double nominalOhms,
             PlateChart.Frame frame) {
         List<Fact> facts = new ArrayList<>();
+        boolean screened = !found.stage().model().isTriode();
         facts.add(new Fact(
                 said(words, "plates"),
                 said(words, "of", Figures.watts(found.plateWatts()), Figures.in(Unit.WATT, rating.plateWatts())),
                 found.plateWatts() > rating.plateWatts()));
-        if (!found.stage().model().isTriode()) {
+        if (screened) {
             rating.screenWatts()
                     .ifPresentOrElse(
                             most -> facts.add(new Fact(
@@ -63,7 +64,7 @@ record LoadLineView(
                                     new Fact(said(words, "screens"), Figures.watts(found.screenWatts()), false)));
         }
         facts.add(worst("worst-plates", worst.plates(), rating.plateWatts(), words));
-        if (!found.stage().model().isTriode()) {
+        if (screened) {
             facts.add(worst(
                     "worst-screens", worst.screens(), rating.screenWatts().orElse(Double.POSITIVE_INFINITY), words));
         }
@@ -72,7 +73,7 @@ record LoadLineView(
                 said(words, "plate-current"),
                 said(words, "from-to", milliamps(tubes * found.idle().plateAmps()), milliamps(found.plateAmps())),
                 false));
-        if (!found.stage().model().isTriode()) {
+        if (screened) {
             facts.add(new Fact(
                     said(words, "screen-current"),
                     said(words, "from-to", milliamps(tubes * found.idle().screenAmps()), milliamps(found.screenAmps())),

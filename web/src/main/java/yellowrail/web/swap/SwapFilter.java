@@ -14,7 +14,7 @@ import yellowrail.core.tube.TubeType;
  * @param fits only those that fit, as they are or after changes
  * @param mine only those of which there is one in the drawer
  */
-public record SwapFilter(boolean base, boolean fits, boolean mine) {
+record SwapFilter(boolean base, boolean fits, boolean mine) {
 
     List<SwapReport> of(SwapCheck check, TubeType in, TubeCatalogue catalogue, Collection<String> drawer) {
         List<TubeType> asked = catalogue.types().stream()

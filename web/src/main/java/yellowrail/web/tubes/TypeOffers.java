@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.form.Choice;
 import yellowrail.web.words.Words;
 
@@ -18,6 +19,13 @@ public final class TypeOffers {
     public static List<Choice> of(TubeCatalogue catalogue, Words words) {
         return catalogue.choices().stream()
                 .map(type -> new Choice(type.name(), told(type, words)))
+                .toList();
+    }
+
+    /** Those that a model computes. */
+    public static List<Choice> modelled(TubeCatalogue catalogue) {
+        return TubeModels.published().types(catalogue).stream()
+                .map(type -> new Choice(type, type))
                 .toList();
     }
 
