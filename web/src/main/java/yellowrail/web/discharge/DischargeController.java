@@ -49,12 +49,6 @@ class DischargeController {
         return page(id, at, null, "", PAGE);
     }
 
-    /** What is left to be read, in a line, for the stations where it matters. */
-    @GetMapping("/runs/{id}/discharge/status")
-    ModelAndView status(@PathVariable long id) {
-        return page(id, "", null, "", PAGE + " :: status");
-    }
-
     /**
      * @param volts what was read; off where the amp was switched off just now
      * @param confirmed true where what was asked about is to stand

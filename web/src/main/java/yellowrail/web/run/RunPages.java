@@ -5,10 +5,12 @@ import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.discharge.DischargeWalk;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.station.RunProgress;
 import yellowrail.core.station.Station;
 import yellowrail.core.supply.MainsRange;
+import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.typed.BadQuantityException;
 import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
@@ -63,6 +65,7 @@ class RunPages {
         return new ModelAndView(view)
                 .addObject("soak", here == Station.SOAK ? records.soak(now, seated) : null)
                 .addObject("watch", here == Station.SOAK ? watch(run, amp) : null)
+                .addObject("discharge", here == Station.MAKE_SAFE || here == Station.CLOSE ? discharge(run, now) : null)
                 .addObject("closing", here == Station.CLOSE ? records.closing(now) : null)
                 .addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress, words))
                 .addObject("ampId", amp.id())
@@ -97,6 +100,14 @@ class RunPages {
                 .addObject("watch", watch(run, runs.amp(run)))
                 .addObject("open", run.isOpen())
                 .addObject("runId", id);
+    }
+
+    /** What is left to be read before hands go in, in a line. */
+    private String discharge(Run run, RunNow now) {
+        Snapshot present = now.timeline().present();
+        DischargeWalk walk = new DischargeWalk(
+                present.sheet(), present.moment(), run.clock(clock).instant());
+        return words.say(walk.says()).get(0);
     }
 
     private WatchView watch(Run run, Amp amp) {

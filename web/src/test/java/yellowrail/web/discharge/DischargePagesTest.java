@@ -69,7 +69,7 @@ class DischargePagesTest {
         assertThat(says(run)).contains("Not yet read under 5 V: B2");
         enter(run, "1.1");
         assertThat(says(run)).contains("Every capacitor was read under 5 V, 1.1 V at most");
-        assertThat(visitor.page("/runs/" + run + "/discharge/status").text()).contains("Every capacitor");
+        assertThat(visitor.page("/runs/" + run + "?at=make-safe").text()).contains("Every capacitor");
     }
 
     @Test
