@@ -39,10 +39,7 @@ public class StageBenchmark {
                 0,
                 bias,
                 5600,
-                copper,
-                copper,
-                sag,
-                sag);
+                new OutputStage.Losses(copper, copper, sag, sag, 0));
     }
 
     /** Aim: under 2 ms. */

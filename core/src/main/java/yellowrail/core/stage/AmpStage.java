@@ -67,10 +67,7 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
                 sheet.screen().tap().orElse(OutputStage.USUAL_TAP),
                 OutputStage.Bias.fixed(0),
                 load,
-                copper,
-                0,
-                0,
-                0);
+                new OutputStage.Losses(copper, 0, 0, 0, 0));
         if (sheet.tubesPerSide() > OutputStage.MOST_PER_SIDE) {
             assumed.add(new StageFinding.FewerTubes(OutputStage.MOST_PER_SIDE, sheet.tubesPerSide()));
         }
@@ -116,8 +113,8 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
             return fixed;
         }
         Idle idle = Idle.of(fixed);
-        return stage.with(OutputStage.Bias.cathode(
-                Math.max(1e-3, -grid) / (stage.tubes() * (idle.plateAmps() + idle.screenAmps()))));
+        return stage.with(
+                OutputStage.Bias.cathode(Math.max(1e-3, -grid) / (idle.allPlateAmps() + idle.allScreenAmps())));
     }
 
     private static double known(

@@ -6,6 +6,7 @@ import java.util.Locale;
 import yellowrail.core.resource.TextResource;
 import yellowrail.core.tube.model.PentodeModel;
 import yellowrail.core.tube.model.TriodeModel;
+import yellowrail.core.tube.model.TubeModel;
 
 /**
  * A stage as a SPICE netlist: the tube as a behavioural subcircuit with the same equations, an ideal transformer of
@@ -14,7 +15,12 @@ import yellowrail.core.tube.model.TriodeModel;
  */
 public final class Netlist {
 
-    /** The tube as a subcircuit, and remarks. */
+    private static final String REMARKS = """
+            * Yellow Rail: sine at each grid to the edge of grid current, load as the primary sees it, node out
+            * supplies as full drive leaves them, with what sag the stage was given
+            """;
+
+    /** The tube as a subcircuit. */
     private static final String PENTODE = TextResource.read(Netlist.class, "tube.cir");
 
     private static final String TRIODE = TextResource.read(Netlist.class, "triode.cir");
@@ -47,25 +53,24 @@ public final class Netlist {
         text.setLength(0);
         Idle idle = performance.idle();
         double lift = idle.cathodeVolts();
-        double copper = stage.primaryOhms()
-                * stage.tubesPerSide()
-                * (idle.plateAmps() + (stage.tap() > 0 ? idle.screenAmps() : 0));
         line("* %s", title);
-        tube();
+        text.append(REMARKS);
+        tube(stage.model(), 1);
+        stage.otherSide().ifPresent(other -> tube(other.model(), 2));
         double shift = stage.bias().isCathode() ? -performance.gridVolts() - lift : 0;
         line(
                 "vplates bplus 0 %s",
                 number(
-                        stage.plateSagOhms() > 0
+                        stage.losses().plateSag() > 0
                                 ? performance.supplyVolts() + lift + shift
-                                : stage.plateVolts() + copper + lift));
+                                : idle.plateSupply() + lift));
         if (stage.tap() == 0) {
             line(
                     "vscreens screens 0 %s",
                     number(
-                            stage.screenSagOhms() > 0
+                            stage.losses().screenSag() > 0
                                     ? performance.screenSupplyVolts() + lift + shift
-                                    : stage.screenVolts() + lift));
+                                    : idle.screenSupply() + lift));
         }
         line("vbias bias 0 %s", number(stage.bias().isCathode() ? 0 : idle.gridVolts()));
         side(1, 1);
@@ -83,8 +88,8 @@ public final class Netlist {
         return text.toString();
     }
 
-    private void tube() {
-        if (stage.model() instanceof TriodeModel m) {
+    private void tube(TubeModel model, int name) {
+        if (model instanceof TriodeModel m) {
             text.append(String.format(
                     Locale.ROOT,
                     TRIODE,
@@ -93,10 +98,11 @@ public final class Netlist {
                     number(m.mu()),
                     number(m.ex()),
                     number(m.kg1()),
-                    number(m.kvb())));
+                    number(m.kvb()),
+                    name));
             return;
         }
-        PentodeModel m = (PentodeModel) stage.model();
+        PentodeModel m = (PentodeModel) model;
         text.append(String.format(
                 Locale.ROOT,
                 PENTODE,
@@ -108,16 +114,17 @@ public final class Netlist {
                 number(m.kvb()),
                 number(m.early()),
                 number(m.kg2()),
-                number(m.f())));
+                number(m.f()),
+                name));
     }
 
     /** One side: its half of the primary, which adds its ampere-turns to the load, and its tube. */
     private void side(int n, int sign) {
         double turns = stage.isPushPull() ? 0.5 : 1;
         String winding = "bplus";
-        if (stage.primaryOhms() > 0) {
+        if (stage.losses().primary() > 0) {
             winding = "c" + n;
-            line("rcopper%d bplus %s %s", n, winding, number(stage.primaryOhms()));
+            line("rcopper%d bplus %s %s", n, winding, number(stage.losses().primary()));
         }
         if (stage.tap() > 0) {
             line("vt%d %s ct%d 0", n, winding, n);
@@ -131,10 +138,20 @@ public final class Netlist {
             line("fp%d 0 in vp%d %s", n, n, number(sign * turns * (1 - stage.tap())));
             winding = "p" + n;
         }
-        line("vdrive%d g%d bias sin(0 %s %s)", n, n, number(sign * performance.peakDrive()), number(HERTZ));
+        double offset = sign > 0
+                ? 0
+                : stage.otherSide().map(OutputStage.OtherSide::gridOffset).orElse(0.0);
         line(
-                "xtube%d %s %s g%d k tube",
-                n, winding, stage.tap() == 1 ? winding : stage.tap() > 0 ? "t" + n : "screens", n);
+                "vdrive%d g%d bias sin(%s %s %s)",
+                n, n, number(offset), number(sign * performance.peakDrive()), number(HERTZ));
+        String screen = stage.tap() == 1 ? winding : stage.isTapped() ? "t" + n : "screens";
+        if (stage.losses().stopper() > 0) {
+            line("rstopper%d %s s%d %s", n, screen, n, number(stage.losses().stopper() / stage.tubesPerSide()));
+            screen = "s" + n;
+        }
+        line(
+                "xtube%d %s %s g%d k tube%d",
+                n, winding, screen, n, stage.otherSide().isPresent() ? n : 1);
     }
 
     private void cathodes() {
@@ -147,8 +164,8 @@ public final class Netlist {
     }
 
     private void load() {
-        double total = stage.loadOhms() + stage.lossOhms();
-        line("rloss in out %s", number(Math.max(stage.lossOhms(), 1e-3)));
+        double total = stage.totalOhms();
+        line("rloss in out %s", number(Math.max(stage.losses().secondary(), 1e-3)));
         line("rload out 0 %s", number(stage.loadOhms()));
         line("lcore in 0 %s", number(CORE * total / (2 * Math.PI * HERTZ)));
     }

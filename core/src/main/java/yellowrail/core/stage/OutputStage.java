@@ -1,5 +1,6 @@
 package yellowrail.core.stage;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.amp.Topology;
@@ -19,10 +20,8 @@ import yellowrail.core.tube.model.TubeModel;
  * @param tap ultralinear tap, part of the half primary (single-ended: of the primary) between supply and screen
  * @param bias what holds the grids
  * @param loadOhms plate to plate, or on the one plate, ohm
- * @param primaryOhms copper of the half primary, single-ended of the primary, ohm; at the supply's end of it
- * @param lossOhms copper of the secondary as the primary sees it, in series with the load, ohm
- * @param plateSagOhms resistance of the plate supply: its voltage falls as the mean current rises over the idle's, ohm
- * @param screenSagOhms the same for the screens' own supply, ohm
+ * @param losses the resistances that take their part
+ * @param otherSide the lower side of a push-pull stage where it is not like the upper one
  */
 public record OutputStage(
         TubeModel model,
@@ -34,10 +33,8 @@ public record OutputStage(
         double tap,
         Bias bias,
         double loadOhms,
-        double primaryOhms,
-        double lossOhms,
-        double plateSagOhms,
-        double screenSagOhms) {
+        Losses losses,
+        Optional<OtherSide> otherSide) {
 
     public static final int MOST_PER_SIDE = 4;
     /** Where an ultralinear tap is not known, part of the half primary. */
@@ -67,6 +64,46 @@ public record OutputStage(
         }
     }
 
+    /**
+     * Resistances between the supplies and the load, ohm, 0 or more.
+     *
+     * @param primary copper of the half primary, single-ended of the primary; at the supply’s end of it
+     * @param secondary copper of the secondary as the primary sees it, in series with the load
+     * @param plateSag of the plate supply: its voltage falls as the mean current rises over the idle’s
+     * @param screenSag the same of the screens’ own supply
+     * @param stopper in series with the screen of each tube
+     */
+    public record Losses(double primary, double secondary, double plateSag, double screenSag, double stopper) {
+
+        /** Perfect copper on a stiff supply. */
+        public static final Losses NONE = new Losses(0, 0, 0, 0, 0);
+
+        public Losses {
+            for (double ohms : new double[] {primary, secondary, plateSag, screenSag, stopper}) {
+                if (!(ohms >= 0 && Double.isFinite(ohms))) {
+                    throw new IllegalArgumentException("a resistance is 0 ohm or more, was " + ohms);
+                }
+            }
+        }
+
+        Losses sagging(double plates, double screens) {
+            return new Losses(primary, secondary, plates, screens, stopper);
+        }
+
+        /** The same transformer with a load of so many times the ohms. */
+        private Losses loaded(double times) {
+            return secondary == 0 ? this : new Losses(primary, secondary * times, plateSag, screenSag, stopper);
+        }
+    }
+
+    /**
+     * The lower side of a push-pull stage that is not like the upper one.
+     *
+     * @param model its tubes
+     * @param gridOffset its grids stand so much above those of the upper side, V
+     */
+    public record OtherSide(TubeModel model, double gridOffset) {}
+
     public OutputStage {
         positive("the plate voltage", plateVolts);
         positive("the screen voltage", screenVolts);
@@ -78,10 +115,8 @@ public record OutputStage(
         if (connection == Connection.ULTRALINEAR && !(tap > 0 && tap < 1)) {
             throw new IllegalArgumentException("an ultralinear tap lies between 0 and 1, was " + tap);
         }
-        for (double ohms : new double[] {primaryOhms, lossOhms, plateSagOhms, screenSagOhms}) {
-            if (!(ohms >= 0 && Double.isFinite(ohms))) {
-                throw new IllegalArgumentException("a resistance is 0 ohm or more, was " + ohms);
-            }
+        if (otherSide.isPresent() && topology != Topology.PUSH_PULL) {
+            throw new IllegalArgumentException("only push-pull has another side");
         }
         connection = model.isTriode() ? Connection.TRIODE : connection;
         tap = switch (connection) {
@@ -90,6 +125,32 @@ public record OutputStage(
             case TRIODE -> 1;
         };
         screenVolts = connection == Connection.PENTODE ? screenVolts : plateVolts;
+    }
+
+    /** Both sides alike. */
+    public OutputStage(
+            TubeModel model,
+            Topology topology,
+            int tubesPerSide,
+            double plateVolts,
+            double screenVolts,
+            Connection connection,
+            double tap,
+            Bias bias,
+            double loadOhms,
+            Losses losses) {
+        this(
+                model,
+                topology,
+                tubesPerSide,
+                plateVolts,
+                screenVolts,
+                connection,
+                tap,
+                bias,
+                loadOhms,
+                losses,
+                Optional.empty());
     }
 
     /** Perfect copper and a stiff supply. */
@@ -103,7 +164,7 @@ public record OutputStage(
             double tap,
             Bias bias,
             double loadOhms) {
-        this(model, topology, tubesPerSide, plateVolts, screenVolts, connection, tap, bias, loadOhms, 0, 0, 0, 0);
+        this(model, topology, tubesPerSide, plateVolts, screenVolts, connection, tap, bias, loadOhms, Losses.NONE);
     }
 
     /** A published operation with a tube\u2019s model. */
@@ -141,55 +202,61 @@ public record OutputStage(
         return model.gridForPlate(plateAmps, plateVolts, screenVolts);
     }
 
+    /** Whether the screens hang on the primary, so that their current runs through it. */
+    boolean isTapped() {
+        return tap > 0;
+    }
+
+    /** What the tubes of a side add to the core, counted in its half of the primary, A. */
+    double magnetising(Sample tube) {
+        return tubesPerSide * (tube.plateAmps() + tap * tube.screenAmps());
+    }
+
+    /** The load with the copper that lies in series with it, ohm. */
+    double totalOhms() {
+        return loadOhms + losses.secondary();
+    }
+
     public OutputStage withLoad(double ohms) {
-        return copy(model, plateVolts, screenVolts, bias, ohms);
+        return copy(model, plateVolts, screenVolts, bias, ohms, losses.loaded(ohms / loadOhms), otherSide);
     }
 
     /** The same at other idle volts, V. */
     public OutputStage at(double plate, double screen) {
-        return copy(model, plate, screen, bias, loadOhms);
+        return copy(model, plate, screen, bias, loadOhms, losses, otherSide);
     }
 
     public OutputStage with(Bias other) {
-        return copy(model, plateVolts, screenVolts, other, loadOhms);
+        return copy(model, plateVolts, screenVolts, other, loadOhms, losses, otherSide);
     }
 
+    /** With tubes of another model at both ends. */
     public OutputStage with(TubeModel other) {
-        return copy(other, plateVolts, screenVolts, bias, loadOhms);
+        return copy(other, plateVolts, screenVolts, bias, loadOhms, losses, Optional.empty());
+    }
+
+    public OutputStage with(Losses other) {
+        return copy(model, plateVolts, screenVolts, bias, loadOhms, other, otherSide);
+    }
+
+    /** With a lower side of its own. */
+    public OutputStage with(OtherSide other) {
+        return copy(model, plateVolts, screenVolts, bias, loadOhms, losses, Optional.of(other));
     }
 
     /** The same on supplies that give way, ohm. */
     public OutputStage sagging(double plates, double screens) {
-        return new OutputStage(
-                model,
-                topology,
-                tubesPerSide,
-                plateVolts,
-                screenVolts,
-                connection,
-                tap,
-                bias,
-                loadOhms,
-                primaryOhms,
-                lossOhms,
-                plates,
-                screens);
+        return with(losses.sagging(plates, screens));
     }
 
-    private OutputStage copy(TubeModel tube, double plate, double screen, Bias grids, double load) {
-        return new OutputStage(
-                tube,
-                topology,
-                tubesPerSide,
-                plate,
-                screen,
-                connection,
-                tap,
-                grids,
-                load,
-                primaryOhms,
-                load == loadOhms ? lossOhms : lossOhms * load / loadOhms,
-                plateSagOhms,
-                screenSagOhms);
+    private OutputStage copy(
+            TubeModel tube,
+            double plate,
+            double screen,
+            Bias grids,
+            double load,
+            Losses ohms,
+            Optional<OtherSide> lower) {
+        return new OutputStage(tube, topology, tubesPerSide, plate, screen, connection, tap, grids, load, ohms, lower);
     }
 }

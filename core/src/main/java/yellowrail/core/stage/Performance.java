@@ -83,7 +83,7 @@ public final class Performance {
 
     /** Power into the load at a peak voltage across the winding. */
     private double watts(double winding) {
-        double total = stage.loadOhms() + stage.lossOhms();
+        double total = stage.totalOhms();
         double across = (stage.isPushPull() ? 2 : 1) * winding * stage.loadOhms() / total;
         return across * across / (2 * stage.loadOhms());
     }
@@ -114,27 +114,32 @@ public final class Performance {
 
     /** Mean plate current of the whole stage, A. */
     public double plateAmps() {
-        return stage.tubes() * cycle.mean(Sample::plateAmps);
+        return cycle.all(Sample::plateAmps);
     }
 
     /** Mean screen current of the whole stage, A. */
     public double screenAmps() {
-        return stage.tubes() * cycle.mean(Sample::screenAmps);
+        return cycle.all(Sample::screenAmps);
     }
 
-    /** Root of the mean of the squares of a quantity of one tube. */
+    /** Root of the mean of the squares of a quantity of the tube in which it is greatest. */
     public double rms(ToDoubleFunction<Sample> quantity) {
         return Math.sqrt(cycle.mean(tube -> Math.pow(quantity.applyAsDouble(tube), 2)));
     }
 
-    /** Mean plate dissipation of one tube, W. */
+    /** Mean dissipation of the plate that takes most, W. */
     public double plateWatts() {
-        return cycle.mean(tube -> Math.max(0, tube.plateVolts()) * tube.plateAmps());
+        return cycle.mean(Sample::plateWatts);
     }
 
-    /** Mean screen dissipation of one tube, W. */
+    /** Mean dissipation of the screen that takes most, W. */
     public double screenWatts() {
-        return cycle.mean(tube -> tube.screenVolts() * tube.screenAmps());
+        return cycle.mean(Sample::screenWatts);
+    }
+
+    /** DC left in the core, counted in the half primary, A; single-ended in the primary. */
+    public double coreAmps() {
+        return cycle.coreAmps();
     }
 
     public double peakPlateVolts() {
@@ -148,9 +153,12 @@ public final class Performance {
 
     /** Load power over what plates and screens take from their supplies. */
     public double efficiency() {
-        return powerWatts()
-                / (slow.plateSupply() * (plateAmps() + (stage.tap() > 0 ? screenAmps() : 0))
-                        + (stage.tap() > 0 ? 0 : slow.screenSupply() * screenAmps()));
+        return powerWatts() / energy().supplied();
+    }
+
+    /** Where what the supplies give ends. */
+    public Energy energy() {
+        return Energy.of(stage, cycle, slow);
     }
 
     /**
@@ -161,9 +169,10 @@ public final class Performance {
         Sample[] samples = cycle.samples();
         int last = samples.length - 1;
         double most = peakPlateAmps();
-        double given = MOST_OF_IDLE * stage.plateVolts() * stage.tubes() * idle.plateAmps();
+        double given = MOST_OF_IDLE * stage.plateVolts() * idle.allPlateAmps();
         for (int j = last / 2; stage.isPushPull() && j <= last; j++) {
-            if (samples[last - j].plateAmps() < CUT_OFF * most || watts(samples[j].winding()) > given) {
+            double least = Math.min(cycle.against(j).plateAmps(), samples[last - j].plateAmps());
+            if (least < CUT_OFF * most || watts(samples[j].winding()) > given) {
                 return Optional.of(samples[Math.max(last / 2, j - 1)]);
             }
         }
@@ -184,12 +193,16 @@ public final class Performance {
         double straight = slope(samples, middle);
         for (int away = 1; away <= middle - 1; away++) {
             Sample up = samples[middle + away];
+            if (up.drive() > -slow.grid()) {
+                return new Clipping(Limit.GRID, up.drive(), watts(up.winding()));
+            }
             if (slope(samples, middle + away) < BENT * straight) {
                 return new Clipping(Limit.KNEE, up.drive(), watts(up.winding()));
             }
             Sample down = samples[middle - away];
-            if (!stage.isPushPull() && slope(samples, middle - away - 1) < BENT * straight) {
-                return new Clipping(Limit.CUT_OFF, -down.drive(), watts(down.winding()));
+            if (slope(samples, middle - away - 1) < BENT * straight) {
+                return new Clipping(
+                        stage.isPushPull() ? Limit.KNEE : Limit.CUT_OFF, -down.drive(), watts(down.winding()));
             }
         }
         return new Clipping(Limit.GRID, peakDrive(), powerWatts());

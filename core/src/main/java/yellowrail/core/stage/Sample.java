@@ -13,4 +13,14 @@ package yellowrail.core.stage;
  * @param screenAmps A
  */
 public record Sample(
-        double drive, double winding, double plateVolts, double screenVolts, double plateAmps, double screenAmps) {}
+        double drive, double winding, double plateVolts, double screenVolts, double plateAmps, double screenAmps) {
+
+    /** What the plate turns to heat at this moment, W. */
+    public double plateWatts() {
+        return Math.max(0, plateVolts) * plateAmps;
+    }
+
+    public double screenWatts() {
+        return screenVolts * screenAmps;
+    }
+}

@@ -41,14 +41,17 @@ public record WorstCase(Worst plates, Worst screens) {
     public static WorstCase of(OutputStage stage) {
         Idle idle = Idle.of(stage);
         List<Taken> all = new ArrayList<>();
-        all.add(new Taken(
-                stage.plateVolts() * idle.plateAmps(), stage.screenVolts() * idle.screenAmps(), 0, Wave.SINE));
+        all.add(new Taken(idle.plateWatts(), idle.screenWatts(), 0, Wave.SINE));
         UnsettledException unsettled = null;
+        FullDrive sine = new FullDrive(stage, STEPS);
+        FullDrive square = FullDrive.square(stage);
         for (int i = 1; i <= DRIVES; i++) {
             double part = (double) i / DRIVES;
+            sine = sine.then(part);
+            square = square.then(part);
             try {
-                all.add(taken(new FullDrive(stage, STEPS, part).compute(), part, Wave.SINE));
-                all.add(taken(FullDrive.square(stage, part).compute(), part, Wave.SQUARE));
+                all.add(taken(sine.compute(), part, Wave.SINE));
+                all.add(taken(square.compute(), part, Wave.SQUARE));
             } catch (UnsettledException e) {
                 unsettled = e;
             }

@@ -22,10 +22,7 @@ class LoadEllipseTest {
                     0.43,
                     OutputStage.Bias.fixed(-38),
                     5000,
-                    0,
-                    0,
-                    0,
-                    0))
+                    new OutputStage.Losses(0, 0, 0, 0, 0)))
             .compute();
 
     private static LoadEllipse ellipse(double ohms, double degrees) {

@@ -38,10 +38,7 @@ class NetlistTest {
                 connection == Connection.ULTRALINEAR ? 0.43 : 0,
                 bias < 0 ? OutputStage.Bias.fixed(bias) : OutputStage.Bias.cathode(bias),
                 load,
-                copper,
-                copper * load / 4000,
-                0,
-                0);
+                new OutputStage.Losses(copper, copper * load / 4000, 0, 0, 0));
     }
 
     @ParameterizedTest
@@ -68,16 +65,54 @@ class NetlistTest {
             double load,
             double copper)
             throws Exception {
+        agrees(type, stage(type, topology, perSide, plate, screen, connection, bias, load, copper));
+    }
+
+    /** Two sides that are not alike, as tubes or as grid volts, and screens behind stoppers. */
+    @ParameterizedTest
+    @CsvSource({
+        "6L6GC, 1, 450, 400, PENTODE, -37, 5600, 0, 0.8, 0, 0",
+        "6L6GC, 1, 450, 400, PENTODE, -37, 5600, 60, 1, -3, 0",
+        "EL34, 2, 430, 425, PENTODE, -36, 3400, 40, 1.25, 1.5, 0",
+        "EL84, 1, 300, 300, PENTODE, 270, 8000, 120, 0.75, 0, 0",
+        "KT88, 1, 420, 420, ULTRALINEAR, -52, 5000, 60, 0.85, 0, 0",
+        "300B, 1, 400, 400, TRIODE, -85, 5000, 30, 0.85, 0, 0",
+        "EL34, 1, 430, 425, PENTODE, -36, 3400, 0, 1, 0, 1000",
+        "EL34, 2, 430, 425, PENTODE, -36, 3400, 40, 1, 0, 470",
+        "6L6GC, 1, 450, 400, PENTODE, 250, 5600, 0, 1, 0, 2200",
+        "KT88, 1, 420, 420, ULTRALINEAR, -52, 5000, 60, 0.9, 0, 220"
+    })
+    void sidesUnlikeAndStoppersAgreeToo(
+            String type,
+            int perSide,
+            double plate,
+            double screen,
+            Connection connection,
+            double bias,
+            double load,
+            double copper,
+            double current,
+            double offset,
+            double stopper)
+            throws Exception {
+        OutputStage alike = stage(type, Topology.PUSH_PULL, perSide, plate, screen, connection, bias, load, copper);
+        OutputStage stopped = alike.with(new OutputStage.Losses(copper, copper * load / 4000, 0, 0, stopper));
+        boolean unlike = current != 1 || offset != 0;
+        agrees(
+                type,
+                unlike ? stopped.with(new OutputStage.OtherSide(stopped.model().scaled(current), offset)) : stopped);
+    }
+
+    private static void agrees(String type, OutputStage stage) throws Exception {
         assumeThat(CircuitSimulator.isInstalled()).isTrue();
-        Performance ours =
-                new FullDrive(stage(type, topology, perSide, plate, screen, connection, bias, load, copper)).compute();
+        Performance ours = new FullDrive(stage).compute();
         SimulatedStage theirs = SimulatedStage.run(new Netlist(ours, type).write());
-        double watts = theirs.volts() * theirs.volts() / (2 * load);
+        double watts = theirs.volts() * theirs.volts() / (2 * stage.loadOhms());
         System.out.printf(
                 "%s %s %s: %.3f W, simulator %.3f W (%+.3f %%); THD %.3f %%, simulator %.3f %% (%+.2f %%); %.2f s%n",
                 type,
-                topology,
-                connection,
+                stage.topology(),
+                stage.connection(),
                 ours.powerWatts(),
                 watts,
                 100 * (ours.powerWatts() / watts - 1),

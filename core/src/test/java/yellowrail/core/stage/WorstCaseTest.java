@@ -58,7 +58,7 @@ class WorstCaseTest {
         WorstCase.Worst screens = WorstCase.of(stage).screens();
         assertThat(screens.wave()).isEqualTo(WorstCase.Wave.SQUARE);
         assertThat(screens.watts()).isGreaterThan(new FullDrive(stage).compute().screenWatts());
-        Performance square = FullDrive.square(stage, 1).compute();
+        Performance square = FullDrive.square(stage).compute();
         Sample lit = square.samples().get(1);
         Sample other = square.samples().get(0);
         assertThat(square.screenWatts())
@@ -72,7 +72,7 @@ class WorstCaseTest {
             double finer = IntStream.rangeClosed(1, 200)
                     .mapToDouble(i -> Math.max(
                             new FullDrive(stage, 64, i / 200.0).compute().plateWatts(),
-                            FullDrive.square(stage, i / 200.0).compute().plateWatts()))
+                            FullDrive.square(stage).then(i / 200.0).compute().plateWatts()))
                     .max()
                     .orElseThrow();
             assertThat(WorstCase.of(stage).plates().watts())

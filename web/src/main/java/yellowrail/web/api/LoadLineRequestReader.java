@@ -64,10 +64,12 @@ final class LoadLineRequestReader {
                 tap,
                 bias,
                 load,
-                fields.number(LoadLineShape.PRIMARY_OHMS).orElse(0),
-                0,
-                fields.number(LoadLineShape.SUPPLY_OHMS).orElse(0),
-                fields.number(LoadLineShape.SCREEN_SUPPLY_OHMS).orElse(0));
+                new OutputStage.Losses(
+                        fields.number(LoadLineShape.PRIMARY_OHMS).orElse(0),
+                        0,
+                        fields.number(LoadLineShape.SUPPLY_OHMS).orElse(0),
+                        fields.number(LoadLineShape.SCREEN_SUPPLY_OHMS).orElse(0),
+                        0));
         return new Asked(stage, type, known);
     }
 }

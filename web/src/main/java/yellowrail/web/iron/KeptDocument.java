@@ -90,9 +90,9 @@ record KeptDocument(
                 stage.bias().isCathode(),
                 Quantity.parse(form.of("idle")).si(Unit.MILLIAMP),
                 stage.loadOhms(),
-                stage.primaryOhms(),
-                stage.plateSagOhms(),
-                stage.screenSagOhms());
+                stage.losses().primary(),
+                stage.losses().plateSag(),
+                stage.losses().screenSag());
     }
 
     /** The form that asks for it again. */

@@ -44,9 +44,9 @@ record LoadLineForm(Map<String, String> fields) {
         fields.put("bias", stage.bias().isCathode() ? "cathode" : "fixed");
         fields.put("idle", plain(Idle.of(stage).plateAmps(), MILLI));
         fields.put("load", plain(stage.loadOhms(), 1.0 / KILO));
-        fields.put("copper", plain(stage.primaryOhms(), 1));
-        fields.put("sag", plain(stage.plateSagOhms(), 1));
-        fields.put("screenSag", plain(stage.screenSagOhms(), 1));
+        fields.put("copper", plain(stage.losses().primary(), 1));
+        fields.put("sag", plain(stage.losses().plateSag(), 1));
+        fields.put("screenSag", plain(stage.losses().screenSag(), 1));
         fields.replaceAll((name, value) -> typed.getOrDefault(name, value).strip());
         return new LoadLineForm(fields);
     }
@@ -100,10 +100,7 @@ record LoadLineForm(Map<String, String> fields) {
                 tap,
                 OutputStage.Bias.fixed(0),
                 load,
-                copper,
-                0,
-                sag,
-                screenSag);
+                new OutputStage.Losses(copper, 0, sag, screenSag, 0));
         double most = model.get().model().plateCurrent(plates, fixed.screenVolts(), 0);
         if (idle >= most) {
             faults.say("idle", "page.form.idle-beyond", plain(most, MILLI));
