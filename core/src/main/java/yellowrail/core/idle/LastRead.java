@@ -3,8 +3,11 @@ package yellowrail.core.idle;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Predicate;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.ScreenSense;
+import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.reading.Moment;
 import yellowrail.core.reading.Reading;
@@ -18,6 +21,8 @@ import yellowrail.core.timeline.Snapshot;
  * @param screenVolts V; as read, else from the sheet; with triode connection the plate\u2019s
  * @param cathodeAmps of one tube, A
  * @param plateAmps of one tube, A
+ * @param sidesApart plate current of the push side less that of the pull side, of their mean, in the channel where they
+ *     are farthest apart, as a ratio; empty where one of the two was not read
  * @param cathodeVolts cathodes to ground, V; 0 where nothing was read
  * @param biasVolts grid to cathode, V, negative: as read, with cathode bias from the cathodes
  * @param unusable what of it cannot be used
@@ -27,6 +32,7 @@ public record LastRead(
         OptionalDouble screenVolts,
         OptionalDouble cathodeAmps,
         OptionalDouble plateAmps,
+        OptionalDouble sidesApart,
         double cathodeVolts,
         OptionalDouble biasVolts,
         Optional<IdleFinding> unusable) {
@@ -40,10 +46,9 @@ public record LastRead(
     public static LastRead of(StageIdle stage, Optional<Snapshot> now) {
         AmpSheet sheet = stage.sheet();
         Optional<Moment> moment = now.map(Snapshot::moment);
-        List<IdleFigures> figures = now.map(stage::at).orElse(List.of()).stream()
-                .map(TubeIdle::figures)
-                .flatMap(Optional::stream)
-                .toList();
+        List<TubeIdle> tubes = now.map(stage::at).orElse(List.of());
+        List<IdleFigures> figures =
+                tubes.stream().map(TubeIdle::figures).flatMap(Optional::stream).toList();
         OptionalDouble plate =
                 figures.stream().mapToDouble(tube -> tube.plateVolts().value()).average();
         double lift = figures.stream()
@@ -58,6 +63,7 @@ public record LastRead(
                 figures.stream()
                         .mapToDouble(tube -> tube.plateCurrent().value())
                         .average(),
+                sidesApart(tubes),
                 lift,
                 bias(sheet, moment, lift, figures.isEmpty()),
                 unusable(screen));
@@ -67,7 +73,8 @@ public record LastRead(
     public LastRead withPlates(OptionalDouble volts) {
         return volts.isEmpty()
                 ? this
-                : new LastRead(volts, screenVolts, cathodeAmps, plateAmps, cathodeVolts, biasVolts, unusable);
+                : new LastRead(
+                        volts, screenVolts, cathodeAmps, plateAmps, sidesApart, cathodeVolts, biasVolts, unusable);
     }
 
     /** What is to be said of a screen reading that cannot be one. */
@@ -79,6 +86,32 @@ public record LastRead(
     /** Whether a screen can stand at what was read. */
     static boolean isScreen(Reading reading) {
         return reading.value() > LEAST_SCREEN && reading.value() < MOST_SCREEN;
+    }
+
+    private static OptionalDouble sidesApart(List<TubeIdle> tubes) {
+        double farthest = 0;
+        boolean read = false;
+        for (Channel channel : Channel.values()) {
+            OptionalDouble push = amps(tubes, socket -> socket.channel() == channel && socket.side() == Side.PUSH);
+            OptionalDouble pull = amps(tubes, socket -> socket.channel() == channel && socket.side() == Side.PULL);
+            if (push.isPresent() && pull.isPresent()) {
+                double apart =
+                        2 * (push.getAsDouble() - pull.getAsDouble()) / (push.getAsDouble() + pull.getAsDouble());
+                farthest = !read || Math.abs(apart) > Math.abs(farthest) ? apart : farthest;
+                read = true;
+            }
+        }
+        return read ? OptionalDouble.of(farthest) : OptionalDouble.empty();
+    }
+
+    private static OptionalDouble amps(List<TubeIdle> tubes, Predicate<Socket> which) {
+        return tubes.stream()
+                .filter(tube -> which.test(tube.socket()))
+                .map(TubeIdle::figures)
+                .flatMap(Optional::stream)
+                .mapToDouble(tube -> tube.plateCurrent().value())
+                .filter(amps -> amps > 0)
+                .average();
     }
 
     private static String[] labels(AmpSheet sheet) {

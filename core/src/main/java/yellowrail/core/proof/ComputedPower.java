@@ -10,10 +10,10 @@ import yellowrail.core.quantity.Estimate;
 import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.FullDrive;
-import yellowrail.core.stage.Idle;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.StageFinding;
+import yellowrail.core.stage.SupplySag;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.tone.ClippingPoint.Point;
 import yellowrail.core.tube.model.TubeModels;
@@ -35,17 +35,10 @@ public record ComputedPower(
     /** Published operations against the models: power within 14 % of itself. */
     private static final double MODEL = 0.14;
 
-    /** Screens farther below have a supply of their own. */
-    private static final double NEAR = 0.15;
-
-    /** Of a preamplifier and a phase splitter, where nothing is on the sheet, A. */
-    private static final double USUAL_REST = 0.01;
-
     /** What is left of the power on a supply that sags much. */
     private static final double MOST_SAG = 0.5;
 
     private static final int STEPS = 64;
-    private static final int ROUNDS = 4;
     private static final double[] PARTS = {0.1, 0.16, 0.25, 0.35, 0.45, 0.55, 0.65, 0.75, 0.83, 0.9, 0.95, 1};
 
     public ComputedPower {
@@ -64,7 +57,7 @@ public record ComputedPower(
         if (read.plateAmps().isEmpty() || !stage.isOfOneType()) {
             return Optional.empty();
         }
-        double other = then.sheet().supply().otherAmps().orElse(USUAL_REST);
+        double other = then.sheet().supply().otherAmps().orElse(SupplySag.USUAL_REST);
         try {
             return stage.mainType()
                     .flatMap(type -> TubeModels.published().of(type).map(known -> {
@@ -77,23 +70,11 @@ public record ComputedPower(
     }
 
     /**
-     * Screens a little below the plates hang on the same supply behind a resistor or a choke, from which the rest of
-     * the amp is fed too: its resistance is what drops that little by both currents, and the screens fall with the
-     * plates as well, as if their own supply had just the resistance for that at full drive.
-     *
      * @param stiff the stage on supplies that do not sag
      * @param other what the rest of the amp draws behind the screens, A
      */
     public static ComputedPower of(OutputStage stiff, double sag, double other, List<StageFinding> assumed) {
-        double behind = behind(stiff, other);
-        double screens = behind;
-        for (int round = 0; round < ROUNDS && sag > 0 && stiff.tap() == 0; round++) {
-            Performance at = new FullDrive(stiff.sagging(sag, screens), STEPS).compute();
-            double more = at.screenAmps() - stiff.tubes() * at.idle().screenAmps();
-            double fall = sag * (at.plateAmps() - stiff.tubes() * at.idle().plateAmps() + more);
-            screens = behind + (more > 0 ? Math.max(0, fall / more) : 0);
-        }
-        OutputStage sagging = stiff.sagging(sag, screens);
+        OutputStage sagging = SupplySag.of(stiff, sag, other);
         List<Performance> rising = DoubleStream.of(PARTS)
                 .mapToObj(part -> new FullDrive(sagging, STEPS, part).compute())
                 .toList();
@@ -111,13 +92,6 @@ public record ComputedPower(
                 there.harmonics().get(1),
                 sag,
                 assumed);
-    }
-
-    private static double behind(OutputStage stage, double other) {
-        double drop = stage.plateVolts() - stage.screenVolts();
-        return stage.tap() > 0 || drop > NEAR * stage.plateVolts()
-                ? 0
-                : Math.max(0, drop) / (other + stage.tubes() * Idle.of(stage).screenAmps());
     }
 
     /** Where it clips, W, as sure as a model is of it. */

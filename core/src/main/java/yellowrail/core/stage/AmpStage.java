@@ -28,6 +28,9 @@ import yellowrail.core.tube.model.TubeModels;
 public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
 
     private static final double SCREENS_BELOW = 5;
+    /** Sides nearer than this are alike. */
+    private static final double ALIKE = 0.005;
+
     private static final double USUAL_PLATES = 300;
     private static final double USUAL_LOAD = 6600;
     private static final double USUAL_SINGLE_LOAD = 5000;
@@ -67,7 +70,8 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
                 sheet.screen().tap().orElse(OutputStage.USUAL_TAP),
                 OutputStage.Bias.fixed(0),
                 load,
-                new OutputStage.Losses(copper, 0, 0, 0, 0));
+                new OutputStage.Losses(
+                        copper, 0, 0, 0, sheet.screen().stopperOhms().orElse(0)));
         if (sheet.tubesPerSide() > OutputStage.MOST_PER_SIDE) {
             assumed.add(new StageFinding.FewerTubes(OutputStage.MOST_PER_SIDE, sheet.tubesPerSide()));
         }
@@ -115,6 +119,32 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
         Idle idle = Idle.of(fixed);
         return stage.with(
                 OutputStage.Bias.cathode(Math.max(1e-3, -grid) / (idle.allPlateAmps() + idle.allScreenAmps())));
+    }
+
+    /**
+     * A push-pull stage of which one side draws more than the other at the same grid volts.
+     *
+     * @param ratio the upper side’s plate current less the lower side’s, of their mean
+     */
+    public static OutputStage apart(OutputStage alike, double ratio) {
+        TubeModel model = alike.model();
+        return Math.abs(ratio) < ALIKE
+                ? alike
+                : alike.with(model.scaled(1 + ratio / 2))
+                        .with(new OutputStage.OtherSide(model.scaled(1 - ratio / 2), 0));
+    }
+
+    /**
+     * The same as it really stands: with one side drawing more than the other, on its own supply.
+     *
+     * @param sidesApart as {@link LastRead#sidesApart}
+     * @param supplyOhms of the supply; empty for a stiff one
+     * @param restAmps what the rest of the amp draws behind the screens, A
+     */
+    public AmpStage asRead(OptionalDouble sidesApart, OptionalDouble supplyOhms, double restAmps) {
+        OutputStage sided = stage.isPushPull() ? apart(stage, sidesApart.orElse(0)) : stage;
+        return new AmpStage(
+                supplyOhms.isEmpty() ? sided : SupplySag.of(sided, supplyOhms.getAsDouble(), restAmps), assumed);
     }
 
     private static double known(

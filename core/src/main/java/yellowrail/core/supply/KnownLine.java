@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Rectifier;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.timeline.Timeline;
 
 /**
  * The supply line as far as it is known: through every setting that was read, or through the only one with a resistance
@@ -26,6 +28,16 @@ public final class KnownLine {
     public KnownLine(AmpSheet sheet, SupplyReadings readings) {
         this.sheet = sheet;
         this.readings = readings;
+    }
+
+    /** Resistance of the supply by the readings of a run, ohm; empty where they make no line. */
+    public static OptionalDouble measuredOhms(Timeline timeline) {
+        StageIdle stage = StageIdle.of(timeline.present());
+        return new KnownLine(stage.sheet(), new SupplyReadings(stage, timeline))
+                .now()
+                .filter(line -> !line.isGuessed() && line.resistance() > 0)
+                .map(line -> OptionalDouble.of(line.resistance()))
+                .orElse(OptionalDouble.empty());
     }
 
     /** As it is known now; empty before anything whole was read. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
@@ -15,12 +16,12 @@ class AmpOutlookTest {
 
     private static Optional<AmpOutlook> of(AmpSheet sheet, String... lines) {
         return AmpOutlook.of(new LastKnown(
-                Amps.stage(sheet), Optional.of(Amps.timeline(sheet, lines).present())));
+                Amps.stage(sheet), Optional.of(Amps.timeline(sheet, lines).present()), OptionalDouble.empty()));
     }
 
     @Test
     void withoutVoltsOrCurrentNothingIsForetold() {
-        assertThat(AmpOutlook.of(new LastKnown(Amps.stage(Amps.pair()), Optional.empty())))
+        assertThat(AmpOutlook.of(new LastKnown(Amps.stage(Amps.pair()), Optional.empty(), OptionalDouble.empty())))
                 .isEmpty();
         assertThat(of(Amps.pair(), "plate 452")).isEmpty();
         assertThat(of(Amps.pair(), "V1 36; V2 34")).isEmpty();

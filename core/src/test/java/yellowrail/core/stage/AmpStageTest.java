@@ -67,6 +67,27 @@ class AmpStageTest {
         assertThat(Idle.of(read.stage()).plateAmps()).isCloseTo(mean, within(1e-5));
     }
 
+    /** At the same grid volts one tube draws more; the supply falls by what full drive draws more than idle. */
+    @Test
+    void asItIsReadItsSidesDifferAndItsSupplySags() {
+        AmpStage alike = of(Amps.pair(), "V1 40; V2 32; plate 452; screen 444");
+        OutputStage stage = alike.asRead(OptionalDouble.of(8.0 / 36), OptionalDouble.of(150), 0.02)
+                .stage();
+        Idle idle = Idle.of(stage);
+        assertThat(idle.sides().get(0).plateAmps() / idle.sides().get(1).plateAmps())
+                .isCloseTo(40.0 / 32, within(1e-3));
+        assertThat(idle.allPlateAmps()).isCloseTo(2 * Idle.of(alike.stage()).plateAmps(), within(1e-5));
+        Performance sagged = new FullDrive(stage).compute();
+        double more = sagged.plateAmps() - idle.allPlateAmps();
+        assertThat(stage.plateVolts() - sagged.supplyVolts()).isCloseTo(150 * more, within(0.01));
+        double screens = sagged.screenAmps() - idle.allScreenAmps();
+        assertThat(stage.screenVolts() - sagged.screenSupplyVolts())
+                .as("behind the plates' node: what all draw more there, and the screens in what lies between")
+                .isCloseTo(150 * (more + screens) + 8 / (0.02 + idle.allScreenAmps()) * screens, within(1.0));
+        assertThat(sagged.harmonics().get(0)).isGreaterThan(0.01);
+        assertThat(new FullDrive(alike.stage()).compute().harmonics().get(0)).isLessThan(1e-6);
+    }
+
     @Test
     void screensOnTheWindingStandWhereThePlatesDo() {
         for (Connection connection : List.of(Connection.TRIODE, Connection.ULTRALINEAR)) {

@@ -95,7 +95,7 @@ class JsonStageController {
 
     private Optional<Performance> performance(LoadLineRequestReader.Asked asked, Faults faults) {
         try {
-            return Optional.of(new FullDrive(asked.stage()).compute());
+            return Optional.of(new FullDrive(asked.stage(), FullDrive.STEPS, asked.drive()).compute());
         } catch (UnsettledException e) {
             faults.add(LoadLineShape.LOAD_OHMS.name(), new StageFinding.Unsettled(e.rounds()));
             return Optional.empty();

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
@@ -18,7 +19,7 @@ final class LoadLineRequestReader {
     private final TubeCatalogue catalogue;
 
     /** What was asked. */
-    record Asked(OutputStage stage, TubeType type, KnownModel model) {}
+    record Asked(OutputStage stage, TubeType type, KnownModel model, double drive) {}
 
     LoadLineRequestReader(JsonFields fields, TubeCatalogue catalogue) {
         this.fields = fields;
@@ -69,7 +70,12 @@ final class LoadLineRequestReader {
                         0,
                         fields.number(LoadLineShape.SUPPLY_OHMS).orElse(0),
                         fields.number(LoadLineShape.SCREEN_SUPPLY_OHMS).orElse(0),
-                        0));
-        return new Asked(stage, type, known);
+                        fields.number(LoadLineShape.SCREEN_STOPPER_OHMS).orElse(0)));
+        double apart = fields.number(LoadLineShape.SIDES_APART_PERCENT).orElse(0);
+        return new Asked(
+                topology == Topology.PUSH_PULL ? AmpStage.apart(stage, apart / 100) : stage,
+                type,
+                known,
+                fields.number(LoadLineShape.DRIVE_PERCENT).orElse(100) / 100);
     }
 }

@@ -7,6 +7,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.stage.Energy;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.WorstCase;
 import yellowrail.web.words.Words;
@@ -26,8 +27,17 @@ record LoadLineResponse(
         @Schema(description = "Whole stage, mean") double fullPlateMilliamps,
         @Schema(description = "Whole stage") double idleScreenMilliamps,
         @Schema(description = "Whole stage, mean") double fullScreenMilliamps,
-        @Schema(description = "Of one tube, at full drive") double plateDissipationWatts,
-        @Schema(description = "Of one tube, at full drive") double screenDissipationWatts,
+
+        @Schema(description = "DC left in the core at rest, counted in half the primary; single-ended in all of it")
+        double idleCoreMilliamps,
+
+        @Schema(description = "The same, driven, mean") double fullCoreMilliamps,
+
+        @Schema(description = "Of the tube that takes most, at full drive")
+        double plateDissipationWatts,
+
+        @Schema(description = "Of the tube that takes most, at full drive")
+        double screenDissipationWatts,
 
         @Schema(description = "The most from rest to full drive, sine or square")
         Worst worstPlates,
@@ -40,6 +50,9 @@ record LoadLineResponse(
         @Schema(description = "Grid to cathode at idle, V") double biasVolts,
         @Schema(description = "At each grid") double peakDriveVolts,
         double efficiencyPercent,
+
+        @Schema(description = "Where what the supplies give ends, of the whole stage")
+        EnergyWatts energy,
 
         @Schema(
                 description =
@@ -65,17 +78,32 @@ record LoadLineResponse(
         }
     }
 
+    /** Means over the cycle; supplied is the sum of the others. */
+    record EnergyWatts(double supplied, double load, double copper, double plates, double screens, double stoppers) {
+
+        static EnergyWatts of(Energy energy) {
+            return new EnergyWatts(
+                    round(energy.supplied()),
+                    round(energy.load()),
+                    round(energy.copper()),
+                    round(energy.plates()),
+                    round(energy.screens()),
+                    round(energy.stoppers()));
+        }
+    }
+
     static LoadLineResponse of(Performance found, WorstCase worst, List<String> notes, Words words) {
-        int tubes = found.stage().tubes();
         Performance.Clipping clipping = found.clipping();
         return new LoadLineResponse(
                 round(found.powerWatts()),
                 round(100 * found.distortion()),
                 found.harmonics().stream().map(ratio -> round(100 * ratio)).toList(),
-                milliamps(tubes * found.idle().plateAmps()),
+                milliamps(found.idle().allPlateAmps()),
                 milliamps(found.plateAmps()),
-                milliamps(tubes * found.idle().screenAmps()),
+                milliamps(found.idle().allScreenAmps()),
                 milliamps(found.screenAmps()),
+                milliamps(found.idle().coreAmps(found.stage())),
+                milliamps(found.coreAmps()),
                 round(found.plateWatts()),
                 round(found.screenWatts()),
                 Worst.of(worst.plates()),
@@ -85,6 +113,7 @@ record LoadLineResponse(
                 round(found.idle().gridVolts()),
                 round(found.peakDrive()),
                 round(100 * found.efficiency()),
+                EnergyWatts.of(found.energy()),
                 found.classAWatts().isPresent() ? round(found.classAWatts().getAsDouble()) : null,
                 words.message(
                         "page.load-line.api-clips", words.name(clipping.limit()), Figures.fixed(clipping.watts(), 1)),

@@ -1,5 +1,6 @@
 package yellowrail.web.api;
 
+import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.OutputStage;
 
 /** An output stage: its fields, which {@link LoadLineRequestReader} reads. */
@@ -34,6 +35,16 @@ final class LoadLineShape {
     static final JsonField SCREEN_SUPPLY_OHMS =
             JsonField.number("screenSupplyOhms", 0, 100_000).usually(0).told("Resistance of the screens' supply");
 
+    static final JsonField SCREEN_STOPPER_OHMS =
+            JsonField.number("screenStopperOhms", 0, 20_000).usually(0).told("In series with each screen");
+    static final JsonField SIDES_APART_PERCENT = JsonField.number("sidesApartPercent", -150, 150)
+            .usually(0)
+            .told("Push-pull: what the tubes of one side draw more than those of the other at the same grid volts, of"
+                    + " their mean");
+    static final JsonField DRIVE_PERCENT = JsonField.number("drivePercent", 5, 100 * FullDrive.MOST)
+            .usually(100)
+            .told("Of the drive that brings the grids to their cathodes; beyond it they are held there");
+
     static final JsonShape SHAPE = JsonShape.of(
             "LoadLineRequest",
             "One output stage at idle and its load. Voltages to the cathode. One of biasVolts and cathodeResistorOhms.",
@@ -49,7 +60,10 @@ final class LoadLineShape {
             LOAD_OHMS,
             PRIMARY_OHMS,
             SUPPLY_OHMS,
-            SCREEN_SUPPLY_OHMS);
+            SCREEN_SUPPLY_OHMS,
+            SCREEN_STOPPER_OHMS,
+            SIDES_APART_PERCENT,
+            DRIVE_PERCENT);
 
     private LoadLineShape() {}
 }

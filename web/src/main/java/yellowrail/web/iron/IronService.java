@@ -12,8 +12,10 @@ import yellowrail.core.amp.Iron;
 import yellowrail.core.idle.LastKnown;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.Idle;
+import yellowrail.core.stage.SupplySag;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -107,8 +109,18 @@ class IronService {
                 model.isPresent() ? type : type(known.type()),
                 known,
                 read,
-                AmpStage.of(sheet, read, type, known.model()),
+                own(AmpStage.of(sheet, read, type, known.model()), read, sheet, last),
                 model.isEmpty());
+    }
+
+    /** On the supply that the amp’s own readings tell; on a stiff one where they tell none. */
+    private static AmpStage own(AmpStage stiff, LastRead read, AmpSheet sheet, LastKnown last) {
+        double rest = sheet.supply().otherAmps().orElse(SupplySag.USUAL_REST);
+        try {
+            return stiff.asRead(read.sidesApart(), last.supplyOhms(), rest);
+        } catch (UnsettledException e) {
+            return stiff;
+        }
     }
 
     /** The types that a load line can be computed for. */

@@ -31,7 +31,10 @@ record KeptDocument(
         double loadOhms,
         double primaryOhms,
         double plateSagOhms,
-        double screenSagOhms) {
+        double screenSagOhms,
+        double stopperOhms,
+        double sidesApart,
+        double drive) {
 
     /** A number of the form: its name there, what it is called here, and the unit it was asked in. */
     private record Typed(String field, String name, Unit unit) {}
@@ -47,7 +50,7 @@ record KeptDocument(
             new Typed("screenSag", "screenSagOhms", Unit.OHM));
 
     static DocumentKind<KeptDocument> kind(JsonColumn json) {
-        return json.kind(KeptDocument.class, KeptDocument::valued);
+        return json.kind(KeptDocument.class, KeptDocument::valued, KeptDocument::sided);
     }
 
     /** Format 1 was the form as it was typed. */
@@ -59,6 +62,13 @@ record KeptDocument(
             String text = form.remove(typed.field()).stringValue();
             form.put(typed.name(), value(text, typed.unit(), usual(typed, form)));
         }
+    }
+
+    /** Up to format 2 both sides were alike, at full drive, with no stoppers. */
+    private static void sided(ObjectNode stage) {
+        stage.put("stopperOhms", 0.0);
+        stage.put("sidesApart", 0.0);
+        stage.put("drive", 1.0);
     }
 
     /** What stands where the form was not looked at: for the screens of a triode, and a tap that is none. */
@@ -92,7 +102,10 @@ record KeptDocument(
                 stage.loadOhms(),
                 stage.losses().primary(),
                 stage.losses().plateSag(),
-                stage.losses().screenSag());
+                stage.losses().screenSag(),
+                stage.losses().stopper(),
+                stage.isPushPull() ? Quantity.parse(form.of("apart")).si(Unit.PERCENT) : 0,
+                Quantity.parse(form.of("drive")).si(Unit.PERCENT));
     }
 
     /** The form that asks for it again. */
@@ -110,6 +123,9 @@ record KeptDocument(
         fields.put("copper", shown(primaryOhms, Unit.OHM));
         fields.put("sag", shown(plateSagOhms, Unit.OHM));
         fields.put("screenSag", shown(screenSagOhms, Unit.OHM));
+        fields.put("stopper", shown(stopperOhms, Unit.OHM));
+        fields.put("apart", shown(sidesApart, Unit.PERCENT));
+        fields.put("drive", shown(drive, Unit.PERCENT));
         return new LoadLineForm(fields);
     }
 

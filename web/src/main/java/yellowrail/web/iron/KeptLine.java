@@ -31,7 +31,7 @@ record KeptLine(
         LoadLineForm form = kept.form();
         String what = "%s \u00d7 %s, %s V".formatted(form.of("perSide"), form.of("type"), form.of("plates"));
         Optional<OutputStage> stage = form.stage(amp, model, Faults.counted());
-        Optional<Performance> computed = stage.flatMap(KeptLine::compute);
+        Optional<Performance> computed = stage.flatMap(each -> compute(each, form.drive(Faults.counted())));
         if (computed.isEmpty()) {
             return new KeptLine(
                     kept.id(),
@@ -53,7 +53,7 @@ record KeptLine(
                 form.query(),
                 what,
                 Figures.fixed(stage.get().loadOhms() / 1000, 1) + " k",
-                Figures.fixed(1e3 * found.idle().plateAmps(), 1) + " mA",
+                Figures.fixed(1e3 * found.idle().allPlateAmps() / stage.get().tubes(), 1) + " mA",
                 Figures.volts(found.idle().gridVolts()),
                 Figures.fixed(found.powerWatts(), 1) + " W",
                 percent(found.distortion()),
@@ -63,9 +63,9 @@ record KeptLine(
                 Figures.fixed(found.peakPlateVolts(), 0) + " V");
     }
 
-    private static Optional<Performance> compute(OutputStage stage) {
+    private static Optional<Performance> compute(OutputStage stage, double drive) {
         try {
-            return Optional.of(new FullDrive(stage, STEPS).compute());
+            return Optional.of(new FullDrive(stage, STEPS, drive).compute());
         } catch (UnsettledException e) {
             return Optional.empty();
         }

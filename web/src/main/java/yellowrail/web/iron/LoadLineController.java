@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.ScreenSense.Connection;
+import yellowrail.core.amp.Topology;
 import yellowrail.core.csv.CsvText;
 import yellowrail.core.iron.Hookup;
 import yellowrail.core.quantity.Figures;
@@ -124,6 +125,7 @@ class LoadLineController {
                 .addObject("form", asked.form())
                 .addObject("faults", asked.faults())
                 .addObject("triode", asked.triode())
+                .addObject("pushPull", asked.sheet().topology() == Topology.PUSH_PULL)
                 .addObject("query", asked.form().query())
                 .addObject("lines", typed.getOrDefault("lines", ""))
                 .addObject("nominal", typed.getOrDefault("nominal", ""));
@@ -142,7 +144,7 @@ class LoadLineController {
 
     private void compute(ModelAndView page, Asked asked, OutputStage stage, Map<String, String> typed) {
         KnownModel model = asked.model().orElseThrow();
-        Performance found = new FullDrive(stage).compute();
+        Performance found = performance(asked);
         WorstCase worst = WorstCase.of(stage);
         Rating rating = rating(asked);
         LoadLineView view = LoadLineView.of(
@@ -159,7 +161,11 @@ class LoadLineController {
                             "sweeps",
                             List.of(
                                     SweepView.loads(stage, own(asked.sheet(), stage), words),
-                                    SweepView.idles(stage, found.idle().plateAmps(), rating.plateWatts(), words)))
+                                    SweepView.idles(
+                                            stage,
+                                            found.idle().allPlateAmps() / stage.tubes(),
+                                            rating.plateWatts(),
+                                            words)))
                     .addObject(
                             "kept",
                             iron.kept(asked.amp().amp().id()).stream()
@@ -290,7 +296,11 @@ class LoadLineController {
     }
 
     private static Performance performance(Asked asked) {
-        return new FullDrive(asked.stage().orElseThrow()).compute();
+        return new FullDrive(
+                        asked.stage().orElseThrow(),
+                        FullDrive.STEPS,
+                        asked.form().drive(Faults.counted()))
+                .compute();
     }
 
     private ResponseEntity<String> file(Asked asked, String name, String type, Supplier<String> text) {

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.stage.AmpStage;
+import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.Idle;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.tube.model.KnownModel;
@@ -24,6 +25,9 @@ record LoadLineForm(Map<String, String> fields) {
 
     static final double LEAST_LOAD = 200;
     static final double MOST_LOAD = 100_000;
+    /** Sides nearer than this are alike. */
+    private static final double LEAST_APART = 0.005;
+
     private static final int PERCENT = 100;
     private static final int KILO = 1000;
     private static final int MILLI = 1000;
@@ -42,13 +46,24 @@ record LoadLineForm(Map<String, String> fields) {
         fields.put("connection", stage.connection().name());
         fields.put("tap", plain(stage.tap() > 0 && stage.tap() < 1 ? stage.tap() : OutputStage.USUAL_TAP, PERCENT));
         fields.put("bias", stage.bias().isCathode() ? "cathode" : "fixed");
-        fields.put("idle", plain(Idle.of(stage).plateAmps(), MILLI));
+        Idle idle = Idle.of(stage);
+        fields.put("idle", plain(idle.allPlateAmps() / stage.tubes(), MILLI));
+        fields.put("apart", plain(apart(idle), PERCENT));
         fields.put("load", plain(stage.loadOhms(), 1.0 / KILO));
         fields.put("copper", plain(stage.losses().primary(), 1));
         fields.put("sag", plain(stage.losses().plateSag(), 1));
         fields.put("screenSag", plain(stage.losses().screenSag(), 1));
+        fields.put("stopper", plain(stage.losses().stopper(), 1));
+        fields.put("drive", String.valueOf(PERCENT));
         fields.replaceAll((name, value) -> typed.getOrDefault(name, value).strip());
         return new LoadLineForm(fields);
+    }
+
+    /** What one side draws more than the other, of their mean. */
+    private static double apart(Idle idle) {
+        double mean = idle.allPlateAmps() / idle.sides().size() / idle.tubesPerSide();
+        double apart = 2 * (idle.plateAmps() - mean) / mean;
+        return mean > 0 && Math.abs(apart) >= LEAST_APART ? apart : 0;
     }
 
     private static String plain(double si, double in) {
@@ -65,6 +80,11 @@ record LoadLineForm(Map<String, String> fields) {
                 .sorted(Map.Entry.comparingByKey())
                 .map(field -> field.getKey() + "=" + URLEncoder.encode(field.getValue(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
+    }
+
+    /** Part of the drive that brings the grids to their edge. */
+    double drive(Faults faults) {
+        return new FormReader(faults).required("drive", of("drive"), Unit.PERCENT, 5, PERCENT * FullDrive.MOST);
     }
 
     /** The stage, with the topology of the amp and a model of its type; empty if there are faults. */
@@ -87,6 +107,9 @@ record LoadLineForm(Map<String, String> fields) {
         double copper = read.required("copper", of("copper"), Unit.OHM, 0, 5000);
         double sag = read.required("sag", of("sag"), Unit.OHM, 0, 10_000);
         double screenSag = read.required("screenSag", of("screenSag"), Unit.OHM, 0, 100_000);
+        double stopper = read.required("stopper", of("stopper"), Unit.OHM, 0, 20_000);
+        double apart = amp.isPushPull() ? read.required("apart", of("apart"), Unit.PERCENT, -150, 150) : 0;
+        drive(faults);
         if (faults.any()) {
             return Optional.empty();
         }
@@ -100,12 +123,13 @@ record LoadLineForm(Map<String, String> fields) {
                 tap,
                 OutputStage.Bias.fixed(0),
                 load,
-                new OutputStage.Losses(copper, 0, sag, screenSag, 0));
+                new OutputStage.Losses(copper, 0, sag, screenSag, stopper));
         double most = model.get().model().plateCurrent(plates, fixed.screenVolts(), 0);
         if (idle >= most) {
             faults.say("idle", "page.form.idle-beyond", plain(most, MILLI));
             return Optional.empty();
         }
-        return Optional.of(AmpStage.atIdle(fixed, idle, of("bias").equals("cathode")));
+        return Optional.of(
+                AmpStage.apart(AmpStage.atIdle(fixed, idle, of("bias").equals("cathode")), apart));
     }
 }

@@ -19,6 +19,7 @@ import yellowrail.web.words.Words;
  * @param sentence power and distortion in words
  * @param facts the other figures
  * @param harmonics the second to the ninth
+ * @param energy where what the supplies give ends
  * @param notes what a careful colleague would say
  */
 record LoadLineView(
@@ -26,6 +27,7 @@ record LoadLineView(
         String sentence,
         List<Fact> facts,
         List<Harmonic> harmonics,
+        EnergyView energy,
         List<String> notes,
         ChartView chart) {
 
@@ -71,12 +73,12 @@ record LoadLineView(
         int tubes = found.stage().tubes();
         facts.add(new Fact(
                 said(words, "plate-current"),
-                said(words, "from-to", milliamps(tubes * found.idle().plateAmps()), milliamps(found.plateAmps())),
+                said(words, "from-to", milliamps(found.idle().allPlateAmps()), milliamps(found.plateAmps())),
                 false));
         if (screened) {
             facts.add(new Fact(
                     said(words, "screen-current"),
-                    said(words, "from-to", milliamps(tubes * found.idle().screenAmps()), milliamps(found.screenAmps())),
+                    said(words, "from-to", milliamps(found.idle().allScreenAmps()), milliamps(found.screenAmps())),
                     false));
         }
         facts.add(new Fact(
@@ -110,6 +112,16 @@ record LoadLineView(
         String limit = words.name(clipping.limit());
         facts.add(new Fact(
                 said(words, "clips-first"), said(words, "clips-at", limit, Figures.fixed(clipping.watts(), 1)), false));
+        if (found.stage().otherSide().isPresent()) {
+            facts.add(new Fact(
+                    said(words, "core"),
+                    said(
+                            words,
+                            "from-to",
+                            milliamps(Math.abs(found.idle().coreAmps(found.stage()))),
+                            milliamps(Math.abs(found.coreAmps()))),
+                    false));
+        }
         String sentence =
                 said(words, "sentence", Figures.fixed(100 * Opinion.POWER, 0), words.say(Opinion.distortion(found)));
         return new LoadLineView(
@@ -119,6 +131,7 @@ record LoadLineView(
                         : sentence,
                 facts,
                 harmonics(found),
+                EnergyView.of(found.energy(), words),
                 notes,
                 ChartView.of(found, rating.plateWatts(), speakers, nominalOhms, frame, words));
     }

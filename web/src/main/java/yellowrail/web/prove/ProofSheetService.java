@@ -13,7 +13,6 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.chart.Point;
-import yellowrail.core.idle.StageIdle;
 import yellowrail.core.proof.ByHand;
 import yellowrail.core.proof.ComputedPower;
 import yellowrail.core.proof.HumHunt;
@@ -29,10 +28,7 @@ import yellowrail.core.proof.SideBySide;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.supply.KnownLine;
-import yellowrail.core.supply.SupplyLine;
-import yellowrail.core.supply.SupplyReadings;
 import yellowrail.core.timeline.Snapshot;
-import yellowrail.core.timeline.Timeline;
 import yellowrail.core.tone.CardScale;
 import yellowrail.web.prove.ProveService.Kept;
 import yellowrail.web.prove.SheetView.Cell;
@@ -71,7 +67,7 @@ public class ProofSheetService {
         Optional<CardScale> card = ProveService.scale(kept);
         ProofSettings parted = new ProofSettings(past.timeline(), past.readings());
         List<Proven> settings = parted.of(typed, HeardFigures.of(kept, card));
-        double sag = sag(past.timeline());
+        double sag = KnownLine.measuredOhms(past.timeline()).orElse(0);
         List<Then> shown = settings.stream()
                 .skip(Math.max(0, settings.size() - MOST_SETTINGS))
                 .map(proven -> then(proven, past.after(proven.last()), sag))
@@ -111,17 +107,6 @@ public class ProofSheetService {
 
     private static Optional<List<Measured>> newest(List<Then> shown) {
         return shown.stream().map(each -> each.proven().figures()).reduce((one, later) -> later);
-    }
-
-    /** Of the supply by this run's own readings, ohm; 0 where they make no line. */
-    private static double sag(Timeline timeline) {
-        StageIdle stage = StageIdle.of(timeline.present());
-        return new KnownLine(stage.sheet(), new SupplyReadings(stage, timeline))
-                .now()
-                .filter(line -> !line.isGuessed())
-                .map(SupplyLine::resistance)
-                .filter(ohms -> ohms > 0)
-                .orElse(0.0);
     }
 
     private static Then then(Proven proven, Snapshot then, double sag) {

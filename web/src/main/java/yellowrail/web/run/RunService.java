@@ -24,6 +24,7 @@ import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.soak.Standing;
+import yellowrail.core.supply.KnownLine;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.timeline.Timeline;
 import yellowrail.core.tube.TubeCatalogue;
@@ -151,17 +152,19 @@ public class RunService {
     /** The last known state of an amp. */
     @Transactional(readOnly = true)
     public LastKnown lastKnown(Amp amp) {
-        Optional<Snapshot> now = newestOf(amp.id()).map(run -> timeline(run).present());
+        Optional<Timeline> log = newestOf(amp.id()).map(this::timeline);
+        Optional<Snapshot> now = log.map(Timeline::present);
         return new LastKnown(
                 now.filter(at -> at.sheet().equals(amp.sheet()))
                         .map(StageIdle::of)
                         .orElseGet(() -> StageIdle.of(amp.sheet(), logs.catalogue())),
-                now);
+                now,
+                log.map(KnownLine::measuredOhms).orElse(OptionalDouble.empty()));
     }
 
     /** The same where nothing that was read counts. */
     public LastKnown unread(Amp amp) {
-        return new LastKnown(StageIdle.of(amp.sheet(), logs.catalogue()), Optional.empty());
+        return new LastKnown(StageIdle.of(amp.sheet(), logs.catalogue()), Optional.empty(), OptionalDouble.empty());
     }
 
     /** Where a run stands, in its worst tube. */

@@ -10,6 +10,7 @@ import static org.mockito.Mockito.when;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpStatus;
@@ -53,7 +54,9 @@ class IronControllerTest {
                         .sheet());
         when(amps.newest(7)).thenReturn(amp);
         when(tubes.catalogue()).thenReturn(CATALOGUE);
-        when(runs.lastKnown(amp)).thenReturn(new LastKnown(StageIdle.of(amp.sheet(), CATALOGUE), Optional.empty()));
+        when(runs.lastKnown(amp))
+                .thenReturn(
+                        new LastKnown(StageIdle.of(amp.sheet(), CATALOGUE), Optional.empty(), OptionalDouble.empty()));
     }
 
     @Test
