@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import yellowrail.core.amp.ScreenSense.Connection;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.root.Root;
 import yellowrail.core.tube.model.PublishedOperation;
 import yellowrail.core.tube.model.TubeModel;
 
@@ -37,6 +38,7 @@ public record OutputStage(
         Optional<OtherSide> otherSide) {
 
     public static final int MOST_PER_SIDE = 4;
+    private static final double VOLT_TOLERANCE = 1e-9;
     /** Where an ultralinear tap is not known, part of the half primary. */
     public static final double USUAL_TAP = 0.43;
 
@@ -197,9 +199,25 @@ public record OutputStage(
         return isPushPull() ? 2 * tubesPerSide : tubesPerSide;
     }
 
-    /** Grid volts at which a tube of the stage idles at a plate current, V, at most 0. */
+    /** Grid volts at which the tubes of the stage idle at a plate current, their mean, V, at most 0. */
     public double gridFor(double plateAmps) {
-        return model.gridForPlate(plateAmps, plateVolts, screenVolts);
+        double upper = model.gridForPlate(plateAmps, plateVolts, screenVolts);
+        return otherSide
+                .map(other -> {
+                    double lower = other.model().gridForPlate(plateAmps, plateVolts, screenVolts) - other.gridOffset();
+                    return Root.between(
+                            grid -> mean(other, grid) - plateAmps,
+                            Math.min(upper, lower),
+                            Math.min(0, Math.max(upper, lower)),
+                            VOLT_TOLERANCE);
+                })
+                .orElse(upper);
+    }
+
+    private double mean(OtherSide other, double grid) {
+        double upper = model.plateCurrent(plateVolts, screenVolts, grid);
+        double lower = other.model().plateCurrent(plateVolts, screenVolts, Math.min(0, grid + other.gridOffset()));
+        return (upper + lower) / 2;
     }
 
     /** Whether the screens hang on the primary, so that their current runs through it. */

@@ -67,6 +67,10 @@ public final class Performance {
         return cycle.peak().drive();
     }
 
+    Signal.Slow slow() {
+        return slow;
+    }
+
     /** Supply at the primary to the cathodes, sagged and shifted, V. */
     public double supplyVolts() {
         return slow.plateSupply();

@@ -5,12 +5,11 @@ import static yellowrail.web.chart.Plot.px;
 import java.util.ArrayList;
 import java.util.List;
 import yellowrail.core.chart.Point;
-import yellowrail.core.iron.Impedance;
 import yellowrail.core.quantity.Figures;
-import yellowrail.core.stage.LoadEllipse;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
+import yellowrail.core.stage.SpeakerDrive;
 import yellowrail.web.chart.Place;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;
@@ -56,12 +55,7 @@ record ChartView(
     record SpeakerLine(String path, String label, Place at) {}
 
     static ChartView of(
-            Performance found,
-            double ratedWatts,
-            List<Impedance> speakers,
-            double nominalOhms,
-            PlateChart.Frame frame,
-            Words words) {
+            Performance found, double ratedWatts, List<SpeakerDrive> speakers, PlateChart.Frame frame, Words words) {
         PlateChart chart = PlateChart.of(found, ratedWatts, frame);
         OutputStage stage = found.stage();
         Plot plot = new Plot(
@@ -93,7 +87,7 @@ record ChartView(
                 plot.place(chart.idle()),
                 plot.place(chart.path().get(chart.path().size() - 1)),
                 chart.classAEnd().map(plot::place).orElse(null),
-                speakerLines(found, plot, speakers, nominalOhms),
+                speakerLines(plot, speakers),
                 plot.across(8, 1),
                 plot.up(7, 1e3),
                 plot,
@@ -127,17 +121,12 @@ record ChartView(
         return curves;
     }
 
-    private static List<SpeakerLine> speakerLines(
-            Performance found, Plot plot, List<Impedance> speakers, double nominalOhms) {
+    private static List<SpeakerLine> speakerLines(Plot plot, List<SpeakerDrive> speakers) {
         return speakers.stream()
-                .map(speaker -> {
-                    List<Point> points =
-                            LoadEllipse.of(found, speaker, nominalOhms).points();
-                    return new SpeakerLine(
-                            plot.line(points),
-                            Figures.fixed(speaker.hertz(), 0) + " Hz, " + Figures.fixed(speaker.ohms(), 1) + " ohm",
-                            plot.place(points.get(0), 0, -6));
-                })
+                .map(driven -> new SpeakerLine(
+                        plot.line(driven.path()),
+                        Figures.fixed(driven.speaker().hertz(), 0) + " Hz",
+                        plot.place(driven.path().get(driven.path().size() / 4), 4, -6)))
                 .toList();
     }
 

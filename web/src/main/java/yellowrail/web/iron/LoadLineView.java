@@ -2,12 +2,14 @@ package yellowrail.web.iron;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import yellowrail.core.iron.Impedance;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.stage.Opinion;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
+import yellowrail.core.stage.SpeakerDrive;
 import yellowrail.core.stage.WorstCase;
 import yellowrail.core.tube.Rating;
 import yellowrail.web.words.Words;
@@ -33,6 +35,8 @@ record LoadLineView(
 
     /** Full drive is clean while it first clips at no less than this part of its power. */
     private static final double CLEAN = 0.9;
+    /** A supply that falls by less is stiff, V. */
+    private static final double LEAST_FALL = 1;
 
     /** A figure; {@code over} if it passes its limit. */
     record Fact(String name, String value, boolean over) {}
@@ -112,6 +116,13 @@ record LoadLineView(
         String limit = words.name(clipping.limit());
         facts.add(new Fact(
                 said(words, "clips-first"), said(words, "clips-at", limit, Figures.fixed(clipping.watts(), 1)), false));
+        double rest = found.idle().plateSupply();
+        if (rest - found.supplyVolts() >= LEAST_FALL) {
+            facts.add(new Fact(
+                    said(words, "supply"),
+                    said(words, "from-to", Figures.fixed(rest, 0) + " V", Figures.fixed(found.supplyVolts(), 0) + " V"),
+                    false));
+        }
         if (found.stage().otherSide().isPresent()) {
             facts.add(new Fact(
                     said(words, "core"),
@@ -121,6 +132,12 @@ record LoadLineView(
                             milliamps(Math.abs(found.idle().coreAmps(found.stage()))),
                             milliamps(Math.abs(found.coreAmps()))),
                     false));
+        }
+        List<SpeakerDrive> driven = new ArrayList<>();
+        for (Impedance speaker : speakers) {
+            Optional<SpeakerDrive> drive = SpeakerDrive.of(found, speaker, nominalOhms);
+            facts.add(speaker(speaker, drive, rating.plateWatts(), words));
+            drive.ifPresent(driven::add);
         }
         String sentence =
                 said(words, "sentence", Figures.fixed(100 * Opinion.POWER, 0), words.say(Opinion.distortion(found)));
@@ -133,7 +150,25 @@ record LoadLineView(
                 harmonics(found),
                 EnergyView.of(found.energy(), words),
                 notes,
-                ChartView.of(found, rating.plateWatts(), speakers, nominalOhms, frame, words));
+                ChartView.of(found, rating.plateWatts(), driven, frame, words));
+    }
+
+    private static Fact speaker(Impedance speaker, Optional<SpeakerDrive> drive, double rated, Words words) {
+        return new Fact(
+                said(
+                        words,
+                        "speaker",
+                        Figures.fixed(speaker.hertz(), 0),
+                        Figures.fixed(speaker.ohms(), 1),
+                        Figures.fixed(speaker.degrees(), 0)),
+                drive.map(driven -> said(
+                                words,
+                                "speaker-driven",
+                                Figures.fixed(driven.watts(), 1),
+                                Figures.fixed(driven.plateWatts(), 1),
+                                Figures.fixed(driven.peakPlateVolts(), 0)))
+                        .orElseGet(() -> said(words, "speaker-not-driven")),
+                drive.filter(driven -> driven.plateWatts() > rated).isPresent());
     }
 
     private static Fact worst(String what, WorstCase.Worst worst, double rated, Words words) {

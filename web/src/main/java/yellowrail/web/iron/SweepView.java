@@ -72,7 +72,7 @@ record SweepView(
         Sweep sweep = Sweep.loads(stage, from, to, COUNT);
         double[] flat = sweep.within(FLAT);
         String says = words.message(
-                stage.isPushPull() ? "page.sweep.loads-says-push-pull" : "page.sweep.loads-says",
+                told(stage),
                 Figures.fixed(100 * FLAT, 0),
                 Figures.fixed(flat[0] / 1000, 1),
                 Figures.fixed(flat[1] / 1000, 1));
@@ -85,6 +85,13 @@ record SweepView(
                 stage.loadOhms(),
                 own,
                 says);
+    }
+
+    private static String told(OutputStage stage) {
+        if (!stage.isPushPull()) {
+            return "page.sweep.loads-says";
+        }
+        return stage.otherSide().isEmpty() ? "page.sweep.loads-says-push-pull" : "page.sweep.loads-says-unlike";
     }
 
     /** Over idles from cold to the rating. */
