@@ -15,10 +15,7 @@ import yellowrail.core.tube.model.TubeModel;
  */
 public final class Netlist {
 
-    private static final String REMARKS = """
-            * Yellow Rail: sine at each grid to the edge of grid current, load as the primary sees it, node out
-            * supplies as full drive leaves them, with what sag the stage was given
-            """;
+    private static final String REMARKS = TextResource.read(Netlist.class, "remarks.cir");
 
     /** The tube as a subcircuit. */
     private static final String PENTODE = TextResource.read(Netlist.class, "tube.cir");

@@ -16,12 +16,10 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.iron.ImpedanceFile;
-import yellowrail.core.iron.RatioMeasurement;
 import yellowrail.core.iron.SmallSignalSpeaker;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Rating;
 import yellowrail.web.bounds.TextUpload;
-import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
 import yellowrail.web.layout.Rail;
@@ -43,11 +41,17 @@ class IronController {
 
     @GetMapping("/amps/{id}/iron")
     ModelAndView page(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        return page(id, typed, new Faults(words));
+    }
+
+    /** The ratio bench alone, while something is read on it. */
+    @GetMapping("/amps/{id}/iron/bench")
+    ModelAndView bench(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        IronService.AmpWithStage amp = iron.unread(id);
         Faults faults = new Faults(words);
-        Optional<RatioMeasurement> test = new RatioForm(typed).read(faults);
-        return page(id, typed, faults)
-                .addObject(
-                        "ratio", test.map(found -> RatioView.of(found, words)).orElse(null));
+        ModelAndView page = new ModelAndView("iron/bench :: bench").addObject("id", id);
+        LeadBench.put(page, amp.amp().sheet(), amp.own().stage().loadOhms(), typed, faults, words);
+        return page;
     }
 
     private ModelAndView page(long id, Map<String, String> typed, Faults faults) {
@@ -63,13 +67,8 @@ class IronController {
                 .addObject("taps", TapsView.of(sheet, amp.own().stage(), rating, words))
                 .addObject("assumed", words.list(amp.own().assumed()))
                 .addObject("unusable", amp.unusable(words))
-                .addObject("other", amp.other() ? sheet.tubeType() : "")
-                .addObject("tapRows", RatioForm.TAPS)
-                .addObject(
-                        "feeds",
-                        List.of(
-                                new Choice("secondary", words.message("page.iron.fed-secondary")),
-                                new Choice("primary", words.message("page.iron.fed-primary"))));
+                .addObject("other", amp.other() ? sheet.tubeType() : "");
+        LeadBench.put(page, sheet, amp.own().stage().loadOhms(), typed, faults, words);
         page.setStatus(faults.any() ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
         return page;
     }

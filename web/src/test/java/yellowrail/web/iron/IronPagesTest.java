@@ -20,6 +20,8 @@ import yellowrail.web.Visitor;
 @ExtendWith(RunningApplication.class)
 class IronPagesTest {
 
+    private static final String READINGS = "P1-P2+67.2%3BB%2B-P1+33.6%3BB%2B-P2+29%3BB%2B-S1+14.4%3B0-8+2.4";
+
     private static String amp;
 
     private final Visitor visitor = new Visitor(RunningApplication.url());
@@ -66,11 +68,7 @@ class IronPagesTest {
 
     @Test
     void aMeasuredRatioIsFoundAndWrittenOnTheSheet() {
-        String page = body(
-                visitor.get(amp
-                        + "/iron?fed=secondary&primary=67.2&tap2=2.40&tapLabel2=8"
-                        + "&half=33.6&otherHalf=29&screenTap=14.4"),
-                200);
+        String page = body(visitor.get(amp + "/iron?readings=" + READINGS), 200);
         assertThat(page)
                 .contains(
                         "<b>28.00</b>",
@@ -78,13 +76,14 @@ class IronPagesTest {
                         "6.27 k",
                         "Screens\u2019 tap at 42.9 % of the half primary",
                         "steps up 28.0 times",
+                        "B+-P2 was read as 29.00 V where the other readings make 33.60 V",
                         "shorted turns in one of them",
                         "Put on the sheet: 6.27 k with 8 ohm");
         assertThat(visitor.post(
                                 amp + "/iron/sheet",
                                 Map.of(
                                         "_csrf",
-                                        visitor.form(amp + "/iron?primary=67.2&tap1=2.4", amp + "/iron/sheet")
+                                        visitor.form(amp + "/iron?readings=" + READINGS, amp + "/iron/sheet")
                                                 .get("_csrf"),
                                         "load",
                                         "6600",
@@ -99,16 +98,22 @@ class IronPagesTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "primaryOhms=240&tapOhms1=0.4 | Resistances alone never yield a ratio",
-                "primary=67.2 | Type the volts of one tap",
-                "tap1=2.4 | Type a number, from 0.001 to 1000 V",
-                "primary=0&tap1=2.4 | is out of range; from 0.001 to 1000 V",
-                "primary=67.2&tap1=-2.4 | is out of range",
-                "primary=lots&tap1=2.4 | lots",
-                "primary=67.2&tap1=2.4&tapLabel1=a+label+that+is+far+too+long | At most 20"
+                "readings=P1-P2+240+ohm%3B0-8+0.4+ohm | Resistances alone never yield a ratio | 200",
+                "readings=P1-P2+67.2 | A ratio takes another | 200",
+                "readings=B%2B-P1+33.6%3B0-8+2.4 | read from plate end to plate end too | 200",
+                "readings=P1-P2+67.2%3BB%2B-P2+67.2%3B0-8+2.4 | may lie on either side | 200",
+                "readings=P1-P2+67.2%3BS1-P2+33.6%3B0-8+2.4 | by its volts it is centre tap | 200",
+                "readings=lots | lots | 422",
+                "readings=P1-P1+3 | Both ends of the meter are on P1 | 422",
+                "readings=P1-P2+-3 | from 0 to 1000 V | 422",
+                "pair=P1&value=3 | is no pair of leads | 422",
+                "pair=P1-P2&value=lots | cannot be read | 422",
+                "sourceAt=8 | is no pair of leads | 422",
+                "source=20&sourceAt=0-8 | the far side would carry | 200",
+                "source=0.5&sourceAt=0-8 | at the far side, before anything is read | 200"
             })
-    void whatATiredPersonTypesOnTheRatioBench(String query, String message) {
-        assertThat(body(visitor.get(amp + "/iron?" + query), 422)).contains(message);
+    void whatATiredPersonTypesOnTheRatioBench(String query, String message, int status) {
+        assertThat(body(visitor.get(amp + "/iron?" + query), status)).contains(message);
     }
 
     @ParameterizedTest
