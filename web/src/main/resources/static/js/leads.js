@@ -45,3 +45,13 @@ document.body.addEventListener("htmx:afterSwap", event => {
     (fault ?? bench().querySelector(".lead")).focus({ preventScroll: true });
   }
 });
+
+// A hook-up is put together of pieces, as it would be typed.
+document.addEventListener("click", event => {
+  const piece = event.target.closest("[data-piece]")?.dataset.piece;
+  if (piece !== undefined) {
+    const field = document.getElementById("cabinet");
+    field.value = piece === "" ? "" : field.value + piece;
+    field.focus();
+  }
+});

@@ -88,7 +88,7 @@ record FittingsForm(
                 plain(read, "heightMm", heightMm, 10, 1000, 1),
                 plain(read, "widthMm", widthMm, 10, 1000, 1),
                 read.number("fittings.gridLeak", gridLeak, Unit.KILOHM, 1, 10_000),
-                read.number("fittings.load", load, Unit.KILOHM, 0.1, 100),
+                read.number("fittings.load", FormReader.load(load), Unit.KILOHM, 0.1, 100),
                 read.number("fittings.biasColdest", biasColdest, Unit.VOLT, -300, 0),
                 read.number("fittings.biasHottest", biasHottest, Unit.VOLT, -300, 0),
                 read.number("fittings.driveVolts", driveVolts, Unit.VOLT, 1, 500),

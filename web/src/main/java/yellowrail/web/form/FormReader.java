@@ -12,6 +12,11 @@ public final class FormReader extends FieldReader {
         this.faults = faults;
     }
 
+    /** A load on tubes without a unit is kilohms, but hundreds and thousands can only be ohms. */
+    public static String load(String typed) {
+        return typed != null && typed.strip().matches("\\d{3,6}([.,]\\d+)?") ? typed.strip() + " ohm" : typed;
+    }
+
     /** @param what key of the message that says what to type */
     public String requiredWords(String field, String text, int longest, String what) {
         String typed = words(field, text, longest);

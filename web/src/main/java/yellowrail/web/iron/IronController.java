@@ -64,7 +64,9 @@ class IronController {
                 .addObject("title", words.say(sheet.told()))
                 .addObject("typed", typed)
                 .addObject("faults", faults)
-                .addObject("taps", TapsView.of(sheet, amp.own().stage(), rating, words))
+                .addObject(
+                        "taps",
+                        TapsView.of(sheet, amp.own().stage(), rating, typed.getOrDefault("cabinet", ""), faults, words))
                 .addObject("assumed", words.list(amp.own().assumed()))
                 .addObject("unusable", amp.unusable(words))
                 .addObject("other", amp.other() ? sheet.tubeType() : "");

@@ -1,5 +1,7 @@
 package yellowrail.web.iron;
 
+import static yellowrail.web.chart.Plot.px;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,7 +14,6 @@ import yellowrail.core.iron.lead.Winding;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.web.chart.Place;
-import yellowrail.web.chart.Plot;
 import yellowrail.web.words.Words;
 
 /**
@@ -23,15 +24,18 @@ import yellowrail.web.words.Words;
  */
 record LeadView(List<Lead> leads, List<String> coils, String core, List<Mark> marks) {
 
-    static final int WIDTH = 760;
-    static final int HEIGHT = 430;
+    static final int WIDTH = 520;
     private static final double TOP = 36;
     private static final double BOTTOM = 336;
-    private static final double PRIMARY = 300;
-    private static final double SECONDARY = 460;
-    private static final double LEAD = 44;
+    private static final double PRIMARY = 200;
+    private static final double SECONDARY = 320;
+    private static final double LEAD = 40;
     private static final double WAITING = 402;
     private static final int BUMPS = 10;
+    /** How far aside a reading and the source are drawn. */
+    private static final double READ = 14;
+
+    private static final double SOURCE = 36;
 
     /**
      * A lead.
@@ -76,12 +80,12 @@ record LeadView(List<Lead> leads, List<String> coils, String core, List<Mark> ma
                 windings ? List.of(coil(PRIMARY, 1), coil(SECONDARY, 0)) : List.of(),
                 "M%s %sV%sM%s %sV%s"
                         .formatted(
-                                Plot.px((PRIMARY + SECONDARY) / 2 - 6),
-                                Plot.px(TOP),
-                                Plot.px(BOTTOM),
-                                Plot.px((PRIMARY + SECONDARY) / 2 + 6),
-                                Plot.px(TOP),
-                                Plot.px(BOTTOM)),
+                                px((PRIMARY + SECONDARY) / 2 - 6),
+                                px(TOP),
+                                px(BOTTOM),
+                                px((PRIMARY + SECONDARY) / 2 + 6),
+                                px(TOP),
+                                px(BOTTOM)),
                 marks);
     }
 
@@ -148,8 +152,8 @@ record LeadView(List<Lead> leads, List<String> coils, String core, List<Mark> ma
                 name,
                 seat.side(),
                 Place.of(seat.x(), seat.y()),
-                away == 0 ? "" : "M0 0h" + Plot.px(away < 0 ? LEAD : -LEAD),
-                Place.of(seat.x() + away, seat.y() + (away == 0 ? -14 : 6)),
+                away == 0 ? "" : "M0 0h" + px(away < 0 ? LEAD : -LEAD),
+                Place.of(seat.x() + away, seat.y() + (away == 0 ? -16 : role.isEmpty() ? 6 : -1)),
                 role,
                 volts,
                 role.isEmpty() ? name : name + ", " + role);
@@ -194,22 +198,28 @@ record LeadView(List<Lead> leads, List<String> coils, String core, List<Mark> ma
         if (from == null || to == null) {
             return Optional.empty();
         }
-        double off = kind.equals("source") ? 22 : 12;
-        double out = from.side().equals("right") ? off : -off;
+        boolean source = kind.equals("source");
+        double toCore = from.side().equals("right") ? -1 : 1;
+        double start = source ? from.x() + toCore * LEAD : from.x();
+        double across = toCore * (source ? SOURCE : READ);
         boolean beside = from.side().equals(to.side()) && !from.side().equals("below");
         String path = beside
-                ? "M%s %sh%sV%sh%s"
-                        .formatted(Plot.px(from.x()), Plot.px(from.y()), Plot.px(-out), Plot.px(to.y()), Plot.px(out))
-                : "M%s %sL%s %s".formatted(Plot.px(from.x()), Plot.px(from.y()), Plot.px(to.x()), Plot.px(to.y()));
+                ? "M%s %sh%sV%sh%s".formatted(px(start), px(from.y()), px(across), px(to.y()), px(-across))
+                : "M%s %sL%s %s".formatted(px(from.x()), px(from.y()), px(to.x()), px(to.y()));
         return Optional.of(new Mark(
-                kind, path, Place.of((from.x() + to.x()) / 2 - (beside ? out : 0), (from.y() + to.y()) / 2 + 6), text));
+                kind,
+                path,
+                Place.of(
+                        beside ? start + across : (from.x() + to.x()) / 2,
+                        (from.y() + to.y()) / 2 + (source ? -READ : 6)),
+                text));
     }
 
     private static String coil(double x, int sweep) {
         double radius = (BOTTOM - TOP) / BUMPS / 2;
-        return "M%s %s".formatted(Plot.px(x), Plot.px(TOP))
+        return "M%s %s".formatted(px(x), px(TOP))
                 + " a %s %s 0 0 %d 0 %s"
-                        .formatted(Plot.px(radius), Plot.px(radius), sweep, Plot.px(2 * radius))
+                        .formatted(px(radius), px(radius), sweep, px(2 * radius))
                         .repeat(BUMPS);
     }
 }

@@ -103,7 +103,8 @@ record LoadLineForm(Map<String, String> fields) {
                 ? read.required("tap", of("tap"), Unit.PERCENT, 1, 99)
                 : OutputStage.USUAL_TAP;
         double idle = read.required("idle", of("idle"), Unit.MILLIAMP, 0.1, 2000);
-        double load = read.required("load", of("load"), Unit.KILOHM, LEAST_LOAD / KILO, MOST_LOAD / KILO);
+        double load =
+                read.required("load", FormReader.load(of("load")), Unit.KILOHM, LEAST_LOAD / KILO, MOST_LOAD / KILO);
         double copper = read.required("copper", of("copper"), Unit.OHM, 0, 5000);
         double sag = read.required("sag", of("sag"), Unit.OHM, 0, 10_000);
         double screenSag = read.required("screenSag", of("screenSag"), Unit.OHM, 0, 100_000);

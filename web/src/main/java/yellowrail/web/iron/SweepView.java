@@ -18,6 +18,7 @@ import yellowrail.web.words.Words;
  * A sweep in SVG coordinates: power up from the left, distortion and its second and third harmonic from the right.
  *
  * @param here the line where the stage stands now
+ * @param band the loads that are safe; blank where that is not asked
  * @param marks the builder\u2019s own loads
  * @param says what to read off it
  */
@@ -33,6 +34,7 @@ record SweepView(
         List<Tick> percent,
         Plot frame,
         String here,
+        String band,
         List<Mark> marks,
         String says) {
 
@@ -47,7 +49,7 @@ record SweepView(
     }
 
     /** A load of the builder\u2019s on the sweep; its name stands beside its line, on the side with room. */
-    record Mark(String path, String label, Place at, String anchor) {}
+    record Mark(String path, String label, Place at, String anchor, Place dot) {}
 
     /** A load by its name. */
     record Named(String label, double ohms) {}
@@ -92,6 +94,49 @@ record SweepView(
             return "page.sweep.loads-says";
         }
         return stage.otherSide().isEmpty() ? "page.sweep.loads-says-push-pull" : "page.sweep.loads-says-unlike";
+    }
+
+    /** Over loads, with what is safe: from half to twice the nominal one. */
+    static SweepView taps(OutputStage stage, double nominal, List<Named> taps, Words words) {
+        SweepView loads = loads(stage.withLoad(nominal), taps, words);
+        double from = Math.max(loads.frame.fromX(), nominal / 2);
+        double to = Math.min(loads.frame.toX(), nominal * 2);
+        String left = Plot.px(loads.frame.x(from));
+        String band = "M%s %sH%sV%sH%sZ"
+                .formatted(
+                        left,
+                        Plot.px(loads.frame.top()),
+                        Plot.px(loads.frame.x(to)),
+                        Plot.px(loads.frame.height() - loads.frame.bottom()),
+                        left);
+        return new SweepView(
+                loads.title,
+                loads.unit,
+                loads.power,
+                loads.distortion,
+                loads.second,
+                loads.third,
+                loads.across,
+                loads.watts,
+                loads.percent,
+                loads.frame,
+                loads.here,
+                band,
+                loads.marks,
+                words.message("page.taps.picture"));
+    }
+
+    /** Power at a load between two that were computed. */
+    private static double watts(List<Sweep.Point> points, double ohms) {
+        for (int i = 1; i < points.size(); i++) {
+            Sweep.Point before = points.get(i - 1);
+            Sweep.Point after = points.get(i);
+            if (ohms <= after.at()) {
+                double part = (ohms - before.at()) / (after.at() - before.at());
+                return before.watts() + part * (after.watts() - before.watts());
+            }
+        }
+        return points.get(points.size() - 1).watts();
     }
 
     /** Over idles from cold to the rating. */
@@ -154,7 +199,8 @@ record SweepView(
                         power.upright(mark.ohms()),
                         mark.label(),
                         Place.of(left ? x - 3 : x + 3, 30 + 15 * (i % 4)),
-                        left ? "end" : "start"));
+                        left ? "end" : "start",
+                        power.place(new Point(mark.ohms(), watts(points, mark.ohms())))));
             }
         }
         return new SweepView(
@@ -169,6 +215,7 @@ record SweepView(
                 ratio.up(5, 100),
                 power,
                 power.upright(here),
+                "",
                 shown,
                 says);
     }
