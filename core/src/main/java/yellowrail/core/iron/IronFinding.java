@@ -56,6 +56,49 @@ public sealed interface IronFinding extends Finding {
 
     record SourceSags(@In(Unit.PERCENT) double part) implements IronFinding {}
 
+    // Two windings
+
+    record InPhase(@In(value = Unit.VOLT, decimals = 2) double difference) implements IronFinding {}
+
+    record OutOfPhase(@In(value = Unit.VOLT, decimals = 2) double sum) implements IronFinding {}
+
+    record NeitherSumNorDifference(
+            @In(value = Unit.VOLT, decimals = 2) double difference,
+            @In(value = Unit.VOLT, decimals = 2) double sum) implements IronFinding {}
+
+    /** One of the windings has so little that sum and difference cannot be told apart. */
+    record PhaseNotTold(
+            @In(value = Unit.VOLT, decimals = 2) double difference,
+            @In(value = Unit.VOLT, decimals = 2) double sum) implements IronFinding {}
+
+    // Inductance
+
+    record PrimaryInductance(
+            @In(decimals = 1) double henries,
+            @In(decimals = 1) double plusMinus,
+            @In(decimals = 0) double hertz,
+            @In(value = Unit.KILOHM, decimals = 1) double load)
+            implements IronFinding {}
+
+    record LeakageInductance(
+            @In(decimals = 1) double millihenries,
+            @In(decimals = 1) double plusMinus,
+            @In(decimals = 0) double kilohertz,
+            @In(value = Unit.KILOHM, decimals = 1) double load)
+            implements IronFinding {}
+
+    /** The winding takes nearly all or nearly none of the volts. */
+    record AnotherResistor(
+            @In(value = Unit.OHM, decimals = 0) double ohms) implements IronFinding {}
+
+    /** Tubes for which a load is a published one. */
+    record WorksFor(
+            String type,
+            @In(value = Unit.KILOHM, decimals = 1) double load,
+            @In(value = Unit.VOLT, decimals = 0) double plates,
+            @In(value = Unit.WATT, decimals = 0) double watts)
+            implements IronFinding {}
+
     /** Fed from a secondary: with how little the primary becomes dangerous. */
     record StepsUp(
             @In(decimals = 1) double turns,

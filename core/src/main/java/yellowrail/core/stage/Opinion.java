@@ -18,6 +18,9 @@ public final class Opinion {
 
     public static final double MOST_DISTORTION = 3;
 
+    /** Of a side's current: a toroid stands about as much, an EI core five to ten percent. */
+    private static final double CORE = 0.02;
+
     private static final double CUT_OFF = 0.001;
     private static final double HARDLY_ANY = 0.005;
     private static final double SMALL = 0.03;
@@ -61,6 +64,13 @@ public final class Opinion {
                 notes.add(new StageFinding.CathodesOverLimit(each, amps));
             }
         });
+        if (found.stage().otherSide().isPresent()) {
+            double side = found.idle().allPlateAmps() / 2;
+            double left = Math.abs(found.idle().coreAmps(found.stage()));
+            if (left > CORE * side) {
+                notes.add(new StageFinding.CoreUnbalanced(left, left / side));
+            }
+        }
         notes.add(
                 known.model().isTriode()
                         ? new StageFinding.TriodeFromTheTypeAlone(POWER, PLATES, LEAST_DISTORTION, MOST_DISTORTION)

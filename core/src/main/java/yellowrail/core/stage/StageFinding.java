@@ -59,6 +59,11 @@ public sealed interface StageFinding extends Finding {
             WorstCase.Wave wave)
             implements StageFinding {}
 
+    /** DC left in the core: of a side's plate current so much. */
+    record CoreUnbalanced(
+            @In(value = Unit.MILLIAMP, decimals = 0) double amps,
+            @In(value = Unit.PERCENT, decimals = 0) double ratio) implements StageFinding {}
+
     record CathodesOverLimit(
             @In(Unit.MILLIAMP) double each,
             @In(value = Unit.MILLIAMP, given = true) double limit) implements StageFinding {}

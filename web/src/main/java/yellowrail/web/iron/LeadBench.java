@@ -35,10 +35,12 @@ final class LeadBench {
         form.source()
                 .ifPresent(pair -> farSide(pair, form, leads, map, loadOhms).ifPresent(says::add));
         says.addAll(map.says());
+        List<Finding> more = WindingForm.say(asked, loadOhms, faults);
         page.addObject("bench", form.typed())
                 .addObject("faults", faults)
                 .addObject("drawing", LeadView.of(form, leads, map, words))
                 .addObject("leadsSay", words.say(says))
+                .addObject("windingsSay", words.say(more))
                 .addObject(
                         "knowns",
                         List.of(
@@ -48,7 +50,7 @@ final class LeadBench {
                         "ratio",
                         map.ratio()
                                 .filter(found -> !faults.any())
-                                .map(found -> RatioView.of(found, words))
+                                .map(found -> RatioView.of(found, leads.pushPull(), words))
                                 .orElse(null));
     }
 
@@ -62,7 +64,7 @@ final class LeadBench {
             return Optional.empty();
         }
         double turns = map.ratio()
-                .map(LeadBench::turns)
+                .map(found -> turns(found, source))
                 .orElseGet(() ->
                         tap(source).map(ohms -> Math.sqrt(loadOhms / ohms)).orElse(MOST_TURNS));
         double volts = form.sourceVolts().getAsDouble();
@@ -72,9 +74,14 @@ final class LeadBench {
                         : new LeadFinding.FarSide(volts, volts * turns));
     }
 
-    /** Of the smallest tap, which steps up most. */
-    private static double turns(RatioMeasurement ratio) {
-        return ratio.found().get(0).turns();
+    /** Of the tap the source is on; of the smallest, which steps up most, where that is none. */
+    private static double turns(RatioMeasurement ratio, LeadReading.Pair source) {
+        return ratio.found().stream()
+                .filter(found -> List.of(source.one(), source.other())
+                        .contains(found.tap().label()))
+                .findFirst()
+                .orElse(ratio.found().get(0))
+                .turns();
     }
 
     private static Optional<Double> tap(LeadReading.Pair source) {

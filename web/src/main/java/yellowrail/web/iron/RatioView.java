@@ -3,12 +3,20 @@ package yellowrail.web.iron;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import yellowrail.core.iron.IronFinding;
 import yellowrail.core.iron.RatioMeasurement;
+import yellowrail.core.iron.WorkingLoad;
 import yellowrail.core.quantity.Figures;
 import yellowrail.web.words.Words;
 
 /** What the ratio bench found, as it is shown. */
-record RatioView(List<Row> rows, String sets, List<Offer> offers, List<String> facts, List<String> doubts) {
+record RatioView(
+        List<Row> rows,
+        String sets,
+        List<Offer> offers,
+        List<String> worksFor,
+        List<String> facts,
+        List<String> doubts) {
 
     /** A tap: its ratio, and the load with each usual speaker on it. */
     record Row(String tap, String volts, String turns, String impedance, List<String> loads, String loss) {}
@@ -16,7 +24,7 @@ record RatioView(List<Row> rows, String sets, List<Offer> offers, List<String> f
     /** Something to write on the sheet: a load and the taps it goes with. */
     record Offer(String words, String loadOhms, String taps) {}
 
-    static RatioView of(RatioMeasurement test, Words words) {
+    static RatioView of(RatioMeasurement test, boolean pushPull, Words words) {
         List<Row> rows = test.found().stream()
                 .map(found -> new Row(
                         found.tap().label(),
@@ -46,6 +54,9 @@ record RatioView(List<Row> rows, String sets, List<Offer> offers, List<String> f
                 rows,
                 sets(test, words),
                 test.tapSets().stream().map(set -> offer(set, words)).toList(),
+                test.tapSets().stream()
+                        .map(set -> worksFor(set.primaryOhms(), pushPull, words))
+                        .toList(),
                 facts,
                 words.say(test.doubts()));
     }
@@ -55,6 +66,16 @@ record RatioView(List<Row> rows, String sets, List<Offer> offers, List<String> f
                 .map(set -> words.say(set.says()))
                 .collect(Collectors.joining(words.message("page.ratio.or")));
         return sets.isEmpty() ? "" : words.message("page.ratio.they-fit", sets);
+    }
+
+    private static String worksFor(double ohms, boolean pushPull, Words words) {
+        List<IronFinding> tubes = WorkingLoad.near(ohms, pushPull).stream()
+                .<IronFinding>map(
+                        each -> new IronFinding.WorksFor(each.type(), each.loadOhms(), each.plateVolts(), each.watts()))
+                .toList();
+        return tubes.isEmpty()
+                ? words.message("page.ratio.works-for-none", kilohms(ohms))
+                : words.message("page.ratio.works-for", kilohms(ohms), words.list(tubes));
     }
 
     private static Offer offer(RatioMeasurement.TapSet set, Words words) {
