@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Topology;
+import yellowrail.core.finding.Finding;
 import yellowrail.core.tube.RectifierType;
 import yellowrail.core.tube.TubeType;
 
@@ -89,7 +90,7 @@ final class SupplyQuestions {
     }
 
     /** What the stage will draw against every rating it passes through. */
-    Line railCurrent() {
+    Line railCurrent(CurrentPath path) {
         if (amp.plateVolts().isEmpty()) {
             return Line.of(SwapQuestion.RAIL_CURRENT, Outcome.UNKNOWN, new SwapFinding.ReadPlatesFirst())
                     .from(new SwapFinding.NothingRead());
@@ -117,12 +118,36 @@ final class SupplyQuestions {
             case UNKNOWN -> new CurrentFinding.RailRatingsUnknown(total);
             case HOLDS, CHANGE -> new CurrentFinding.RailWithin(total, holds);
         };
-        return Line.of(SwapQuestion.RAIL_CURRENT, outcome, says)
+        List<Finding> all = new ArrayList<>(List.of(says));
+        if (outcome != Outcome.STOP) {
+            driven(path).ifPresent(all::add);
+        }
+        return Line.of(SwapQuestion.RAIL_CURRENT, outcome, all.toArray(Finding[]::new))
                 .by(new CurrentFinding.RailSum(amp.tubes(), each, amp.restOfRail(), total))
                 .from(
                         rectifier.filter(type -> !type.sure()).isPresent()
                                 ? new CurrentFinding.RailSourceToVerify()
                                 : new CurrentFinding.RailSource());
+    }
+
+    /** What only full drive is too much for. */
+    private static Optional<Finding> driven(CurrentPath path) {
+        List<CurrentFinding> over = new ArrayList<>();
+        double amps = 0;
+        for (CurrentPath.Stop stop : path.stops()) {
+            boolean onRail = stop.part().compareTo(CurrentPath.Part.CHOKE) <= 0;
+            if (onRail && stop.isOverDriven()) {
+                double rated = stop.rated().getAsDouble();
+                amps = stop.driven().getAsDouble();
+                over.add(
+                        switch (stop.part()) {
+                            case WINDING -> new CurrentFinding.Transformer(rated);
+                            case CHOKE -> new CurrentFinding.Choke(rated);
+                            default -> new CurrentFinding.Rectifier(rated);
+                        });
+            }
+        }
+        return over.isEmpty() ? Optional.empty() : Optional.of(new CurrentFinding.RailDriven(amps, over));
     }
 
     private static void hold(

@@ -40,12 +40,17 @@ public final class SwapCheck {
                 limits.dissipation(),
                 bias.gridVolts()));
         bias.cathodeResistor().ifPresent(lines::add);
-        lines.addAll(List.of(bias.gridLeak(), bias.drive(), fit.load(), supply.railCurrent()));
+        lines.addAll(List.of(bias.gridLeak(), bias.drive(), fit.load(), supply.railCurrent(path(wants))));
         supply.outputCurrent().ifPresent(lines::add);
         lines.add(fit.bulb());
         fit.familySwitch().ifPresent(lines::add);
         lines.add(new PowerQuestion(amp, stage, in, wants).answer());
         return new SwapReport(in.name(), wants.name(), amp.bias() == BiasKind.FIXED_ADJUSTABLE, lines);
+    }
+
+    /** Where the current goes, and what another type asks on the way. */
+    public CurrentPath path(TubeType wants) {
+        return CurrentPath.of(amp, in, wants, stage);
     }
 
     /** Every type of a catalogue: those that fit first, then those that too little is known of. */

@@ -112,6 +112,12 @@ class SwapController {
                                 .map(found -> SwapView.of(found, words))
                                 .orElse(null))
                 .addObject(
+                        "path",
+                        type.map(check::path)
+                                .map(found ->
+                                        PathView.of(found, in.name(), type.get().name(), words))
+                                .orElse(null))
+                .addObject(
                         "rectifierReport",
                         changed.map(found -> SwapView.of(found, words)).orElse(null))
                 .addObject(
