@@ -77,6 +77,8 @@ public sealed interface BiasFinding extends Finding {
     record ResistorNearEnough(
             @In(value = Unit.OHM, given = true) double ohms, BiasFinding part) implements BiasFinding {}
 
+    record ResistorStays(@In(value = Unit.OHM, given = true) double ohms) implements BiasFinding {}
+
     record ResistorTo(BiasFinding part) implements BiasFinding {}
 
     record ResistorFromTo(

@@ -117,8 +117,12 @@ final class BiasQuestions {
         return all.toArray(Finding[]::new);
     }
 
-    /** With cathode bias: the resistor that brings the new tube to its aim. */
-    Optional<Line> cathodeResistor() {
+    /**
+     * With cathode bias: the resistor that brings the new tube to its aim.
+     *
+     * @param leave whether the amp cannot stand that
+     */
+    Optional<Line> cathodeResistor(boolean leave) {
         if (!amp.bias().isCathode()) {
             return Optional.empty();
         }
@@ -127,6 +131,13 @@ final class BiasQuestions {
             return Optional.of(
                     Line.of(SwapQuestion.CATHODE_RESISTOR, Outcome.UNKNOWN, new BiasFinding.NothingToComputeResistor())
                             .from(source()));
+        }
+        if (leave && amp.cathodeOhms().isPresent()) {
+            return Optional.of(Line.of(
+                            SwapQuestion.CATHODE_RESISTOR,
+                            Outcome.HOLDS,
+                            new BiasFinding.ResistorStays(amp.cathodeOhms().getAsDouble()))
+                    .from(source()));
         }
         double volts = -needed.getAsDouble();
         double each = amp.aim(wants, amp.plateVolts().getAsDouble());

@@ -112,6 +112,9 @@ public sealed interface CurrentFinding extends Finding {
     /** At full drive, where it holds at idle. */
     record RailDriven(@In(Unit.MILLIAMP) double amps, List<CurrentFinding> over) implements CurrentFinding {}
 
+    /** With a resistor for its own figures. */
+    record RailSetForItself(@In(Unit.MILLIAMP) double amps, List<CurrentFinding> over) implements CurrentFinding {}
+
     record RailTooMuch(@In(Unit.MILLIAMP) double amps, List<CurrentFinding> over) implements CurrentFinding {}
 
     record RailWithin(@In(Unit.MILLIAMP) double amps, List<CurrentFinding> parts) implements CurrentFinding {}
@@ -131,6 +134,13 @@ public sealed interface CurrentFinding extends Finding {
     record OutputOfRated(
             @In(Unit.MILLIAMP) double amps,
             @In(value = Unit.MILLIAMP, given = true) double rated) implements CurrentFinding {}
+
+    /** As {@link OutputOfRated}, where a resistor for the tube's own figures would be too much. */
+    record OutputAsItStands(
+            @In(Unit.MILLIAMP) double amps,
+            @In(value = Unit.MILLIAMP, given = true) double rated,
+            @In(Unit.MILLIAMP) double own)
+            implements CurrentFinding {}
 
     record OutputRatingUnknown() implements CurrentFinding {}
 

@@ -47,6 +47,11 @@ public record CurrentPath(List<Stop> stops) {
                     : OptionalDouble.empty();
         }
 
+        /** Whether all of the rail runs through it. */
+        boolean isOnRail() {
+            return part.compareTo(Part.CHOKE) <= 0;
+        }
+
         public boolean isOver() {
             return asked().orElse(0) > 1;
         }
@@ -66,6 +71,15 @@ public record CurrentPath(List<Stop> stops) {
         return stops.stream()
                 .filter(stop -> stop.asked().isPresent())
                 .max(Comparator.comparingDouble(stop -> stop.asked().getAsDouble()));
+    }
+
+    /** What each of the other tubes draws at rest, A. */
+    OptionalDouble each() {
+        return stops.stream()
+                .filter(stop -> stop.part() == Part.TUBE)
+                .map(Stop::then)
+                .findFirst()
+                .orElseThrow();
     }
 
     static CurrentPath of(SwapAmp amp, TubeType in, TubeType wants, StageInAmp stage) {
@@ -127,10 +141,7 @@ public record CurrentPath(List<Stop> stops) {
     }
 
     private static OptionalDouble rail(SwapAmp amp, OptionalDouble each) {
-        return each.isPresent()
-                ? OptionalDouble.of(
-                        amp.tubes() * each.getAsDouble() + amp.otherAmps().orElse(0))
-                : each;
+        return each.isPresent() ? OptionalDouble.of(amp.railWith(each.getAsDouble())) : each;
     }
 
     private static OptionalDouble times(OptionalDouble value, double factor) {

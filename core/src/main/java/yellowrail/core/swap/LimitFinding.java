@@ -56,6 +56,14 @@ public sealed interface LimitFinding extends Finding {
     record AtPresentGrid(
             @In(Unit.VOLT) double grid, @In(Unit.MILLIAMP) double each) implements LimitFinding {}
 
+    /** Colder than usual, since what it passes through stands no more. */
+    record StandsAndStays(
+            LimitFinding what,
+            @In(Unit.WATT) double watts,
+            @In(Unit.PERCENT) double ratio,
+            @In(value = Unit.WATT, given = true) double rating)
+            implements LimitFinding {}
+
     record WithPresentResistor(
             @In(value = Unit.OHM, given = true) double ohms,
             @In(Unit.MILLIAMP) double each) implements LimitFinding {}

@@ -66,8 +66,12 @@ final class LimitQuestions {
                 .from(source);
     }
 
-    /** What the present setting would make of the new tube, and what to set instead. */
-    Line dissipation() {
+    /**
+     * What the present setting would make of the new tube, and what to set instead.
+     *
+     * @param leave whether the amp cannot stand what it would be set to
+     */
+    Line dissipation(boolean leave) {
         List<Finding> source =
                 new ArrayList<>(List.of(new LimitFinding.WattsSource(rating.provenance(), wants.name())));
         if (amp.plateVolts().isEmpty()) {
@@ -92,11 +96,13 @@ final class LimitQuestions {
         stands.ifPresent(drawn -> source.add(new LimitFinding.CurrentByModel()));
         return Line.of(
                         SwapQuestion.IDLE_DISSIPATION,
-                        inWindow ? Outcome.HOLDS : Outcome.CHANGE,
-                        inWindow
-                                ? new LimitFinding.StandsInWindow(what, watts, ratio, rating.plateWatts())
-                                : new LimitFinding.StandsToBeSet(
-                                        what, watts, ratio, rating.plateWatts(), aim, window.aim()))
+                        inWindow || leave ? Outcome.HOLDS : Outcome.CHANGE,
+                        leave
+                                ? new LimitFinding.StandsAndStays(what, watts, ratio, rating.plateWatts())
+                                : inWindow
+                                        ? new LimitFinding.StandsInWindow(what, watts, ratio, rating.plateWatts())
+                                        : new LimitFinding.StandsToBeSet(
+                                                what, watts, ratio, rating.plateWatts(), aim, window.aim()))
                 .by(new LimitFinding.WattsArithmetic(
                         plate, amps.getAsDouble(), wants.screenShare(), watts, window.low(), window.high()))
                 .from(source.toArray(Finding[]::new));

@@ -9,16 +9,20 @@ public sealed interface StandsFinding extends Finding {
 
     record Draws(
             String wants,
-            @In(Unit.MILLIAMP) double amps,
+            @In(value = Unit.MILLIAMP, decimals = 0) double amps,
             @In(value = Unit.MILLIAMP, decimals = 0) double plusMinus,
-            @In(Unit.WATT) double watts,
+            @In(value = Unit.WATT, decimals = 0) double watts,
             @In(value = Unit.PERCENT, decimals = 0) double ratio)
             implements StandsFinding {}
 
     /** Within what models and tubes of one type scatter. */
-    record NearlyTheSame(String in, @In(Unit.MILLIAMP) double amps) implements StandsFinding {}
+    record NearlyTheSame(
+            String in,
+            @In(value = Unit.MILLIAMP, decimals = 0) double amps) implements StandsFinding {}
 
-    record InsteadOf(String in, @In(Unit.MILLIAMP) double amps) implements StandsFinding {}
+    record InsteadOf(
+            String in,
+            @In(value = Unit.MILLIAMP, decimals = 0) double amps) implements StandsFinding {}
 
     record OverItsRating() implements StandsFinding {}
 

@@ -90,13 +90,14 @@ final class SupplyQuestions {
     }
 
     /** What the stage will draw against every rating it passes through. */
-    Line railCurrent(CurrentPath path) {
+    Line railCurrent(CurrentPath path, OwnFigures own) {
         if (amp.plateVolts().isEmpty()) {
             return Line.of(SwapQuestion.RAIL_CURRENT, Outcome.UNKNOWN, new SwapFinding.ReadPlatesFirst())
                     .from(new SwapFinding.NothingRead());
         }
-        double each = amp.aim(wants, amp.plateVolts().getAsDouble());
-        double total = amp.tubes() * each + amp.otherAmps().orElse(0);
+        double each =
+                path.each().orElseGet(() -> amp.aim(wants, amp.plateVolts().getAsDouble()));
+        double total = amp.railWith(each);
         List<CurrentFinding> over = new ArrayList<>();
         List<CurrentFinding> holds = new ArrayList<>();
         hold(CurrentFinding.Transformer::new, amp.fittings().transformerAmps(), total, over, holds);
@@ -121,6 +122,11 @@ final class SupplyQuestions {
         List<Finding> all = new ArrayList<>(List.of(says));
         if (outcome != Outcome.STOP) {
             driven(path).ifPresent(all::add);
+            if (!own.rail().isEmpty()) {
+                all.add(new CurrentFinding.RailSetForItself(
+                        amp.railWith(own.each()),
+                        own.rail().stream().map(SupplyQuestions::part).toList()));
+            }
         }
         return Line.of(SwapQuestion.RAIL_CURRENT, outcome, all.toArray(Finding[]::new))
                 .by(new CurrentFinding.RailSum(amp.tubes(), each, amp.restOfRail(), total))
@@ -132,22 +138,23 @@ final class SupplyQuestions {
 
     /** What only full drive is too much for. */
     private static Optional<Finding> driven(CurrentPath path) {
-        List<CurrentFinding> over = new ArrayList<>();
-        double amps = 0;
-        for (CurrentPath.Stop stop : path.stops()) {
-            boolean onRail = stop.part().compareTo(CurrentPath.Part.CHOKE) <= 0;
-            if (onRail && stop.isOverDriven()) {
-                double rated = stop.rated().getAsDouble();
-                amps = stop.driven().getAsDouble();
-                over.add(
-                        switch (stop.part()) {
-                            case WINDING -> new CurrentFinding.Transformer(rated);
-                            case CHOKE -> new CurrentFinding.Choke(rated);
-                            default -> new CurrentFinding.Rectifier(rated);
-                        });
-            }
-        }
-        return over.isEmpty() ? Optional.empty() : Optional.of(new CurrentFinding.RailDriven(amps, over));
+        List<CurrentPath.Stop> over = path.stops().stream()
+                .filter(stop -> stop.isOnRail() && stop.isOverDriven())
+                .toList();
+        return over.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new CurrentFinding.RailDriven(
+                        over.get(0).driven().getAsDouble(),
+                        over.stream().map(SupplyQuestions::part).toList()));
+    }
+
+    private static CurrentFinding part(CurrentPath.Stop stop) {
+        double rated = stop.rated().getAsDouble();
+        return switch (stop.part()) {
+            case WINDING -> new CurrentFinding.Transformer(rated);
+            case CHOKE -> new CurrentFinding.Choke(rated);
+            default -> new CurrentFinding.Rectifier(rated);
+        };
     }
 
     private static void hold(
@@ -160,7 +167,7 @@ final class SupplyQuestions {
     }
 
     /** Single-ended, the primary carries the tubes' DC. */
-    Optional<Line> outputCurrent() {
+    Optional<Line> outputCurrent(CurrentPath path, OwnFigures own) {
         if (amp.topology() != Topology.SINGLE_ENDED) {
             return Optional.empty();
         }
@@ -173,12 +180,17 @@ final class SupplyQuestions {
                                     : new CurrentFinding.OutputRatingUnknown())
                     .from(new SwapFinding.AmpSheetSource()));
         }
-        double plate = amp.tubesPerSide() * amp.aim(wants, amp.plateVolts().getAsDouble()) * (1 - wants.screenShare());
+        double each =
+                path.each().orElseGet(() -> amp.aim(wants, amp.plateVolts().getAsDouble()));
+        double plate = amp.tubesPerSide() * each * (1 - wants.screenShare());
         double rated = amp.fittings().outputAmps().getAsDouble();
         return Optional.of(Line.of(
                         SwapQuestion.OUTPUT_CURRENT,
                         plate > rated ? Outcome.STOP : Outcome.HOLDS,
-                        new CurrentFinding.OutputOfRated(plate, rated))
+                        own.output()
+                                ? new CurrentFinding.OutputAsItStands(
+                                        plate, rated, amp.tubesPerSide() * own.each() * (1 - wants.screenShare()))
+                                : new CurrentFinding.OutputOfRated(plate, rated))
                 .by(new CurrentFinding.PlateCurrents(amp.tubesPerSide()))
                 .from(new SwapFinding.AmpSheetSource()));
     }

@@ -164,6 +164,11 @@ public record SwapAmp(
         return testPoint.map(point -> point.shown(amps)).orElseGet(() -> new SwapFinding.Each(amps));
     }
 
+    /** All of the rail's current with a cathode current of each tube, A. */
+    double railWith(double each) {
+        return tubes * each + otherAmps.orElse(0);
+    }
+
     /** Tubes on one end of an output transformer. */
     int tubesPerSide() {
         int perChannel = tubes / Math.max(1, channels);

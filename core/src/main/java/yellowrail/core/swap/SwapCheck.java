@@ -29,6 +29,8 @@ public final class SwapCheck {
         LimitQuestions limits = new LimitQuestions(amp, wants);
         BiasQuestions bias = new BiasQuestions(amp, in, wants);
         FitQuestions fit = new FitQuestions(amp, in, wants);
+        CurrentPath path = path(wants);
+        OwnFigures own = OwnFigures.of(amp, wants, path);
         List<Line> lines = new ArrayList<>(List.of(
                 new StandsQuestion(amp, stage, in, wants).answer(),
                 new PinQuestions(in, wants, amp.fittings()).base(),
@@ -37,11 +39,11 @@ public final class SwapCheck {
                 limits.plate(),
                 limits.screen(),
                 limits.cathodeCurrent(),
-                limits.dissipation(),
+                limits.dissipation(own.areTooMuch()),
                 bias.gridVolts()));
-        bias.cathodeResistor().ifPresent(lines::add);
-        lines.addAll(List.of(bias.gridLeak(), bias.drive(), fit.load(), supply.railCurrent(path(wants))));
-        supply.outputCurrent().ifPresent(lines::add);
+        bias.cathodeResistor(own.areTooMuch()).ifPresent(lines::add);
+        lines.addAll(List.of(bias.gridLeak(), bias.drive(), fit.load(), supply.railCurrent(path, own)));
+        supply.outputCurrent(path, own).ifPresent(lines::add);
         lines.add(fit.bulb());
         fit.familySwitch().ifPresent(lines::add);
         lines.add(new PowerQuestion(amp, stage, in, wants).answer());

@@ -34,7 +34,7 @@ class CurrentPathTest {
                 OptionalDouble.empty(),
                 Target.customary(bias, topology),
                 Fittings.UNKNOWN
-                        .withTransformer(OptionalDouble.of(0.15))
+                        .withTransformer(OptionalDouble.of(topology == Topology.PUSH_PULL ? 0.15 : 0.12))
                         .withRectifier("GZ34")
                         .with(OptionalDouble.of(5000), Fittings.UNKNOWN.iron()));
     }
@@ -88,5 +88,24 @@ class CurrentPathTest {
         double then = stop(path, Part.TUBE).then().getAsDouble();
         assertThat(resistor.then().getAsDouble()).isCloseTo(then * then * 500, within(1e-12));
         assertThat(resistor.rated().getAsDouble()).isEqualTo(5);
+    }
+
+    /** What the iron cannot carry is not advised: the resistor stays, and the tube idles cold. */
+    @Test
+    void aLimitOfTheIronOutranksTheUsualIdle() {
+        SwapAmp amp = amp(BiasKind.CATHODE_EACH, Topology.SINGLE_ENDED, 0.08, OptionalDouble.of(510));
+        SwapReport report = new SwapCheck(amp, Amps.type("KT88")).of(Amps.type("KT120"));
+        assertThat(amp.railWith(amp.aim(Amps.type("KT120"), 400)))
+                .as("set for itself it is too much for 120 mA")
+                .isGreaterThan(0.12);
+        assertThat(report.questions(Outcome.CHANGE))
+                .doesNotContain(SwapQuestion.CATHODE_RESISTOR, SwapQuestion.IDLE_DISSIPATION);
+        assertThat(report.questions(Outcome.STOP)).isEmpty();
+        assertThat(report.lines().stream().flatMap(line -> line.says().stream()))
+                .extracting("class")
+                .contains(
+                        BiasFinding.ResistorStays.class,
+                        LimitFinding.StandsAndStays.class,
+                        CurrentFinding.RailSetForItself.class);
     }
 }

@@ -33,7 +33,8 @@ record PathView(String told, List<Part> parts, String rail) {
      * @param then of the other tube
      * @param driven a line where full drive stands
      * @param rated what it is rated for
-     * @param says figures in words
+     * @param says at rest, now and then
+     * @param drives at full drive
      */
     record Part(
             String kind,
@@ -45,7 +46,14 @@ record PathView(String told, List<Part> parts, String rail) {
             String then,
             String driven,
             String rated,
-            String says) {}
+            String says,
+            String drives) {
+
+        /** All of it in words. */
+        public String told() {
+            return "%s, %s: %s, %s".formatted(name, rated, says, drives);
+        }
+    }
 
     static PathView of(CurrentPath path, String in, String wants, Words words) {
         List<Part> parts = new ArrayList<>();
@@ -82,11 +90,8 @@ record PathView(String told, List<Part> parts, String rail) {
                         ? figure(stop.unit(), stop.rated())
                         : words.message(
                                 stop.part() == CurrentPath.Part.OUTPUT ? "page.path.not-rated" : "page.path.not-known"),
-                words.message(
-                        "page.path.now-then",
-                        figure(stop.unit(), stop.now()),
-                        figure(stop.unit(), stop.then()),
-                        figure(stop.unit(), stop.driven())));
+                words.message("page.path.now-then", figure(stop.unit(), stop.now()), figure(stop.unit(), stop.then())),
+                words.message("page.path.driven", figure(stop.unit(), stop.driven())));
     }
 
     private static OptionalDouble over(OptionalDouble value, OptionalDouble rated) {
