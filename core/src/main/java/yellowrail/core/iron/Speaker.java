@@ -1,5 +1,6 @@
 package yellowrail.core.iron;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -35,6 +36,22 @@ public interface Speaker {
                 .filter(each -> each.hertz() > resonance)
                 .min((one, other) -> Double.compare(one.ohms(), other.ohms()))
                 .orElseThrow();
+    }
+
+    /** Where its impedance crosses its nominal one, Hz, rising: the only places where that holds. */
+    default List<Double> crossings(double nominalOhms) {
+        List<Impedance> curve = curve(600);
+        List<Double> crossings = new ArrayList<>();
+        for (int i = 1; i < curve.size(); i++) {
+            double before = Math.log(curve.get(i - 1).ohms() / nominalOhms);
+            double after = Math.log(curve.get(i).ohms() / nominalOhms);
+            if (before != after && before * after <= 0 && after != 0) {
+                double part = before / (before - after);
+                crossings.add(curve.get(i - 1).hertz()
+                        * Math.pow(curve.get(i).hertz() / curve.get(i - 1).hertz(), part));
+            }
+        }
+        return crossings;
     }
 
     /** A resistor: what a speaker is taken for when nothing else is known. */

@@ -1,5 +1,6 @@
 package yellowrail.core.swap;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import yellowrail.core.tube.RectifierType;
@@ -33,7 +34,8 @@ public final class RectifierSwap {
                 false,
                 Stream.of(heater(), current(), capacitor(), volts())
                         .map(line -> line.from(source))
-                        .toList());
+                        .toList(),
+                Optional.empty());
     }
 
     private Line heater() {

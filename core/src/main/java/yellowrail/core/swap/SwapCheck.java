@@ -3,6 +3,7 @@ package yellowrail.core.swap;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
@@ -47,7 +48,13 @@ public final class SwapCheck {
         lines.add(fit.bulb());
         fit.familySwitch().ifPresent(lines::add);
         lines.add(new PowerQuestion(amp, stage, in, wants).answer());
-        return new SwapReport(in.name(), wants.name(), amp.bias() == BiasKind.FIXED_ADJUSTABLE, lines);
+        return new SwapReport(in.name(), wants.name(), amp.bias() == BiasKind.FIXED_ADJUSTABLE, lines, setTo(wants));
+    }
+
+    private Optional<SwapFinding> setTo(TubeType wants) {
+        return amp.bias() == BiasKind.FIXED_ADJUSTABLE && amp.plateVolts().isPresent()
+                ? Optional.of(amp.each(amp.aim(wants, amp.plateVolts().getAsDouble())))
+                : Optional.empty();
     }
 
     /** Where the current goes, and what another type asks on the way. */

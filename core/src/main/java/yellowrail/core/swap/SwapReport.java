@@ -2,15 +2,17 @@ package yellowrail.core.swap;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The whole check.
  *
  * @param in type that is in
  * @param wants type that wants in
+ * @param setTo what each tube is set to, as the builder's meter shows it; empty where nothing is set or known
  * @param toBeSet whether its bias is set by hand: then it is, whatever the old tube drew
  */
-public record SwapReport(String in, String wants, boolean toBeSet, List<Line> lines) {
+public record SwapReport(String in, String wants, boolean toBeSet, List<Line> lines, Optional<SwapFinding> setTo) {
 
     /** What it amounts to. */
     public enum Verdict {

@@ -231,4 +231,17 @@ class IronTest {
                 .extracting(ImpedanceFinding::code)
                 .contains("too-many-lines");
     }
+
+    /** The nominal impedance holds at a few frequencies only: twice beside the resonance, once in the treble. */
+    @Test
+    void aSpeakerCrossesItsNominal() {
+        Speaker speaker = new SmallSignalSpeaker(6, 80, 6, 0.8, 0.8e-3, 0.65);
+        List<Double> crossings = speaker.crossings(8);
+        assertThat(crossings).hasSize(3).isSorted();
+        for (double hertz : crossings) {
+            assertThat(speaker.at(hertz).ohms()).isCloseTo(8, within(0.02));
+        }
+        assertThat(new Speaker.Nominal(8).crossings(8)).isEmpty();
+        assertThat(speaker.crossings(500)).isEmpty();
+    }
 }

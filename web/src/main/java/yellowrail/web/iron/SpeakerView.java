@@ -1,5 +1,6 @@
 package yellowrail.web.iron;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import yellowrail.core.chart.Point;
@@ -22,7 +23,9 @@ record SpeakerView(
         List<String> says,
         List<String> remarks,
         String lines,
-        String nominal) {
+        String nominal,
+        List<Place> crossings,
+        String level) {
 
     private static final int POINTS = 240;
     private static final double FULL_PHASE = 90;
@@ -53,17 +56,40 @@ record SpeakerView(
                         .map(each -> new Mark(
                                 size.place(new Point(each.hertz(), each.ohms())), names.get(telling.indexOf(each))))
                         .toList(),
-                telling.stream()
-                        .map(each -> words.message(
-                                "page.speaker.tells",
-                                names.get(telling.indexOf(each)),
-                                Figures.fixed(each.hertz(), 0),
-                                Figures.fixed(each.ohms(), 1),
-                                (each.degrees() < 0 ? "" : "+") + Figures.fixed(each.degrees(), 0),
-                                Figures.fixed(primaryOhms * each.ohms() / nominalOhms / 1000, 1)))
-                        .toList(),
+                says(speaker, telling, names, nominalOhms, primaryOhms, words),
                 remarks,
                 SpeakerLines.write(telling),
-                Figures.plain(nominalOhms));
+                Figures.plain(nominalOhms),
+                speaker.crossings(nominalOhms).stream()
+                        .map(hertz -> size.place(new Point(hertz, nominalOhms)))
+                        .toList(),
+                size.level(nominalOhms));
+    }
+
+    private static List<String> says(
+            Speaker speaker,
+            List<Impedance> telling,
+            List<String> names,
+            double nominalOhms,
+            double primaryOhms,
+            Words words) {
+        List<String> says = new ArrayList<>(telling.stream()
+                .map(each -> words.message(
+                        "page.speaker.tells",
+                        names.get(telling.indexOf(each)),
+                        Figures.fixed(each.hertz(), 0),
+                        Figures.fixed(each.ohms(), 1),
+                        (each.degrees() < 0 ? "" : "+") + Figures.fixed(each.degrees(), 0),
+                        Figures.fixed(primaryOhms * each.ohms() / nominalOhms / 1000, 1)))
+                .toList());
+        List<String> crossings = speaker.crossings(nominalOhms).stream()
+                .map(hertz -> Figures.fixed(hertz, 0))
+                .toList();
+        says.add(
+                crossings.isEmpty()
+                        ? words.message("page.speaker.never-nominal", Figures.plain(nominalOhms))
+                        : words.message(
+                                "page.speaker.nominal-at", Figures.plain(nominalOhms), String.join(", ", crossings)));
+        return says;
     }
 }

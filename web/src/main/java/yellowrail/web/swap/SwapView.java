@@ -32,6 +32,7 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
             String changes,
             String unknown,
             String grid,
+            String setTo,
             String heaters) {
 
         static Row of(SwapReport report, Words words) {
@@ -43,6 +44,7 @@ record SwapView(String verdict, String token, String sentence, List<Answer> answ
                     questions(report, Outcome.CHANGE, words),
                     questions(report, Outcome.UNKNOWN, words),
                     figure(report, SwapQuestion.GRID_VOLTS, words),
+                    report.setTo().map(words::say).orElse(""),
                     figure(report, SwapQuestion.HEATER_WINDING, words));
         }
 
