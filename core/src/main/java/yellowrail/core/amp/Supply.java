@@ -17,6 +17,7 @@ import java.util.OptionalDouble;
  * @param behindStandby whether the standby switch cuts the reservoir off from the rectifier; else the reservoir charges
  *     before the tubes may draw
  * @param bridge whether silicon rectifies the whole winding; else each half of one with a centre tap
+ * @param biasRegulated whether the grids stand still while the mains move; else their supply follows them
  */
 public record Supply(
         Rectifier rectifier,
@@ -29,7 +30,8 @@ public record Supply(
         OptionalDouble biasShuntOhms,
         OptionalDouble regulation,
         boolean behindStandby,
-        boolean bridge) {
+        boolean bridge,
+        boolean biasRegulated) {
 
     /** How far an unloaded winding stands above its rated volts where nobody measured it. */
     public static final double USUAL_REGULATION = 0.07;
@@ -88,6 +90,7 @@ public record Supply(
                 biasShuntOhms,
                 regulation,
                 behindStandby,
+                false,
                 false);
     }
 
@@ -109,6 +112,23 @@ public record Supply(
     /** The same with another current that is not the power tubes'. */
     public Supply withOther(double amps) {
         return copy(rectifier, secondaryVolts, OptionalDouble.of(amps));
+    }
+
+    /** The same with grids that stand still while the mains move. */
+    public Supply withRegulatedBias() {
+        return new Supply(
+                rectifier,
+                standby,
+                secondaryVolts,
+                capacitorVolts,
+                otherAmps,
+                resistorWatts,
+                biasFeedOhms,
+                biasShuntOhms,
+                regulation,
+                behindStandby,
+                bridge,
+                true);
     }
 
     /** The same with another winding, V RMS; or as it is where none is given. */
@@ -133,6 +153,7 @@ public record Supply(
                 biasShuntOhms,
                 regulation,
                 behindStandby,
-                bridge);
+                bridge,
+                biasRegulated);
     }
 }

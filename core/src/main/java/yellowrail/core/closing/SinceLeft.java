@@ -77,7 +77,7 @@ public record SinceLeft(State state, List<Change> changes, List<String> exchange
 
     private static double atReference(TubeIdle tube, Snapshot at) {
         double mains = SupplyReadings.mainsRatio(at.moment(), at.sheet());
-        return Mains.customary(at.sheet().bias())
+        return Mains.customary(at.sheet())
                 .convertDissipation(tube.figures().orElseThrow().dissipation().value(), mains, 1);
     }
 

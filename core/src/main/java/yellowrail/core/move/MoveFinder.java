@@ -126,9 +126,10 @@ public final class MoveFinder {
     private Mains mains(List<ReadingSet> sets, SupplyLine line) {
         ReadingSet newest = sets.get(sets.size() - 1);
         BiasForecast forecast = new BiasForecast(stage, sets, List.of(0));
+        boolean regulated = sheet.supply().biasRegulated();
         boolean triode = stage.mainType().map(type -> type.isTriode()).orElse(true);
         if (sheet.bias().isCathode() || newest.bias(0).isEmpty() || triode) {
-            return Mains.customary(sheet.bias());
+            return Mains.customary(sheet);
         }
         return forecast.model()
                 .flatMap(model -> Mains.computed(
@@ -137,8 +138,11 @@ public final class MoveFinder {
                         newest.other(),
                         newest.tubes().size(),
                         forecast.screenDrop(),
-                        newest.bias(0).getAsDouble() / newest.mainsRatio()))
-                .orElse(Mains.customary(sheet.bias()));
+                        regulated
+                                ? newest.bias(0).getAsDouble()
+                                : newest.bias(0).getAsDouble() / newest.mainsRatio(),
+                        regulated))
+                .orElse(Mains.customary(sheet));
     }
 
     private NextMove fixed(List<ReadingSet> sets, NextMove.Start start) {

@@ -83,7 +83,7 @@ public record SoakStretch(
         List<Sample> mains = samples(own, begun, ReadingKind.MAINS);
         List<Sample> plates = samples(own, begun, ReadingKind.PLATE);
         Drift.Result found = new Drift(new DriftProblem(
-                        points, mains, Mains.customary(sheet.bias()).current(), plates, OptionalDouble.empty()))
+                        points, mains, Mains.customary(sheet).current(), plates, OptionalDouble.empty()))
                 .judge();
         return new SoakStretch(
                 stretch.state(),

@@ -1,7 +1,7 @@
 package yellowrail.core.supply;
 
 import java.util.Optional;
-import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.idle.Goal;
 import yellowrail.core.root.Root;
 import yellowrail.core.tube.model.TubeModel;
@@ -25,12 +25,18 @@ public record Mains(double current, double dissipation, SupplyFinding from) {
     /** Mains this near to the reference need no conversion worth marking. */
     public static final double SAME = 0.005;
 
+    /** Of current with grids that stand still: a pair in class AB by its model. */
+    private static final double REGULATED = 4;
+
     private static final double STEP = 0.01;
     private static final double ENOUGH = 1e-7;
 
-    /** The customary exponents of a bias kind. */
-    public static Mains customary(BiasKind bias) {
-        return bias.isCathode()
+    /** The customary exponents of an amp\u2019s bias. */
+    public static Mains customary(AmpSheet sheet) {
+        if (!sheet.bias().isCathode() && sheet.supply().biasRegulated()) {
+            return new Mains(REGULATED, REGULATED + 1, new SupplyFinding.CustomaryRegulated());
+        }
+        return sheet.bias().isCathode()
                 ? new Mains(Goal.CATHODE_MAINS - 1, Goal.CATHODE_MAINS, new SupplyFinding.CustomaryCathode())
                 : new Mains(1.5, 2.5, new SupplyFinding.CustomaryFixed());
     }
@@ -44,11 +50,18 @@ public record Mains(double current, double dissipation, SupplyFinding from) {
      * @param tubes on the rail
      * @param screenDrop how far the screen stands below the plate, V
      * @param grid grid volts at the reference, V
+     * @param regulated whether they stand still while the mains move
      */
     public static Optional<Mains> computed(
-            TubeModel model, SupplyLine line, double other, int tubes, double screenDrop, double grid) {
-        double[] here = idle(model, line, other, tubes, screenDrop, grid, 1 - STEP);
-        double[] there = idle(model, line, other, tubes, screenDrop, grid, 1 + STEP);
+            TubeModel model,
+            SupplyLine line,
+            double other,
+            int tubes,
+            double screenDrop,
+            double grid,
+            boolean regulated) {
+        double[] here = idle(model, line, other, tubes, screenDrop, regulated ? grid : grid * (1 - STEP), 1 - STEP);
+        double[] there = idle(model, line, other, tubes, screenDrop, regulated ? grid : grid * (1 + STEP), 1 + STEP);
         if (!(here[0] > 0 && there[0] > 0)) {
             return Optional.empty();
         }
@@ -64,18 +77,14 @@ public record Mains(double current, double dissipation, SupplyFinding from) {
             TubeModel model, SupplyLine line, double other, int tubes, double screenDrop, double grid, double mains) {
         double plate = Root.between(
                 volts -> line.voltsAt(
-                                other
-                                        + tubes
-                                                * model.cathodeCurrent(
-                                                        volts, Math.max(1, volts - screenDrop), grid * mains),
+                                other + tubes * model.cathodeCurrent(volts, Math.max(1, volts - screenDrop), grid),
                                 mains)
                         - volts,
                 0,
                 line.source() * mains,
                 ENOUGH);
         double screen = Math.max(1, plate - screenDrop);
-        return new double[] {
-            model.cathodeCurrent(plate, screen, grid * mains), plate * model.plateCurrent(plate, screen, grid * mains)
+        return new double[] {model.cathodeCurrent(plate, screen, grid), plate * model.plateCurrent(plate, screen, grid)
         };
     }
 

@@ -48,6 +48,8 @@ public sealed interface SupplyFinding extends Finding {
 
     record CustomaryFixed() implements SupplyFinding {}
 
+    record CustomaryRegulated() implements SupplyFinding {}
+
     record CustomaryCathode() implements SupplyFinding {}
 
     record FromModelAndLine() implements SupplyFinding {}

@@ -136,8 +136,8 @@ class PowerUpTest {
     @Test
     void highMainsShowTheirDissipation() {
         List<TubeIdle> tubes = Amps.idle(Amps.pair(), "V1 36.4 V2 33.9 plate 452");
-        MainsRange range = MainsRange.of(
-                Amps.stage(Amps.pair()), tubes, 1, Mains.customary(Amps.pair().bias()), MainsRange.USUAL);
+        MainsRange range =
+                MainsRange.of(Amps.stage(Amps.pair()), tubes, 1, Mains.customary(Amps.pair()), MainsRange.USUAL);
         assertThat(range.rows()).hasSize(5);
         assertThat(range.rows().get(4).mains()).isCloseTo(132, within(1e-9));
         assertThat(range.rows().get(4).watts()).isCloseTo(15.63 * Math.pow(1.1, 2.5), within(0.01));

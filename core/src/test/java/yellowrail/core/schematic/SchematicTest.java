@@ -216,10 +216,11 @@ class SchematicTest {
         AmpSheet pair = Amps.pair();
         Supply silicon = new Supply(Rectifier.SILICON, false, NO, NO, NO, NO, NO, NO);
         assertThat(diodes(pair.with(silicon))).isEqualTo(3);
-        assertThat(diodes(pair.with(new Supply(Rectifier.SILICON, false, NO, NO, NO, NO, NO, NO, NO, false, true))))
+        assertThat(diodes(pair.with(
+                        new Supply(Rectifier.SILICON, false, NO, NO, NO, NO, NO, NO, NO, false, true, false))))
                 .as("with the bias supply's own")
                 .isEqualTo(5);
-        assertThat(diodes(pair.with(new Supply(Rectifier.TUBE, false, NO, NO, NO, NO, NO, NO, NO, false, true))))
+        assertThat(diodes(pair.with(new Supply(Rectifier.TUBE, false, NO, NO, NO, NO, NO, NO, NO, false, true, false))))
                 .isEqualTo(1);
     }
 

@@ -13,7 +13,6 @@ import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.amp.BiasKind;
 import yellowrail.core.tube.model.TubeModels;
 
 class SupplyFitTest {
@@ -105,9 +104,9 @@ class SupplyFitTest {
 
     @Test
     void mainsExponentsAreCustomaryOrComputed() {
-        assertThat(Mains.customary(BiasKind.FIXED).convertDissipation(18, 1.03, 1))
+        assertThat(Mains.customary(Amps.pair()).convertDissipation(18, 1.03, 1))
                 .isCloseTo(18 * Math.pow(1 / 1.03, 2.5), within(1e-9));
-        assertThat(Mains.customary(BiasKind.CATHODE_EACH).convertCurrent(0.04, 1, 1.1))
+        assertThat(Mains.customary(Amps.quad()).convertCurrent(0.04, 1, 1.1))
                 .isCloseTo(0.04 * Math.pow(1.1, 1.2), within(1e-9));
         var model = TubeModels.published().of(Amps.type("6L6GC")).orElseThrow().model();
         SupplyLine line = new SupplyLine(
@@ -118,9 +117,16 @@ class SupplyFitTest {
                 List.of(),
                 Optional.empty(),
                 Optional.empty());
-        Mains computed = Mains.computed(model, line, 0.02, 2, 5, model.gridFor(0.035, 451, 446))
+        Mains computed = Mains.computed(model, line, 0.02, 2, 5, model.gridFor(0.035, 451, 446), false)
                 .orElseThrow();
         assertThat(computed.current()).isBetween(0.9, 1.6);
         assertThat(computed.dissipation()).isGreaterThan(computed.current() + 0.7);
+        Mains still = Mains.computed(model, line, 0.02, 2, 5, model.gridFor(0.035, 451, 446), true)
+                .orElseThrow();
+        AmpSheet regulated = Amps.pair().with(Amps.pair().supply().withRegulatedBias());
+        assertThat(still.current())
+                .as("grids that stand still: far steeper, as is taken where nothing was read")
+                .isGreaterThan(2.5 * computed.current())
+                .isCloseTo(Mains.customary(regulated).current(), within(1.5));
     }
 }

@@ -117,9 +117,10 @@ record AmpForm(
             String biasShuntOhms,
             String regulation,
             String behindStandby,
-            String bridge) {
+            String bridge,
+            String biasRegulated) {
 
-        static final Supply BLANK = new Supply("UNKNOWN", "", "", "", "", "", "", "", "", "", "");
+        static final Supply BLANK = new Supply("UNKNOWN", "", "", "", "", "", "", "", "", "", "", "");
     }
 
     /** Where the meter can be asked; empty where readings are typed. */

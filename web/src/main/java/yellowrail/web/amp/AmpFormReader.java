@@ -139,7 +139,8 @@ final class AmpFormReader {
                 read.number("supply.biasShuntOhms", typed.biasShuntOhms(), Unit.OHM, 1, 10_000_000),
                 read.number("supply.regulation", typed.regulation(), Unit.PERCENT, 0, 40),
                 "on".equals(typed.behindStandby()),
-                "on".equals(typed.bridge()));
+                "on".equals(typed.bridge()),
+                "on".equals(typed.biasRegulated()));
     }
 
     /** A link that could not be asked is found here, not at the bench with a lead in the other hand. */

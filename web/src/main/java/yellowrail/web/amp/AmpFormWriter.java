@@ -113,7 +113,8 @@ final class AmpFormWriter {
                 shown(supply.biasShuntOhms(), Unit.OHM),
                 shown(supply.regulation(), Unit.PERCENT),
                 supply.behindStandby() ? "on" : "",
-                supply.bridge() ? "on" : "");
+                supply.bridge() ? "on" : "",
+                supply.biasRegulated() ? "on" : "");
     }
 
     private static String shown(OptionalDouble si, Unit unit) {

@@ -107,6 +107,9 @@ final class SheetFacts {
         if (supply.standby()) {
             parts.add(said("standby"));
         }
+        if (supply.biasRegulated()) {
+            parts.add(said("bias-regulated"));
+        }
         known(parts, "winding", supply.secondaryVolts(), Unit.VOLT);
         known(parts, "first-capacitor", supply.capacitorVolts(), Unit.VOLT);
         known(parts, "other-current", supply.otherAmps(), Unit.MILLIAMP);

@@ -125,7 +125,7 @@ record RunView(
                         tubes,
                         sheet.current().shows(),
                         mains,
-                        move.map(NextMove::mains).orElse(Mains.customary(sheet.bias())),
+                        move.map(NextMove::mains).orElse(Mains.customary(sheet)),
                         sheet.mainsVolts(),
                         common,
                         words),

@@ -16,7 +16,8 @@ record SupplyPart(
         OptionalDouble biasShuntOhms,
         OptionalDouble regulation,
         Boolean behindStandby,
-        Boolean bridge) {
+        Boolean bridge,
+        Boolean biasRegulated) {
 
     static SupplyPart of(Supply supply) {
         return new SupplyPart(
@@ -30,7 +31,8 @@ record SupplyPart(
                 supply.biasShuntOhms(),
                 supply.regulation(),
                 supply.behindStandby(),
-                supply.bridge());
+                supply.bridge(),
+                supply.biasRegulated());
     }
 
     Supply supply() {
@@ -45,6 +47,7 @@ record SupplyPart(
                 biasShuntOhms,
                 regulation,
                 Boolean.TRUE.equals(behindStandby),
-                Boolean.TRUE.equals(bridge));
+                Boolean.TRUE.equals(bridge),
+                Boolean.TRUE.equals(biasRegulated));
     }
 }

@@ -214,6 +214,7 @@ class AmpSheetDocumentTest {
                 of(15000),
                 of(0.05),
                 true,
+                true,
                 true));
         assertThat(documents.read(documents.write(AmpSheetDocument.of(bridged))).sheet())
                 .isEqualTo(bridged);
