@@ -73,8 +73,13 @@ public record TestSignal(List<Step> steps, double seconds) {
                 seconds);
     }
 
+    /** Both ends as they were asked for, to the last digit. */
     private static double inEqualRatios(double from, double to, int step, int count) {
-        return count == 1 ? from : from * Math.pow(to / from, (double) step / (count - 1));
+        if (step == 0 || step == count - 1) {
+            return step == 0 ? from : to;
+        }
+        double between = from * Math.pow(to / from, (double) step / (count - 1));
+        return Math.min(Math.max(from, to), between);
     }
 
     /** 60 Hz and 7 kHz at four to one, as SMPTE RP 120 has it: what bass does to treble. */

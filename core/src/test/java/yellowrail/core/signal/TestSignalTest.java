@@ -65,6 +65,17 @@ class TestSignalTest {
         assertThat(signal.crests().get(3).x()).isEqualTo(2);
     }
 
+    /** A rounded power of a ratio once came out a digit above the level that was asked for. */
+    @Test
+    void theLastLevelIsTheOneAskedFor() {
+        for (int i = 1; i < 100; i++) {
+            for (int count = 2; count < 7; count++) {
+                TestSignal signal = TestSignal.levels(1000, 0.013 * i / 2, i / 100.0, count, 1);
+                assertThat(signal.steps().get(count - 1).peak()).isEqualTo(i / 100.0);
+            }
+        }
+    }
+
     @Test
     void frequenciesClimbInEqualRatios() {
         TestSignal signal = TestSignal.frequencies(20, 20_000, 0.5, 4, 1);
