@@ -29,6 +29,17 @@ public sealed interface DrawerFinding extends Finding {
     /** What a run saw of the tube. */
     record Crept(@In(Unit.PERCENT) double by, long minutes) implements DrawerFinding {}
 
+    /** The tube beside its type, as ratios. */
+    record BesideItsType(
+            String type,
+            @In(decimals = 2) double current,
+            @In(decimals = 2) double currentPlusMinus,
+            @In(decimals = 2) double mu,
+            @In(decimals = 2) double muPlusMinus,
+            int tests,
+            int settings)
+            implements DrawerFinding {}
+
     // What is wrong with a file
 
     record TooManyRows(int rows) implements DrawerFinding {}

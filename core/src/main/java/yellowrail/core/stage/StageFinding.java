@@ -86,6 +86,9 @@ public sealed interface StageFinding extends Finding {
             double mostDistortion)
             implements StageFinding {}
 
+    /** Of one tube, by so many tests and settings of runs. */
+    record OwnTubeTaken(String tube, int tests, int settings) implements StageFinding {}
+
     record ModelOf(String type, Finding trust) implements StageFinding {}
 
     /**

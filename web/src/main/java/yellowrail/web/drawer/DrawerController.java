@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.drawer.DrawerFinding;
 import yellowrail.core.drawer.DrawerRow;
 import yellowrail.core.drawer.Microphony;
 import yellowrail.core.drawer.TesterReading;
@@ -29,11 +30,13 @@ import yellowrail.web.words.Words;
 class DrawerController {
 
     private final DrawerService drawer;
+    private final OwnTubeService own;
     private final AmpService amps;
     private final Words words;
 
-    DrawerController(DrawerService drawer, AmpService amps, Words words) {
+    DrawerController(DrawerService drawer, OwnTubeService own, AmpService amps, Words words) {
         this.drawer = drawer;
+        this.own = own;
         this.amps = amps;
         this.words = words;
     }
@@ -84,12 +87,24 @@ class DrawerController {
     private ModelAndView tube(
             long id, Kept kept, Map<String, String> typed, Map<String, String> faults, HttpStatus status) {
         ModelAndView page = TubePage.of(kept, drawer.tests(id), drawer.sat(id), words)
+                .addObject("beside", own.of(id).map(this::beside).orElse(""))
                 .addObject(
                         "rail",
                         Rail.plain("%s %s"
                                 .formatted(kept.tube().type(), kept.tube().label())));
         page.setStatus(status);
         return choices(page, typed, faults);
+    }
+
+    private String beside(OwnTubeService.Own found) {
+        return words.say(new DrawerFinding.BesideItsType(
+                found.type().type(),
+                found.tube().current(),
+                found.tube().currentPlusMinus(),
+                found.tube().mu(),
+                found.tube().muPlusMinus(),
+                found.tests(),
+                found.settings()));
     }
 
     @GetMapping("/drawer/{id}/edit")

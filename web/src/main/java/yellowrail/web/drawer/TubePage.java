@@ -43,6 +43,13 @@ final class TubePage {
                 .addObject(
                         "tests", tests.stream().map(test -> line(test, words)).toList())
                 .addObject(
+                        "seated",
+                        stays.stream()
+                                .map(Sat::seat)
+                                .filter(seat -> seat.until() == null)
+                                .limit(1)
+                                .toList())
+                .addObject(
                         "stays", stays.stream().map(stay -> line(stay, words)).toList());
     }
 

@@ -23,6 +23,7 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
+import yellowrail.web.drawer.OwnTubeService;
 import yellowrail.web.form.Choice;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
@@ -39,11 +40,20 @@ class IronService {
     private final AmpService amps;
     private final RunService runs;
     private final TubeService tubes;
+    private final OwnTubeService owns;
     private final KeptMapper mapper;
     private final DocumentKind<KeptDocument> documents;
     private final Clock clock;
 
-    IronService(AmpService amps, RunService runs, TubeService tubes, KeptMapper mapper, JsonColumn json, Clock clock) {
+    IronService(
+            AmpService amps,
+            RunService runs,
+            TubeService tubes,
+            OwnTubeService owns,
+            KeptMapper mapper,
+            JsonColumn json,
+            Clock clock) {
+        this.owns = owns;
         this.clock = clock;
         this.amps = amps;
         this.runs = runs;
@@ -130,6 +140,16 @@ class IronService {
 
     Optional<KnownModel> model(String name) {
         return tubes.catalogue().find(name).flatMap(TubeModels.published()::of);
+    }
+
+    /** A tube of the drawer, if it is of this type. */
+    Optional<OwnTubeService.Own> own(String typed, String type) {
+        return typed.matches("\\d{1,18}")
+                ? tubes.catalogue()
+                        .find(type)
+                        .flatMap(of -> owns.of(Long.parseLong(typed))
+                                .filter(own -> own.type().type().equals(of.name())))
+                : Optional.empty();
     }
 
     TubeType type(String name) {

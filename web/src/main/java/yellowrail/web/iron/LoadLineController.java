@@ -36,6 +36,7 @@ import yellowrail.core.stage.Sweep;
 import yellowrail.core.stage.WorstCase;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.model.KnownModel;
+import yellowrail.web.drawer.OwnTubeService;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
@@ -61,6 +62,7 @@ class LoadLineController {
             IronService.AmpWithStage amp,
             LoadLineForm form,
             Optional<KnownModel> model,
+            Optional<OwnTubeService.Own> own,
             Faults faults,
             Optional<OutputStage> stage) {
 
@@ -77,8 +79,9 @@ class LoadLineController {
         IronService.AmpWithStage amp = typed.containsKey("quick") ? iron.unread(id) : iron.amp(id);
         LoadLineForm form = LoadLineForm.of(amp.model().type(), amp.own().stage(), typed);
         Faults faults = new Faults(words);
-        Optional<KnownModel> model = iron.model(form.of("type"));
-        return new Asked(amp, form, model, faults, form.stage(amp.own().stage(), model, faults));
+        Optional<OwnTubeService.Own> own = iron.own(form.of("own"), form.of("type"));
+        Optional<KnownModel> model = own.map(OwnTubeService.Own::model).or(() -> iron.model(form.of("type")));
+        return new Asked(amp, form, model, own, faults, form.stage(amp.own().stage(), model, faults));
     }
 
     private Rating rating(Asked asked) {
@@ -151,7 +154,7 @@ class LoadLineController {
                 found,
                 worst,
                 rating,
-                words.say(Opinion.of(found, worst, model, rating)),
+                words.say(opinion(asked, found, worst, model, rating)),
                 words,
                 SpeakerLines.read(typed.getOrDefault("lines", "")),
                 SpeakerLines.nominal(typed.getOrDefault("nominal", "")),
@@ -177,6 +180,14 @@ class LoadLineController {
                                     .toList());
         }
         page.addObject("view", view);
+    }
+
+    private static List<StageFinding> opinion(
+            Asked asked, Performance found, WorstCase worst, KnownModel model, Rating rating) {
+        List<StageFinding> opinion = new ArrayList<>(Opinion.of(found, worst, model, rating));
+        asked.own()
+                .ifPresent(own -> opinion.add(new StageFinding.OwnTubeTaken(own.name(), own.tests(), own.settings())));
+        return opinion;
     }
 
     /** The frame of the chart that is being dragged, else one that fits. */

@@ -55,6 +55,7 @@ record LoadLineForm(Map<String, String> fields) {
         fields.put("screenSag", plain(stage.losses().screenSag(), 1));
         fields.put("stopper", plain(stage.losses().stopper(), 1));
         fields.put("drive", String.valueOf(PERCENT));
+        fields.put("own", "");
         fields.replaceAll((name, value) -> typed.getOrDefault(name, value).strip());
         return new LoadLineForm(fields);
     }

@@ -198,6 +198,26 @@ class DrawerPagesTest {
                         .statusCode())
                 .isEqualTo(302);
         assertThat(body(visitor.get(page), 200)).contains("101.00 mA cathode").contains("tap: rings");
+        assertThat(body(visitor.get(page), 200)).doesNotContain("Beside its type");
+        assertThat(visitor.post(
+                                page + "/tests",
+                                typed(
+                                        page,
+                                        page + "/tests",
+                                        "milliamps",
+                                        "66",
+                                        "plate_volts",
+                                        "250",
+                                        "screen_volts",
+                                        "250",
+                                        "grid_volts",
+                                        "-13.5"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(body(visitor.get(page), 200))
+                .contains("Beside its type")
+                .containsPattern("At the same voltages it draws 0\\.\\d\\d ± 0\\.\\d\\d of a typical EL34")
+                .contains("by 1 tests and 0 settings of runs");
         assertThat(visitor.post(page, typed(page + "/edit", page, "state", "waste"))
                         .statusCode())
                 .isEqualTo(302);

@@ -37,7 +37,8 @@ class IronControllerTest {
     private final RunService runs = mock();
     private final TubeService tubes = mock();
     private final IronController controller = new IronController(
-            new IronService(amps, runs, tubes, mock(), new JsonColumn(), Clock.systemUTC()), BundledWords.read());
+            new IronService(amps, runs, tubes, mock(), mock(), new JsonColumn(), Clock.systemUTC()),
+            BundledWords.read());
 
     @BeforeEach
     void anAmp() {

@@ -51,6 +51,11 @@ public record KnownModel(
         return new KnownModel(other, model, points, plateError, screenError, knee, Optional.of(new Like(type, sure)));
     }
 
+    /** Made into one tube of the type. */
+    public KnownModel as(OwnTube own) {
+        return new KnownModel(type, own.of(model), points, plateError, screenError, knee, like);
+    }
+
     /** How far to trust it. */
     public ModelFinding trust() {
         ModelFinding fitted = model.isTriode() ? triode() : pentode();

@@ -1,0 +1,90 @@
+package yellowrail.core.drawer;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Predicate;
+import yellowrail.core.idle.IdleFigures;
+import yellowrail.core.idle.StageIdle;
+import yellowrail.core.idle.TubeIdle;
+import yellowrail.core.quantity.Estimate;
+import yellowrail.core.timeline.Setting;
+import yellowrail.core.timeline.Timeline;
+import yellowrail.core.tube.model.OwnTube;
+
+/**
+ * What was read of the tube in a socket, with the volts it stood at: one reading of each setting that tells them all.
+ */
+public final class SeatReadings {
+
+    /** Of the current, for grid and screen volts that are not quite those of the moment. */
+    private static final double VOLTS = 0.05;
+
+    private SeatReadings() {}
+
+    /** @param during whether the tube sat there */
+    public static List<OwnTube.Reading> of(Timeline timeline, String socket, Predicate<Instant> during) {
+        StageIdle stage = StageIdle.of(timeline.present());
+        List<OwnTube.Reading> readings = new ArrayList<>();
+        for (Setting setting : timeline.presentSettings()) {
+            if (setting.lacks().isEmpty() && during.test(setting.at())) {
+                stage.at(setting.moment()).stream()
+                        .filter(tube -> tube.socket().label().equals(socket))
+                        .findFirst()
+                        .flatMap(tube -> reading(stage, setting, tube))
+                        .ifPresent(readings::add);
+            }
+        }
+        return readings;
+    }
+
+    private static Optional<OwnTube.Reading> reading(StageIdle stage, Setting setting, TubeIdle tube) {
+        OptionalDouble grid = grid(stage, setting, tube);
+        OptionalDouble screen = screen(stage, tube);
+        if (tube.figures().isEmpty() || grid.isEmpty() || screen.isEmpty()) {
+            return Optional.empty();
+        }
+        IdleFigures figures = tube.figures().get();
+        Estimate cathode = figures.cathode();
+        return Optional.of(new OwnTube.Reading(
+                figures.plateVolts().value(),
+                screen.getAsDouble(),
+                grid.getAsDouble(),
+                cathode.value(),
+                true,
+                Math.hypot(cathode.plusMinus() / cathode.value(), VOLTS)));
+    }
+
+    /** Read in this very setting: since the pots were turned, an older one is of other grids. */
+    private static OptionalDouble grid(StageIdle stage, Setting setting, TubeIdle tube) {
+        if (stage.sheet().bias().isCathode()) {
+            return tube.figures()
+                    .map(figures -> OptionalDouble.of(-figures.cathodeVolts()))
+                    .orElse(OptionalDouble.empty());
+        }
+        return tube.bias()
+                .filter(setting.own()::contains)
+                .map(read -> OptionalDouble.of(read.value()))
+                .orElse(OptionalDouble.empty());
+    }
+
+    /** As it was read or is on the sheet; where the screen hangs on the plate, as that. */
+    private static OptionalDouble screen(StageIdle stage, TubeIdle tube) {
+        if (tube.figures().isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        IdleFigures figures = tube.figures().get();
+        return switch (stage.sheet().screen().connection()) {
+            case TRIODE, ULTRALINEAR -> OptionalDouble.of(figures.plateVolts().value());
+            case PENTODE -> {
+                if (figures.screenVolts().isPresent()) {
+                    yield OptionalDouble.of(figures.screenVolts().get().value());
+                }
+                OptionalDouble sheet = stage.sheet().fittings().screenVolts();
+                yield sheet.isPresent() ? OptionalDouble.of(sheet.getAsDouble() - figures.cathodeVolts()) : sheet;
+            }
+        };
+    }
+}
