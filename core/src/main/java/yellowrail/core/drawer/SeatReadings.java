@@ -19,8 +19,13 @@ import yellowrail.core.tube.model.OwnTube;
  */
 public final class SeatReadings {
 
-    /** Of the current, for grid and screen volts that are not quite those of the moment. */
-    private static final double VOLTS = 0.05;
+    /** Of the current, for screen volts that are not quite those of the moment. */
+    private static final double SCREENS = 0.03;
+
+    /** A meter loads the grid it reads. */
+    private static final double GRID = 0.02;
+
+    private static final double SELF_BIAS = 0.01;
 
     private SeatReadings() {}
 
@@ -54,7 +59,8 @@ public final class SeatReadings {
                 grid.getAsDouble(),
                 cathode.value(),
                 true,
-                Math.hypot(cathode.plusMinus() / cathode.value(), VOLTS)));
+                Math.hypot(cathode.plusMinus() / cathode.value(), SCREENS),
+                (stage.sheet().bias().isCathode() ? SELF_BIAS : GRID) * -grid.getAsDouble()));
     }
 
     /** Read in this very setting: since the pots were turned, an older one is of other grids. */

@@ -23,8 +23,10 @@ import yellowrail.web.tubes.TubeService;
 @Service
 public class OwnTubeService {
 
-    /** Of a tester, whose volts are its own. */
-    private static final double TESTER = 0.10;
+    /** Of a tester, whose volts are its own; of its grid, V. */
+    private static final double TESTER = 0.05;
+
+    private static final double TESTER_GRID = 0.3;
     /** The newest runs tell what the tube is now. */
     private static final int MOST_RUNS = 8;
 
@@ -85,7 +87,8 @@ public class OwnTubeService {
                         test.condition().grid().getAsDouble(),
                         test.amps(),
                         test.current() == TesterReading.Current.CATHODE,
-                        TESTER));
+                        TESTER,
+                        TESTER_GRID));
     }
 
     private List<OwnTube.Reading> seated(long tubeId) {

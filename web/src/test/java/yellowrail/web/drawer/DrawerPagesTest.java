@@ -217,7 +217,7 @@ class DrawerPagesTest {
         assertThat(body(visitor.get(page), 200))
                 .contains("Beside its type")
                 .containsPattern("At the same voltages it draws 0\\.\\d\\d ± 0\\.\\d\\d of a typical EL34")
-                .contains("by 1 tests and 0 settings of runs");
+                .contains("by its tests (1) and the settings of its runs (0)");
         assertThat(visitor.post(page, typed(page + "/edit", page, "state", "waste"))
                         .statusCode())
                 .isEqualTo(302);

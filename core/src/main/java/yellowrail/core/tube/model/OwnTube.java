@@ -30,17 +30,31 @@ public record OwnTube(double current, double currentPlusMinus, double mu, double
      * A current that was read, SI; voltages to the cathode.
      *
      * @param cathode whether it is plate and screen together
-     * @param error of it and of its voltages, as a ratio, at about 95 %
+     * @param error of it, as a ratio, at about 95 %
+     * @param gridError of the grid volts, V, which near cut-off is most of it
      */
-    public record Reading(double plate, double screen, double grid, double amps, boolean cathode, double error) {
+    public record Reading(
+            double plate, double screen, double grid, double amps, boolean cathode, double error, double gridError) {
 
         private double by(TubeModel model) {
             TubeModel.Currents currents = model.currents(plate, screen, grid);
             return currents.plate() + (cathode ? currents.screen() : 0);
         }
 
+        /** Of the current, with what the grid\u2019s error makes of it, as a ratio. */
+        private double wholeError(TubeModel model) {
+            Reading up = new Reading(plate, screen, Math.min(0, grid + gridError), amps, cathode, error, 0);
+            Reading down = new Reading(plate, screen, grid - gridError, amps, cathode, error, 0);
+            return Math.hypot(error, Math.log(up.by(model) / down.by(model)) / 2);
+        }
+
         private boolean tells(TubeModel model) {
-            return amps > 0 && plate > 0 && screen > 0 && grid <= 0 && by(model) > 0;
+            return amps > 0
+                    && plate > 0
+                    && screen > 0
+                    && grid <= 0
+                    && by(model) > 0
+                    && Double.isFinite(wholeError(model));
         }
     }
 
@@ -90,7 +104,7 @@ public record OwnTube(double current, double currentPlusMinus, double mu, double
                 double off = Math.log(reading.amps()) - at(type, reading, current, mu);
                 double slope =
                         (at(type, reading, current, mu + STEP) - at(type, reading, current, mu - STEP)) / (2 * STEP);
-                double weight = 4 / (reading.error() * reading.error());
+                double weight = Math.pow(2 / reading.wholeError(type), 2);
                 currentTwice += weight;
                 muTwice += weight * slope * slope;
                 both += weight * slope;

@@ -16,7 +16,7 @@ class OwnTubeTest {
             TubeModels.published().of(Amps.type("6L6GC")).orElseThrow().model();
 
     private static Reading reading(TubeModel tube, double plate, double screen, double grid, double error) {
-        return new Reading(plate, screen, grid, tube.cathodeCurrent(plate, screen, grid), true, error);
+        return new Reading(plate, screen, grid, tube.cathodeCurrent(plate, screen, grid), true, error, 0);
     }
 
     /** At two conditions that pull differently both can be told. */
@@ -46,7 +46,7 @@ class OwnTubeTest {
                 .isCloseTo(tube.cathodeCurrent(450, 400, -40), within(0.02 * 0.05));
         assertThat(own.currentPlusMinus()).isGreaterThan(0.1);
         assertThat(own.muPlusMinus()).isGreaterThan(0.03);
-        assertThat(OwnTube.of(TYPE, List.of(new Reading(450, 400, 3, 0.04, true, 0.02))))
+        assertThat(OwnTube.of(TYPE, List.of(new Reading(450, 400, 3, 0.04, true, 0.02, 0))))
                 .isEmpty();
     }
 
@@ -67,8 +67,10 @@ class OwnTubeTest {
                 double screen = 0.9 * plate;
                 double grid = TYPE.gridFor(0.02 + 0.05 * chance.nextDouble(), plate, screen);
                 double error = 0.02 + 0.06 * chance.nextDouble();
+                double gridError = 0.6 * chance.nextDouble();
                 double amps = tube.cathodeCurrent(plate, screen, grid) * (1 + error / 2 * chance.nextGaussian());
-                readings.add(new Reading(plate, screen, grid, amps, true, error));
+                readings.add(new Reading(
+                        plate, screen, grid + gridError / 2 * chance.nextGaussian(), amps, true, error, gridError));
             }
             OwnTube own = OwnTube.of(TYPE, readings).orElseThrow();
             currentHeld += Math.abs(own.current() - current) <= own.currentPlusMinus() ? 1 : 0;
