@@ -40,6 +40,9 @@ public sealed interface DrawerFinding extends Finding {
             int settings)
             implements DrawerFinding {}
 
+    /** Farther from its type than tubes scatter. */
+    record FarFromItsType() implements DrawerFinding {}
+
     // What is wrong with a file
 
     record TooManyRows(int rows) implements DrawerFinding {}

@@ -57,8 +57,8 @@ public final class SeatReadings {
                 figures.plateVolts().value(),
                 screen.getAsDouble(),
                 grid.getAsDouble(),
+                OwnTube.What.CATHODE_CURRENT,
                 cathode.value(),
-                true,
                 Math.hypot(cathode.plusMinus() / cathode.value(), SCREENS),
                 (stage.sheet().bias().isCathode() ? SELF_BIAS : GRID) * -grid.getAsDouble()));
     }

@@ -30,7 +30,7 @@ class SeatReadingsTest {
         assertThat(second.grid()).isCloseTo(-46.8, within(1e-9));
         assertThat(second.plate()).isCloseTo(452, within(0.1));
         assertThat(second.screen()).isCloseTo(442, within(0.1));
-        assertThat(second.amps()).isCloseTo(0.036, within(1e-4));
+        assertThat(second.value()).isCloseTo(0.036, within(1e-4));
         assertThat(second.error()).isBetween(0.03, 0.08);
         assertThat(second.gridError()).isCloseTo(0.936, within(1e-9));
         assertThat(SeatReadings.of(RUN, "V1", at -> false)).isEmpty();

@@ -97,14 +97,17 @@ class DrawerController {
     }
 
     private String beside(OwnTubeService.Own found) {
-        return words.say(new DrawerFinding.BesideItsType(
+        DrawerFinding beside = new DrawerFinding.BesideItsType(
                 found.type().type(),
                 found.tube().current(),
                 found.tube().currentPlusMinus(),
                 found.tube().mu(),
                 found.tube().muPlusMinus(),
                 found.tests(),
-                found.settings()));
+                found.settings());
+        return found.tube().isUsual()
+                ? words.say(beside)
+                : words.say(beside) + " " + words.say(new DrawerFinding.FarFromItsType());
     }
 
     @GetMapping("/drawer/{id}/edit")

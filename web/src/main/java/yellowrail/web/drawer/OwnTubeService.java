@@ -78,17 +78,31 @@ public class OwnTubeService {
                                 seated.size())));
     }
 
-    private static Optional<OwnTube.Reading> tested(TesterReading test) {
-        return test.condition().grid().isEmpty() || test.isUnstable()
-                ? Optional.empty()
-                : Optional.of(new OwnTube.Reading(
-                        test.condition().plate(),
-                        test.condition().screen(),
-                        test.condition().grid().getAsDouble(),
-                        test.amps(),
-                        test.current() == TesterReading.Current.CATHODE,
-                        TESTER,
-                        TESTER_GRID));
+    private static List<OwnTube.Reading> tested(TesterReading test) {
+        if (test.condition().grid().isEmpty() || test.isUnstable()) {
+            return List.of();
+        }
+        List<OwnTube.Reading> readings = new ArrayList<>();
+        readings.add(tested(
+                test,
+                test.current() == TesterReading.Current.CATHODE
+                        ? OwnTube.What.CATHODE_CURRENT
+                        : OwnTube.What.PLATE_CURRENT,
+                test.amps()));
+        test.transconductance()
+                .ifPresent(steepness -> readings.add(tested(test, OwnTube.What.TRANSCONDUCTANCE, steepness)));
+        return readings;
+    }
+
+    private static OwnTube.Reading tested(TesterReading test, OwnTube.What what, double value) {
+        return new OwnTube.Reading(
+                test.condition().plate(),
+                test.condition().screen(),
+                test.condition().grid().getAsDouble(),
+                what,
+                value,
+                TESTER,
+                TESTER_GRID);
     }
 
     private List<OwnTube.Reading> seated(long tubeId) {

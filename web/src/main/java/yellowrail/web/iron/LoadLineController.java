@@ -111,7 +111,7 @@ class LoadLineController {
                                 new Choice("cathode", words.message("page.iron.loadline.cathode"))))
                 .addObject("assumed", words.list(asked.amp().own().assumed()))
                 .addObject("unusable", asked.amp().unusable(words))
-                .addObject("grids", asked.amp().grids(words))
+                .addObject("grids", asked.own().isPresent() ? "" : asked.amp().grids(words))
                 .addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
         return page;
     }

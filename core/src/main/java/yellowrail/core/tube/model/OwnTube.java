@@ -26,30 +26,40 @@ public record OwnTube(double current, double currentPlusMinus, double mu, double
     private static final double ENOUGH = 1e-9;
     private static final double MOST_STEP = 0.3;
 
+    /** What was read of a tube. */
+    public enum What {
+        CATHODE_CURRENT,
+        PLATE_CURRENT,
+        TRANSCONDUCTANCE
+    }
+
     /**
-     * A current that was read, SI; voltages to the cathode.
+     * A reading, SI; voltages to the cathode.
      *
-     * @param cathode whether it is plate and screen together
+     * @param value A or A/V
      * @param error of it, as a ratio, at about 95 %
      * @param gridError of the grid volts, V, which near cut-off is most of it
      */
     public record Reading(
-            double plate, double screen, double grid, double amps, boolean cathode, double error, double gridError) {
+            double plate, double screen, double grid, What what, double value, double error, double gridError) {
 
         private double by(TubeModel model) {
-            TubeModel.Currents currents = model.currents(plate, screen, grid);
-            return currents.plate() + (cathode ? currents.screen() : 0);
+            return switch (what) {
+                case CATHODE_CURRENT -> model.cathodeCurrent(plate, screen, grid);
+                case PLATE_CURRENT -> model.plateCurrent(plate, screen, grid);
+                case TRANSCONDUCTANCE -> model.transconductance(plate, screen, grid);
+            };
         }
 
         /** Of the current, with what the grid\u2019s error makes of it, as a ratio. */
         private double wholeError(TubeModel model) {
-            Reading up = new Reading(plate, screen, Math.min(0, grid + gridError), amps, cathode, error, 0);
-            Reading down = new Reading(plate, screen, grid - gridError, amps, cathode, error, 0);
+            Reading up = new Reading(plate, screen, Math.min(0, grid + gridError), what, value, error, 0);
+            Reading down = new Reading(plate, screen, grid - gridError, what, value, error, 0);
             return Math.hypot(error, Math.log(up.by(model) / down.by(model)) / 2);
         }
 
         private boolean tells(TubeModel model) {
-            return amps > 0
+            return value > 0
                     && plate > 0
                     && screen > 0
                     && grid <= 0
@@ -83,6 +93,11 @@ public record OwnTube(double current, double currentPlusMinus, double mu, double
                 new OwnTube(here, 2 * here * normal.currentError(), there, 2 * there * normal.muError(), used.size()));
     }
 
+    /** Whether it lies within what 19 of 20 tubes of a type do. */
+    public boolean isUsual() {
+        return Math.abs(Math.log(current)) <= 2 * CURRENT_SCATTERS && Math.abs(Math.log(mu)) <= 2 * MU_SCATTERS;
+    }
+
     /** The type made into this tube. */
     public TubeModel of(TubeModel type) {
         return type.withMu(mu).scaled(current);
@@ -101,7 +116,7 @@ public record OwnTube(double current, double currentPlusMinus, double mu, double
             currentOff = -current * currentTwice;
             muOff = -mu * muTwice;
             for (Reading reading : readings) {
-                double off = Math.log(reading.amps()) - at(type, reading, current, mu);
+                double off = Math.log(reading.value()) - at(type, reading, current, mu);
                 double slope =
                         (at(type, reading, current, mu + STEP) - at(type, reading, current, mu - STEP)) / (2 * STEP);
                 double weight = Math.pow(2 / reading.wholeError(type), 2);
