@@ -27,7 +27,13 @@ import yellowrail.core.tube.model.TubeModels;
  */
 public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
 
+    public AmpStage {
+        assumed = List.copyOf(assumed);
+    }
+
     private static final double SCREENS_BELOW = 5;
+    /** Of their mean: beyond it one side carries next to nothing, and there is no pair to compute. */
+    public static final double MOST_APART = 1.9;
     /** Sides nearer than this are alike. */
     private static final double ALIKE = 0.005;
 
@@ -142,9 +148,15 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
      * @param restAmps what the rest of the amp draws behind the screens, A
      */
     public AmpStage asRead(OptionalDouble sidesApart, OptionalDouble supplyOhms, double restAmps) {
-        OutputStage sided = stage.isPushPull() ? apart(stage, sidesApart.orElse(0)) : stage;
-        return new AmpStage(
-                supplyOhms.isEmpty() ? sided : SupplySag.of(sided, supplyOhms.getAsDouble(), restAmps), assumed);
+        List<StageFinding> taken = new ArrayList<>(assumed);
+        double apart = stage.isPushPull() ? sidesApart.orElse(0) : 0;
+        if (Math.abs(apart) > MOST_APART) {
+            taken.add(new StageFinding.OneSideHardlyDraws());
+            apart = 0;
+        }
+        OutputStage sided = apart(stage, apart);
+        boolean known = supplyOhms.isPresent() && supplyOhms.getAsDouble() <= SupplySag.MOST;
+        return new AmpStage(known ? SupplySag.of(sided, supplyOhms.getAsDouble(), restAmps) : sided, taken);
     }
 
     private static double known(

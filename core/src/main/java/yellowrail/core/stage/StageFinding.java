@@ -26,6 +26,9 @@ public sealed interface StageFinding extends Finding {
     /** So many tubes a side are computed of so many that there are. */
     record FewerTubes(int computed, int tubes) implements StageFinding {}
 
+    /** One side of what was read carries next to nothing; both are taken alike. */
+    record OneSideHardlyDraws() implements StageFinding {}
+
     record Unsettled(int rounds) implements StageFinding {}
 
     // Limits

@@ -10,6 +10,12 @@ public final class SupplySag {
     /** Of a preamplifier and a phase splitter, where nothing is on the sheet, A. */
     public static final double USUAL_REST = 0.01;
 
+    /** A supply of more gives no stage anything, ohm. */
+    public static final double MOST = 10_000;
+
+    /** Of the screens\u2019 own: what they draw more at full drive hardly shows any more. */
+    public static final double MOST_SCREENS = 100_000;
+
     /** Screens farther below have a supply of their own. */
     private static final double NEAR = 0.15;
 
@@ -24,13 +30,13 @@ public final class SupplySag {
      * @param restAmps what the rest of the amp draws behind the screens, A
      */
     public static OutputStage of(OutputStage stiff, double ohms, double restAmps) {
-        double behind = behind(stiff, restAmps);
+        double behind = Math.min(MOST_SCREENS, behind(stiff, restAmps));
         double screens = behind;
         for (int round = 0; round < ROUNDS && ohms > 0 && !stiff.isTapped(); round++) {
             Performance at = new FullDrive(stiff.sagging(ohms, screens), STEPS).compute();
             double more = at.screenAmps() - at.idle().allScreenAmps();
             double fall = ohms * (at.plateAmps() - at.idle().allPlateAmps() + more);
-            screens = behind + (more > 0 ? Math.max(0, fall / more) : 0);
+            screens = Math.min(MOST_SCREENS, behind + (more > 0 ? Math.max(0, fall / more) : 0));
         }
         return stiff.sagging(ohms, screens);
     }

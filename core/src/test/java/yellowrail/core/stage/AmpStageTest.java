@@ -88,6 +88,18 @@ class AmpStageTest {
         assertThat(new FullDrive(alike.stage()).compute().harmonics().get(0)).isLessThan(1e-6);
     }
 
+    /** What no stage can stand on is not computed with, and what was taken is said. */
+    @Test
+    void readingsThatCannotBeAreNotTaken() {
+        AmpStage alike = of(Amps.pair(), "V1 60; V2 0.5; plate 452; screen 444");
+        AmpStage read = alike.asRead(OptionalDouble.of(1.97), OptionalDouble.of(40_000), 0.02);
+        assertThat(read.stage()).isEqualTo(alike.stage());
+        assertThat(assumed(read)).contains("one-side-hardly-draws");
+        AmpStage nearly = alike.asRead(OptionalDouble.of(-1.59), OptionalDouble.of(470), 0.02);
+        assertThat(new FullDrive(nearly.stage()).compute().powerWatts()).isPositive();
+        assertThat(nearly.stage().losses().screenSag()).isLessThanOrEqualTo(SupplySag.MOST_SCREENS);
+    }
+
     @Test
     void screensOnTheWindingStandWhereThePlatesDo() {
         for (Connection connection : List.of(Connection.TRIODE, Connection.ULTRALINEAR)) {

@@ -37,7 +37,7 @@ final class LoadLineShape {
 
     static final JsonField SCREEN_STOPPER_OHMS =
             JsonField.number("screenStopperOhms", 0, 20_000).usually(0).told("In series with each screen");
-    static final JsonField SIDES_APART_PERCENT = JsonField.number("sidesApartPercent", -150, 150)
+    static final JsonField SIDES_APART_PERCENT = JsonField.number("sidesApartPercent", -190, 190)
             .usually(0)
             .told("Push-pull: what the tubes of one side draw more than those of the other at the same grid volts, of"
                     + " their mean");

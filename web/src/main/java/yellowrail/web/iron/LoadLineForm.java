@@ -14,6 +14,7 @@ import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.Idle;
 import yellowrail.core.stage.OutputStage;
+import yellowrail.core.stage.SupplySag;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
@@ -29,6 +30,7 @@ record LoadLineForm(Map<String, String> fields) {
     private static final double LEAST_APART = 0.005;
 
     private static final int PERCENT = 100;
+    private static final double MOST_APART = PERCENT * AmpStage.MOST_APART;
     private static final int KILO = 1000;
     private static final int MILLI = 1000;
 
@@ -107,10 +109,11 @@ record LoadLineForm(Map<String, String> fields) {
         double load =
                 read.required("load", FormReader.load(of("load")), Unit.KILOHM, LEAST_LOAD / KILO, MOST_LOAD / KILO);
         double copper = read.required("copper", of("copper"), Unit.OHM, 0, 5000);
-        double sag = read.required("sag", of("sag"), Unit.OHM, 0, 10_000);
-        double screenSag = read.required("screenSag", of("screenSag"), Unit.OHM, 0, 100_000);
+        double sag = read.required("sag", of("sag"), Unit.OHM, 0, SupplySag.MOST);
+        double screenSag = read.required("screenSag", of("screenSag"), Unit.OHM, 0, SupplySag.MOST_SCREENS);
         double stopper = read.required("stopper", of("stopper"), Unit.OHM, 0, 20_000);
-        double apart = amp.isPushPull() ? read.required("apart", of("apart"), Unit.PERCENT, -150, 150) : 0;
+        double apart =
+                amp.isPushPull() ? read.required("apart", of("apart"), Unit.PERCENT, -MOST_APART, MOST_APART) : 0;
         drive(faults);
         if (faults.any()) {
             return Optional.empty();
