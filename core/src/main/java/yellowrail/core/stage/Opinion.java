@@ -30,7 +30,7 @@ public final class Opinion {
     public static List<StageFinding> of(Performance found, WorstCase worst, KnownModel known, Rating rating) {
         List<StageFinding> notes = new ArrayList<>();
         double rated = rating.plateWatts();
-        double idle = found.stage().plateVolts() * found.idle().plateAmps();
+        double idle = found.idle().plateWatts();
         if (found.idle().plateAmps() < CUT_OFF) {
             notes.add(new StageFinding.CutOffAtRest(found.idle().gridVolts()));
         }
@@ -58,8 +58,7 @@ public final class Opinion {
             }
         });
         rating.cathodeAmps().ifPresent(amps -> {
-            double each =
-                    (found.plateAmps() + found.screenAmps()) / found.stage().tubes();
+            double each = found.cathodeAmps();
             if (each > amps) {
                 notes.add(new StageFinding.CathodesOverLimit(each, amps));
             }

@@ -141,6 +141,11 @@ public final class Performance {
         return cycle.mean(Sample::screenWatts);
     }
 
+    /** Mean cathode current of the tube that carries most, A. */
+    public double cathodeAmps() {
+        return cycle.mean(tube -> tube.plateAmps() + tube.screenAmps());
+    }
+
     /** DC left in the core, counted in the half primary, A; single-ended in the primary. */
     public double coreAmps() {
         return cycle.coreAmps();

@@ -56,6 +56,18 @@ class OpinionTest {
         });
     }
 
+    /** 27 W of 30 in the mean; the side that draws more is over, whichever it is. */
+    @Test
+    void theHotterSideIsJudged() {
+        for (double apart : new double[] {-0.3, 0.3}) {
+            Performance found =
+                    new FullDrive(AmpStage.apart(at(450, 350, 6600, 0.060).stage(), apart)).compute();
+            assertThat(among(of(found), StageFinding.IdleOverRating.class))
+                    .hasValueSatisfying(over -> assertThat(over.watts()).isBetween(30.5, 31.6));
+            assertThat(found.cathodeAmps()).isGreaterThan((found.plateAmps() + found.screenAmps()) / 2);
+        }
+    }
+
     /** A heavy load draws so much that the plates of full drive pass what they stand at rest. */
     @Test
     void aHeavyLoadOverheatsThePlates() {

@@ -16,9 +16,13 @@ public sealed interface LeadFinding extends Finding {
 
     record NoReading(String typed) implements LeadFinding {}
 
-    record ReadingOutOfRange(
+    record VoltsOutOfRange(
             String typed,
             @In(value = Unit.VOLT, decimals = 0) double most) implements LeadFinding {}
+
+    record OhmsOutOfRange(
+            String typed,
+            @In(value = Unit.KILOHM, decimals = 0) double most) implements LeadFinding {}
 
     record TooManyReadings(int most) implements LeadFinding {}
 

@@ -2,7 +2,6 @@ package yellowrail.core.iron.lead;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import yellowrail.core.quantity.Unit;
@@ -23,7 +22,6 @@ public record LeadReading(String one, String other, Kind kind, double value) {
     private static final Pattern PAIR =
             Pattern.compile("([\\p{Alnum}+]{1,8})\\s*[-\u2013\u2212]\\s*([\\p{Alnum}+]{1,8})");
     private static final Pattern LINE = Pattern.compile(PAIR.pattern() + "\\s+(\\S.*)");
-    private static final Set<Unit> OHMS = Set.of(Unit.OHM, Unit.KILOHM, Unit.MEGOHM);
 
     /** What was measured. */
     public enum Kind {
@@ -77,10 +75,15 @@ public record LeadReading(String one, String other, Kind kind, double value) {
         Pair pair = Pair.parse(matcher.group(1) + "-" + matcher.group(2));
         try {
             Quantity value = Quantity.parse(matcher.group(3));
-            boolean ohms = value.unit().filter(OHMS::contains).isPresent();
+            boolean ohms = value.unit()
+                    .filter(unit -> unit.dimension() == Unit.Dimension.RESISTANCE)
+                    .isPresent();
             double si = value.si(ohms ? Unit.OHM : Unit.VOLT);
             if (!(si >= 0 && si <= (ohms ? MOST_OHMS : MOST_VOLTS))) {
-                throw new BadLeadException(new LeadFinding.ReadingOutOfRange(Quantity.quote(line), MOST_VOLTS));
+                throw new BadLeadException(
+                        ohms
+                                ? new LeadFinding.OhmsOutOfRange(Quantity.quote(line), MOST_OHMS)
+                                : new LeadFinding.VoltsOutOfRange(Quantity.quote(line), MOST_VOLTS));
             }
             return new LeadReading(pair.one(), pair.other(), ohms ? Kind.OHMS : Kind.VOLTS, si);
         } catch (BadQuantityException e) {

@@ -154,6 +154,9 @@ class LeadMapTest {
         assertThat(readings).hasSize(3);
         assertThat(readings.get(2)).isEqualTo(new LeadReading("P2", "P1", LeadReading.Kind.VOLTS, 67.4));
         assertThat(readings.get(1).value()).isCloseTo(0.24, within(1e-12));
+        assertThatThrownBy(() -> LeadReading.parseAll("P1-P2 200k"))
+                .as("ohms have a range of their own")
+                .hasMessageContaining("ohms-out-of-range");
         for (String bad : new String[] {"P1", "P1-P1 3", "P1-P2 lots", "P1-P2 -3", "P1-P2 3 mA", "P1-P2 2000"}) {
             assertThatThrownBy(() -> LeadReading.parseAll(bad)).as(bad).isInstanceOf(BadLeadException.class);
         }
