@@ -1,7 +1,9 @@
 package yellowrail.core.iron;
 
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import yellowrail.core.tube.model.PublishedOperation;
 
 /** For which tubes a load is a published one. */
@@ -14,17 +16,12 @@ public final class WorkingLoad {
 
     /** @return the nearest of each type first, each type once */
     public static List<PublishedOperation> near(double ohms, boolean pushPull) {
-        List<PublishedOperation> near = PublishedOperation.all().stream()
+        Map<String, PublishedOperation> nearest = new LinkedHashMap<>();
+        PublishedOperation.all().stream()
                 .filter(operation -> operation.pushPull() == pushPull && apart(operation, ohms) <= Math.log1p(NEAR))
                 .sorted(Comparator.comparingDouble(operation -> apart(operation, ohms)))
-                .toList();
-        return near.stream()
-                .filter(operation -> near.stream()
-                        .filter(other -> other.type().equals(operation.type()))
-                        .findFirst()
-                        .orElseThrow()
-                        .equals(operation))
-                .toList();
+                .forEach(operation -> nearest.putIfAbsent(operation.type(), operation));
+        return List.copyOf(nearest.values());
     }
 
     private static double apart(PublishedOperation operation, double ohms) {

@@ -27,19 +27,19 @@ import yellowrail.core.tube.model.TubeModels;
  */
 public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
 
-    public AmpStage {
-        assumed = List.copyOf(assumed);
-    }
-
     private static final double SCREENS_BELOW = 5;
     /** Of their mean: beyond it one side carries next to nothing, and there is no pair to compute. */
     public static final double MOST_APART = 1.9;
     /** Sides nearer than this are alike. */
-    private static final double ALIKE = 0.005;
+    static final double ALIKE = 0.005;
 
     private static final double USUAL_PLATES = 300;
     private static final double USUAL_LOAD = 6600;
     private static final double USUAL_SINGLE_LOAD = 5000;
+
+    public AmpStage {
+        assumed = List.copyOf(assumed);
+    }
 
     /** @param model of the type */
     public static AmpStage of(AmpSheet sheet, LastRead read, TubeType type, TubeModel model) {
@@ -83,14 +83,14 @@ public record AmpStage(OutputStage stage, List<StageFinding> assumed) {
         }
         OptionalDouble ohms = sheet.bias().isCathode() ? cathodeOhms(sheet, fixed.tubes()) : OptionalDouble.empty();
         if (read.plateAmps().isEmpty() && ohms.isPresent()) {
-            return new AmpStage(fixed.with(OutputStage.Bias.cathode(ohms.getAsDouble())), List.copyOf(assumed));
+            return new AmpStage(fixed.with(OutputStage.Bias.cathode(ohms.getAsDouble())), assumed);
         }
         double idle = known(read.plateAmps(), target.aim() * rated / plate, StageFinding.IdleTaken::new, assumed);
         double most = model.plateCurrent(plate, fixed.screenVolts(), 0);
         if (idle > most) {
             assumed.add(new StageFinding.IdleBeyondEdge(most, idle));
         }
-        return new AmpStage(atIdle(fixed, idle, sheet.bias().isCathode()), List.copyOf(assumed));
+        return new AmpStage(atIdle(fixed, idle, sheet.bias().isCathode()), assumed);
     }
 
     /** The sheet’s cathode resistors as one that all tubes of the stage share, ohm. */

@@ -221,7 +221,7 @@ public final class FullDrive {
                     - switch (means.get(i)) {
                         case CATHODES -> cycle.all(tube -> tube.plateAmps() + tube.screenAmps());
                         case CORE -> cycle.coreAmps();
-                        case PLATES -> cycle.all(tube -> tube.plateAmps() + (stage.isTapped() ? tube.screenAmps() : 0));
+                        case PLATES -> cycle.all(stage::throughPrimary);
                         case SCREENS -> cycle.all(Sample::screenAmps);
                     };
         }
@@ -232,7 +232,7 @@ public final class FullDrive {
         return switch (mean) {
             case CATHODES -> idle.allPlateAmps() + idle.allScreenAmps();
             case CORE -> idle.coreAmps(stage);
-            case PLATES -> idle.allPlateAmps() + (stage.isTapped() ? idle.allScreenAmps() : 0);
+            case PLATES -> idle.all(stage::throughPrimary);
             case SCREENS -> idle.allScreenAmps();
         };
     }

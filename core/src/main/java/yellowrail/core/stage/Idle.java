@@ -37,9 +37,7 @@ public record Idle(
 
     private static Idle at(OutputStage stage, double grid) {
         Sample upper = Side.upper(stage, VOLT_TOLERANCE).atRest(grid);
-        double copper = stage.losses().primary()
-                * stage.tubesPerSide()
-                * (upper.plateAmps() + (stage.isTapped() ? upper.screenAmps() : 0));
+        double copper = stage.losses().primary() * stage.tubesPerSide() * stage.throughPrimary(upper);
         double plates = stage.plateVolts() + copper;
         double screens = stage.screenVolts() + stage.losses().stopper() * upper.screenAmps();
         Sample lower = stage.otherSide().isEmpty()
@@ -87,8 +85,21 @@ public record Idle(
         return all(Sample::screenAmps);
     }
 
-    private double all(ToDoubleFunction<Sample> amps) {
+    /** A current of the whole stage, A. */
+    double all(ToDoubleFunction<Sample> amps) {
         return tubesPerSide * sides.stream().mapToDouble(amps).sum();
+    }
+
+    /** Of a tube, the mean of all, A. */
+    public double meanPlateAmps() {
+        return allPlateAmps() / (tubesPerSide * sides.size());
+    }
+
+    /** What the upper side draws more than the lower, of their mean; 0 where they are alike and single-ended. */
+    public double sidesApart() {
+        double mean = meanPlateAmps();
+        double apart = mean > 0 ? 2 * (plateAmps() - mean) / mean : 0;
+        return Math.abs(apart) < AmpStage.ALIKE ? 0 : apart;
     }
 
     /** What is left to magnetise the core, counted in the half primary, A: single-ended all of it. */

@@ -230,6 +230,16 @@ public record OutputStage(
         return tubesPerSide * (tube.plateAmps() + tap * tube.screenAmps());
     }
 
+    /** What a tube draws through the winding, A. */
+    double throughPrimary(Sample tube) {
+        return tube.plateAmps() + (isTapped() ? tube.screenAmps() : 0);
+    }
+
+    /** Ohms of the whole primary for each that one side\u2019s winding sees. */
+    double perSideOhm() {
+        return isPushPull() ? 4 : 1;
+    }
+
     /** The load with the copper that lies in series with it, ohm. */
     double totalOhms() {
         return loadOhms + losses.secondary();

@@ -113,7 +113,7 @@ public record PlateChart(
 
     private static List<Point> load(Performance found, double supply) {
         OutputStage stage = found.stage();
-        double perTube = stage.totalOhms() / (stage.isPushPull() ? 4 : 1) * stage.tubesPerSide();
+        double perTube = stage.totalOhms() / stage.perSideOhm() * stage.tubesPerSide();
         double rest = stage.isPushPull() ? 0 : found.plateAmps() / stage.tubes();
         return List.of(new Point(0, rest + supply / perTube), new Point(supply + rest * perTube, 0));
     }

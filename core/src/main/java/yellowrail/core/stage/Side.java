@@ -53,7 +53,7 @@ final class Side {
         copper = FallingRoot.find(
                 drop -> {
                     seen = at(slow, drive, winding, drop);
-                    return ohms * throughPrimary(seen) - drop;
+                    return ohms * stage.throughPrimary(seen) - drop;
                 },
                 0,
                 most,
@@ -83,11 +83,6 @@ final class Side {
                 stopped,
                 tolerance);
         return stopped;
-    }
-
-    /** What a tube draws through the winding, A. */
-    private double throughPrimary(Sample tube) {
-        return tube.plateAmps() + (stage.isTapped() ? tube.screenAmps() : 0);
     }
 
     /**

@@ -45,7 +45,7 @@ final class Signal {
         this.tolerance = tolerance;
         this.upper = Side.upper(stage, tolerance);
         this.lower = stage.otherSide().isPresent() ? Side.lower(stage, tolerance) : upper;
-        this.perAmp = stage.totalOhms() / (stage.isPushPull() ? 4 : 1);
+        this.perAmp = stage.totalOhms() / stage.perSideOhm();
     }
 
     /** A tube of each side of a push-pull stage: the one that the drive raises, and the other. */

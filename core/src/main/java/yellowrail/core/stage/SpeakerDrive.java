@@ -53,24 +53,24 @@ public record SpeakerDrive(
         if (Math.abs(speaker.degrees()) >= 90) {
             return Optional.empty();
         }
-        double turns = stage.isPushPull() ? 4 : 1;
+        double perSide = stage.perSideOhm();
         Load load = new Load(
-                (ohms * Math.cos(behind) + stage.losses().secondary()) / turns, ohms * Math.sin(behind) / turns);
+                (ohms * Math.cos(behind) + stage.losses().secondary()) / perSide, ohms * Math.sin(behind) / perSide);
         try {
-            double[] windings = new Search(found, load).find();
-            return Optional.of(of(found, speaker, load, windings));
+            Search search = new Search(found, load);
+            double[] windings = search.find();
+            return Optional.of(of(found, speaker, load, search, windings));
         } catch (UnsettledException | MathIllegalArgumentException e) {
             return Optional.empty();
         }
     }
 
-    private static SpeakerDrive of(Performance found, Impedance speaker, Load load, double[] windings) {
-        Search stage = new Search(found, load);
+    private static SpeakerDrive of(Performance found, Impedance speaker, Load load, Search search, double[] windings) {
         Sample[] upper = new Sample[STEPS];
         Sample[] lower = new Sample[STEPS];
         for (int j = 0; j < STEPS; j++) {
-            upper[j] = stage.upper(j, windings[j]);
-            lower[j] = found.stage().isPushPull() ? stage.lower(j, windings[j]) : upper[j];
+            upper[j] = search.upper(j, windings[j]);
+            lower[j] = found.stage().isPushPull() ? search.lower(j, windings[j]) : upper[j];
         }
         double sine = 0;
         double cosine = 0;
@@ -78,9 +78,8 @@ public record SpeakerDrive(
             sine += windings[j] * Math.sin(2 * Math.PI * j / STEPS) * 2 / STEPS;
             cosine += windings[j] * Math.cos(2 * Math.PI * j / STEPS) * 2 / STEPS;
         }
-        double part = (load.ohms()
-                        - found.stage().losses().secondary() / (found.stage().isPushPull() ? 4 : 1))
-                / load.ohms();
+        OutputStage stage = found.stage();
+        double part = 1 - stage.losses().secondary() / stage.perSideOhm() / load.ohms();
         return new SpeakerDrive(
                 speaker,
                 IntStream.rangeClosed(0, STEPS)

@@ -106,9 +106,6 @@ public sealed interface CurrentFinding extends Finding {
             String type,
             @In(value = Unit.MILLIAMP, given = true) double rated) implements CurrentFinding {}
 
-    record Rectifier(
-            @In(value = Unit.MILLIAMP, given = true) double rated) implements CurrentFinding {}
-
     /** At full drive, where it holds at idle. */
     record RailDriven(@In(Unit.MILLIAMP) double amps, List<CurrentFinding> over) implements CurrentFinding {}
 

@@ -52,13 +52,18 @@ public record CurrentPath(List<Stop> stops) {
             return part.compareTo(Part.CHOKE) <= 0;
         }
 
+        /** Whether so much is over its rating; never where that is not known. */
+        boolean isTooMuch(double value) {
+            return value > rated.orElse(Double.POSITIVE_INFINITY);
+        }
+
         public boolean isOver() {
-            return asked().orElse(0) > 1;
+            return isTooMuch(then.orElse(0));
         }
 
         /** Whether only full drive is too much. */
         public boolean isOverDriven() {
-            return !isOver() && rated.isPresent() && driven.orElse(0) > rated.getAsDouble();
+            return !isOver() && isTooMuch(driven.orElse(0));
         }
     }
 

@@ -33,11 +33,10 @@ record OwnFigures(double each, List<CurrentPath.Stop> rail, boolean output) {
         return new OwnFigures(
                 each,
                 path.stops().stream()
-                        .filter(stop -> stop.isOnRail() && total > stop.rated().orElse(Double.POSITIVE_INFINITY))
+                        .filter(stop -> stop.isOnRail() && stop.isTooMuch(total))
                         .toList(),
                 path.stops().stream()
-                        .anyMatch(stop -> stop.part() == CurrentPath.Part.OUTPUT
-                                && primary > stop.rated().orElse(Double.POSITIVE_INFINITY)));
+                        .anyMatch(stop -> stop.part() == CurrentPath.Part.OUTPUT && stop.isTooMuch(primary)));
     }
 
     boolean areTooMuch() {

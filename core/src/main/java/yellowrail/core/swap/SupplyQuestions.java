@@ -125,7 +125,7 @@ final class SupplyQuestions {
             if (!own.rail().isEmpty()) {
                 all.add(new CurrentFinding.RailSetForItself(
                         amp.railWith(own.each()),
-                        own.rail().stream().map(SupplyQuestions::part).toList()));
+                        own.rail().stream().map(this::part).toList()));
             }
         }
         return Line.of(SwapQuestion.RAIL_CURRENT, outcome, all.toArray(Finding[]::new))
@@ -137,7 +137,7 @@ final class SupplyQuestions {
     }
 
     /** What only full drive is too much for. */
-    private static Optional<Finding> driven(CurrentPath path) {
+    private Optional<Finding> driven(CurrentPath path) {
         List<CurrentPath.Stop> over = path.stops().stream()
                 .filter(stop -> stop.isOnRail() && stop.isOverDriven())
                 .toList();
@@ -145,15 +145,20 @@ final class SupplyQuestions {
                 ? Optional.empty()
                 : Optional.of(new CurrentFinding.RailDriven(
                         over.get(0).driven().getAsDouble(),
-                        over.stream().map(SupplyQuestions::part).toList()));
+                        over.stream().map(this::part).toList()));
     }
 
-    private static CurrentFinding part(CurrentPath.Stop stop) {
+    private CurrentFinding part(CurrentPath.Stop stop) {
         double rated = stop.rated().getAsDouble();
         return switch (stop.part()) {
             case WINDING -> new CurrentFinding.Transformer(rated);
             case CHOKE -> new CurrentFinding.Choke(rated);
-            default -> new CurrentFinding.Rectifier(rated);
+            default ->
+                new CurrentFinding.RectifierTube(
+                        RectifierType.find(amp.fittings().rectifierTube())
+                                .orElseThrow()
+                                .name(),
+                        rated);
         };
     }
 

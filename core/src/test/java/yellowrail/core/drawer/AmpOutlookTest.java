@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.AmpSheet;
@@ -15,13 +14,12 @@ import yellowrail.core.idle.LastKnown;
 class AmpOutlookTest {
 
     private static Optional<AmpOutlook> of(AmpSheet sheet, String... lines) {
-        return AmpOutlook.of(new LastKnown(
-                Amps.stage(sheet), Optional.of(Amps.timeline(sheet, lines).present()), OptionalDouble.empty()));
+        return AmpOutlook.of(new LastKnown(Amps.stage(sheet), Optional.of(Amps.timeline(sheet, lines))));
     }
 
     @Test
     void withoutVoltsOrCurrentNothingIsForetold() {
-        assertThat(AmpOutlook.of(new LastKnown(Amps.stage(Amps.pair()), Optional.empty(), OptionalDouble.empty())))
+        assertThat(AmpOutlook.of(new LastKnown(Amps.stage(Amps.pair()), Optional.empty())))
                 .isEmpty();
         assertThat(of(Amps.pair(), "plate 452")).isEmpty();
         assertThat(of(Amps.pair(), "V1 36; V2 34")).isEmpty();

@@ -47,8 +47,8 @@ final class TubePage {
                         stays.stream()
                                 .map(Sat::seat)
                                 .filter(seat -> seat.until() == null)
-                                .limit(1)
-                                .toList())
+                                .findFirst()
+                                .orElse(null))
                 .addObject(
                         "stays", stays.stream().map(stay -> line(stay, words)).toList());
     }

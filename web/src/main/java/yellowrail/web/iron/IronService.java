@@ -16,6 +16,7 @@ import yellowrail.core.root.UnsettledException;
 import yellowrail.core.stage.AmpStage;
 import yellowrail.core.stage.Idle;
 import yellowrail.core.stage.SupplySag;
+import yellowrail.core.supply.KnownLine;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TubeModels;
@@ -127,7 +128,8 @@ class IronService {
     private static AmpStage own(AmpStage stiff, LastRead read, AmpSheet sheet, LastKnown last) {
         double rest = sheet.supply().otherAmps().orElse(SupplySag.USUAL_REST);
         try {
-            return stiff.asRead(read.sidesApart(), last.supplyOhms(), rest);
+            return stiff.asRead(
+                    read.sidesApart(), last.log().map(KnownLine::measuredOhms).orElse(OptionalDouble.empty()), rest);
         } catch (UnsettledException e) {
             return stiff;
         }

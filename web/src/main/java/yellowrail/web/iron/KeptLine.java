@@ -53,7 +53,7 @@ record KeptLine(
                 form.query(),
                 what,
                 Figures.fixed(stage.get().loadOhms() / 1000, 1) + " k",
-                Figures.fixed(1e3 * found.idle().allPlateAmps() / stage.get().tubes(), 1) + " mA",
+                Figures.fixed(1e3 * found.idle().meanPlateAmps(), 1) + " mA",
                 Figures.volts(found.idle().gridVolts()),
                 Figures.fixed(found.powerWatts(), 1) + " W",
                 percent(found.distortion()),

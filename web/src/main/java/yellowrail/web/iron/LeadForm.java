@@ -81,10 +81,6 @@ record LeadForm(
         return !of(typed, "leads").equals("numbered");
     }
 
-    boolean isBlank() {
-        return readings.isEmpty();
-    }
-
     LeadMap map(Leads leads) {
         return LeadMap.of(readings, leads.pushPull(), leads.expected(), source, sourceVolts, sourceOhms);
     }

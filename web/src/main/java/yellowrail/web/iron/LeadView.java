@@ -24,7 +24,7 @@ import yellowrail.web.words.Words;
  */
 record LeadView(List<Lead> leads, List<String> coils, String core, List<Mark> marks) {
 
-    static final int WIDTH = 520;
+    private static final int WIDTH = 520;
     private static final double TOP = 36;
     private static final double BOTTOM = 336;
     private static final double PRIMARY = 200;
@@ -124,8 +124,7 @@ record LeadView(List<Lead> leads, List<String> coils, String core, List<Mark> ma
 
     private static void seat(Winding winding, boolean primary, Leads leads, LeadMap map, Map<String, Seat> seats) {
         List<Winding.Placed> placed = winding.leads();
-        String first = placed.get(0).lead();
-        boolean commonFirst = Optional.ofNullable(map.roles().get(first))
+        boolean commonFirst = Optional.ofNullable(map.roles().get(winding.first()))
                 .map(named -> named.role() == LeadMap.Role.COMMON)
                 .orElse(false);
         boolean turned = leads.expected().isEmpty() && commonFirst;

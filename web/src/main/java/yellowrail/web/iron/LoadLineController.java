@@ -164,11 +164,7 @@ class LoadLineController {
                             "sweeps",
                             List.of(
                                     SweepView.loads(stage, own(asked.sheet(), stage), words),
-                                    SweepView.idles(
-                                            stage,
-                                            found.idle().allPlateAmps() / stage.tubes(),
-                                            rating.plateWatts(),
-                                            words)))
+                                    SweepView.idles(stage, found.idle().meanPlateAmps(), rating.plateWatts(), words)))
                     .addObject(
                             "kept",
                             iron.kept(asked.amp().amp().id()).stream()

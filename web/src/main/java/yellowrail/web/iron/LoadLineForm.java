@@ -26,9 +26,6 @@ record LoadLineForm(Map<String, String> fields) {
 
     static final double LEAST_LOAD = 200;
     static final double MOST_LOAD = 100_000;
-    /** Sides nearer than this are alike. */
-    private static final double LEAST_APART = 0.005;
-
     private static final int PERCENT = 100;
     private static final double MOST_APART = PERCENT * AmpStage.MOST_APART;
     private static final int KILO = 1000;
@@ -52,8 +49,8 @@ record LoadLineForm(Map<String, String> fields) {
         fields.put("tap", plain(stage.tap() > 0 && stage.tap() < 1 ? stage.tap() : OutputStage.USUAL_TAP, PERCENT));
         fields.put("bias", stage.bias().isCathode() ? "cathode" : "fixed");
         Idle idle = Idle.of(stage);
-        fields.put("idle", plain(idle.allPlateAmps() / stage.tubes(), MILLI));
-        fields.put("apart", plain(apart(idle), PERCENT));
+        fields.put("idle", plain(idle.meanPlateAmps(), MILLI));
+        fields.put("apart", plain(idle.sidesApart(), PERCENT));
         fields.put("load", plain(stage.loadOhms(), 1.0 / KILO));
         fields.put("copper", plain(stage.losses().primary(), 1));
         fields.put("sag", plain(stage.losses().plateSag(), 1));
@@ -63,13 +60,6 @@ record LoadLineForm(Map<String, String> fields) {
         fields.put("own", "");
         fields.replaceAll((name, value) -> typed.getOrDefault(name, value).strip());
         return new LoadLineForm(fields);
-    }
-
-    /** What one side draws more than the other, of their mean. */
-    private static double apart(Idle idle) {
-        double mean = idle.allPlateAmps() / idle.sides().size() / idle.tubesPerSide();
-        double apart = 2 * (idle.plateAmps() - mean) / mean;
-        return mean > 0 && Math.abs(apart) >= LEAST_APART ? apart : 0;
     }
 
     private static String plain(double si, double in) {

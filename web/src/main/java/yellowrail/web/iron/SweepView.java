@@ -54,8 +54,19 @@ record SweepView(
     /** A load by its name. */
     record Named(String label, double ohms) {}
 
-    /** Over loads from a third to three times the present one, wide enough for the builder\u2019s own. */
+    /** Over loads from a quarter to four times the present one, wide enough for the builder\u2019s own. */
     static SweepView loads(OutputStage stage, List<Named> own, Words words) {
+        Sweep sweep = loads(stage, own);
+        double[] flat = sweep.within(FLAT);
+        String says = words.message(
+                told(stage),
+                Figures.fixed(100 * FLAT, 0),
+                Figures.fixed(flat[0] / 1000, 1),
+                Figures.fixed(flat[1] / 1000, 1));
+        return ofLoads(sweep, stage.loadOhms(), own, says, false, words);
+    }
+
+    private static Sweep loads(OutputStage stage, List<Named> own) {
         double from = Math.max(
                 LoadLineForm.LEAST_LOAD,
                 Math.min(
@@ -71,20 +82,19 @@ record SweepView(
                                         .max()
                                         .orElse(stage.loadOhms())
                                 * 1.3));
-        Sweep sweep = Sweep.loads(stage, from, to, COUNT);
-        double[] flat = sweep.within(FLAT);
-        String says = words.message(
-                told(stage),
-                Figures.fixed(100 * FLAT, 0),
-                Figures.fixed(flat[0] / 1000, 1),
-                Figures.fixed(flat[1] / 1000, 1));
+        return Sweep.loads(stage, from, to, COUNT);
+    }
+
+    /** @param lit whether what is safe is lit */
+    private static SweepView ofLoads(Sweep sweep, double here, List<Named> own, String says, boolean lit, Words words) {
         return of(
                 words.message("page.sweep.loads"),
                 words.message("page.sweep.loads-unit"),
                 sweep,
                 true,
                 1e-3,
-                stage.loadOhms(),
+                here,
+                lit ? new double[] {here / 2, here * 2} : new double[0],
                 own,
                 says);
     }
@@ -98,32 +108,15 @@ record SweepView(
 
     /** Over loads, with what is safe: from half to twice the nominal one. */
     static SweepView taps(OutputStage stage, double nominal, List<Named> taps, Words words) {
-        SweepView loads = loads(stage.withLoad(nominal), taps, words);
-        double from = Math.max(loads.frame.fromX(), nominal / 2);
-        double to = Math.min(loads.frame.toX(), nominal * 2);
-        String left = Plot.px(loads.frame.x(from));
-        String band = "M%s %sH%sV%sH%sZ"
+        Sweep sweep = loads(stage.withLoad(nominal), taps);
+        return ofLoads(sweep, nominal, taps, words.message("page.taps.picture"), true, words);
+    }
+
+    private static String band(Plot plot, double from, double to) {
+        String left = Plot.px(plot.x(from));
+        return "M%s %sH%sV%sH%sZ"
                 .formatted(
-                        left,
-                        Plot.px(loads.frame.top()),
-                        Plot.px(loads.frame.x(to)),
-                        Plot.px(loads.frame.height() - loads.frame.bottom()),
-                        left);
-        return new SweepView(
-                loads.title,
-                loads.unit,
-                loads.power,
-                loads.distortion,
-                loads.second,
-                loads.third,
-                loads.across,
-                loads.watts,
-                loads.percent,
-                loads.frame,
-                loads.here,
-                band,
-                loads.marks,
-                words.message("page.taps.picture"));
+                        left, Plot.px(plot.top()), Plot.px(plot.x(to)), Plot.px(plot.height() - plot.bottom()), left);
     }
 
     /** Power at a load between two that were computed. */
@@ -161,6 +154,7 @@ record SweepView(
                 false,
                 1e3,
                 idleAmps,
+                new double[0],
                 List.of(new Named(words.message("page.sweep.rating"), atRating)),
                 words.message("page.sweep.idles-says", Figures.milliamps(atRating)));
     }
@@ -172,6 +166,7 @@ record SweepView(
             boolean logarithmic,
             double in,
             double here,
+            double[] lit,
             List<Named> marks,
             String says) {
         List<Sweep.Point> points = sweep.points();
@@ -215,7 +210,7 @@ record SweepView(
                 ratio.up(5, 100),
                 power,
                 power.upright(here),
-                "",
+                lit.length == 0 ? "" : band(power, Math.max(from, lit[0]), Math.min(to, lit[1])),
                 shown,
                 says);
     }

@@ -24,7 +24,6 @@ import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.soak.Standing;
-import yellowrail.core.supply.KnownLine;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.core.timeline.Timeline;
 import yellowrail.core.tube.TubeCatalogue;
@@ -153,18 +152,17 @@ public class RunService {
     @Transactional(readOnly = true)
     public LastKnown lastKnown(Amp amp) {
         Optional<Timeline> log = newestOf(amp.id()).map(this::timeline);
-        Optional<Snapshot> now = log.map(Timeline::present);
         return new LastKnown(
-                now.filter(at -> at.sheet().equals(amp.sheet()))
+                log.map(Timeline::present)
+                        .filter(at -> at.sheet().equals(amp.sheet()))
                         .map(StageIdle::of)
                         .orElseGet(() -> StageIdle.of(amp.sheet(), logs.catalogue())),
-                now,
-                log.map(KnownLine::measuredOhms).orElse(OptionalDouble.empty()));
+                log);
     }
 
     /** The same where nothing that was read counts. */
     public LastKnown unread(Amp amp) {
-        return new LastKnown(StageIdle.of(amp.sheet(), logs.catalogue()), Optional.empty(), OptionalDouble.empty());
+        return new LastKnown(StageIdle.of(amp.sheet(), logs.catalogue()), Optional.empty());
     }
 
     /** Where a run stands, in its worst tube. */

@@ -10,7 +10,6 @@ import static org.mockito.Mockito.when;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpStatus;
@@ -55,9 +54,7 @@ class IronControllerTest {
                         .sheet());
         when(amps.newest(7)).thenReturn(amp);
         when(tubes.catalogue()).thenReturn(CATALOGUE);
-        when(runs.lastKnown(amp))
-                .thenReturn(
-                        new LastKnown(StageIdle.of(amp.sheet(), CATALOGUE), Optional.empty(), OptionalDouble.empty()));
+        when(runs.lastKnown(amp)).thenReturn(new LastKnown(StageIdle.of(amp.sheet(), CATALOGUE), Optional.empty()));
     }
 
     @Test

@@ -20,7 +20,9 @@ import yellowrail.core.iron.RatioMeasurement;
 public record LeadMap(
         List<Winding> windings, Map<String, Named> roles, Optional<RatioMeasurement> ratio, List<LeadFinding> says) {
 
+    /** A centre tap lies so near to the middle, of the whole. */
     private static final double MIDDLE = 0.08;
+    /** Ends from which the taps fit alike, in octaves. */
     private static final double LIKE = 0.03;
 
     /** What a lead is. */
@@ -76,7 +78,6 @@ public record LeadMap(
             says.add(readings.isEmpty() ? new LeadFinding.NothingRead() : new LeadFinding.OnlyOhms());
             return new LeadMap(windings, Map.of(), Optional.empty(), says);
         }
-        Map<String, Named> roles = new LinkedHashMap<>();
         Winding primary = windings.get(0);
         windings.forEach(winding -> {
             says.addAll(winding.wanted());
@@ -85,17 +86,17 @@ public record LeadMap(
         if (windings.size() < 2) {
             says.add(new LeadFinding.OneWindingOnly(
                     primary.leads().stream().map(Winding.Placed::lead).toList()));
-            return new LeadMap(windings, roles, Optional.empty(), says);
+            return new LeadMap(windings, Map.of(), Optional.empty(), says);
         }
-        if (is(Role.CENTRE, first(primary), expected) || is(Role.CENTRE, last(primary), expected)) {
+        if (is(Role.CENTRE, primary.first(), expected) || is(Role.CENTRE, primary.last(), expected)) {
             says.add(new LeadFinding.HalfOnly());
-            return new LeadMap(windings, roles, Optional.empty(), says);
+            return new LeadMap(windings, Map.of(), Optional.empty(), says);
         }
         if (pushPull && primary.leads().size() == 2 && expected.isEmpty()) {
             says.add(new LeadFinding.PerhapsHalf());
         }
         Primary found = Primary.of(primary, pushPull);
-        roles.putAll(found.roles());
+        Map<String, Named> roles = new LinkedHashMap<>(found.roles());
         if (pushPull && primary.leads().size() > 2 && found.centre().isEmpty()) {
             says.add(new LeadFinding.NoCentreTap());
         }
@@ -106,12 +107,12 @@ public record LeadMap(
                 fedSecondary,
                 primary.span(),
                 secondary.taps(readings),
-                half(found, primary, first(primary), readings),
-                half(found, primary, last(primary), readings),
+                half(found, primary, primary.first(), readings),
+                half(found, primary, primary.last(), readings),
                 found.screenVolts(),
                 sourceVolts,
                 sourceOhms,
-                ohms(readings, first(primary), last(primary)));
+                ohms(readings, primary.first(), primary.last()));
         roles.putAll(secondary.roles(ratio.tapSets()));
         windings.stream()
                 .skip(2)
@@ -127,14 +128,6 @@ public record LeadMap(
 
     private static boolean is(Role role, String lead, Map<String, Expected> expected) {
         return expected.containsKey(lead) && expected.get(lead).role() == role;
-    }
-
-    private static String first(Winding winding) {
-        return winding.leads().get(0).lead();
-    }
-
-    private static String last(Winding winding) {
-        return winding.leads().get(winding.leads().size() - 1).lead();
     }
 
     /** From the centre to an end: as it was read, else by where they lie. */
@@ -170,7 +163,7 @@ public record LeadMap(
             OptionalDouble screen = OptionalDouble.empty();
             for (Winding.Placed placed : winding.leads()) {
                 boolean end =
-                        placed.lead().equals(first(winding)) || placed.lead().equals(last(winding));
+                        placed.lead().equals(winding.first()) || placed.lead().equals(winding.last());
                 if (end) {
                     roles.put(placed.lead(), new Named(pushPull ? Role.PLATE : Role.END));
                 } else if (centre.isPresent() && placed.equals(centre.get())) {
@@ -195,8 +188,8 @@ public record LeadMap(
     private record Secondary(Winding winding, String common) {
 
         static Secondary of(Winding winding, Map<String, Expected> expected) {
-            Secondary one = new Secondary(winding, first(winding));
-            Secondary other = new Secondary(winding, last(winding));
+            Secondary one = new Secondary(winding, winding.first());
+            Secondary other = new Secondary(winding, winding.last());
             double fitOne = one.misfit();
             double fitOther = other.misfit();
             if (winding.leads().size() == 2 || Math.abs(fitOne - fitOther) < LIKE) {

@@ -169,6 +169,14 @@ public record Winding(List<Placed> leads, List<String> unplaced, List<LeadFindin
         return leads.get(leads.size() - 1).at();
     }
 
+    public String first() {
+        return leads.get(0).lead();
+    }
+
+    public String last() {
+        return leads.get(leads.size() - 1).lead();
+    }
+
     public Optional<Placed> of(String lead) {
         return leads.stream().filter(placed -> placed.lead().equals(lead)).findFirst();
     }
