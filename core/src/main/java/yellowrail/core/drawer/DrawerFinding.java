@@ -1,6 +1,5 @@
 package yellowrail.core.drawer;
 
-import java.util.List;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.In;
 import yellowrail.core.quantity.Unit;
@@ -37,31 +36,21 @@ public sealed interface DrawerFinding extends Finding {
             @In(decimals = 2) double mu,
             @In(decimals = 2) double muPlusMinus,
             int tests,
-            int settings)
+            int settings,
+            int points)
             implements DrawerFinding {}
 
     /** Farther from its type than tubes scatter. */
     record FarFromItsType() implements DrawerFinding {}
-
-    // What is wrong with a file
-
-    record TooManyRows(int rows) implements DrawerFinding {}
-
-    record EmptyFile(List<String> columns) implements DrawerFinding {}
-
-    record NotCsv() implements DrawerFinding {}
-
-    record ColumnTwice() implements DrawerFinding {}
-
-    record NoSuchColumn(List<String> columns) implements DrawerFinding {}
-
-    record ColumnMissing() implements DrawerFinding {}
-
-    record OtherNumberOfColumns(int columns, int header) implements DrawerFinding {}
 
     // What is wrong with a cell
 
     record TypeNeeded() implements DrawerFinding {}
 
     record LabelNeeded() implements DrawerFinding {}
+
+    /** A scale of its own needs the setting it was read at. */
+    record SettingNeeded() implements DrawerFinding {}
+
+    record NoWarmUp() implements DrawerFinding {}
 }

@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import yellowrail.core.field.FieldReader;
 import yellowrail.core.finding.Code;
 import yellowrail.core.finding.Finding;
@@ -46,9 +48,14 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
             "warm_minutes",
             "transconductance_ma_v",
             "tap",
-            "gas");
+            "gas",
+            "setting",
+            "warm_up");
     /** Those that tell of a test. */
     public static final List<String> OF_A_TEST = COLUMNS.subList(COLUMNS.indexOf("tested"), COLUMNS.size());
+
+    /** {@code 59 at test 6L6}: a figure and the setting of the tester that showed it. */
+    private static final Pattern AT_SETTING = Pattern.compile("(.*?\\S)\\s+at\\s+(\\S.*)", Pattern.CASE_INSENSITIVE);
 
     private static final int LONGEST_WORD = 40;
     private static final int LONGEST_NOTE = 500;
@@ -76,8 +83,8 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
                 found -> cells.addAll(List.of(
                         found.tested().map(LocalDate::toString).orElse(""),
                         found.tester(),
-                        Figures.typed(OptionalDouble.of(found.condition().plate()), 1),
-                        Figures.typed(OptionalDouble.of(found.condition().screen()), 1),
+                        volts(found, found.condition().plate()),
+                        volts(found, found.condition().screen()),
                         Figures.typed(found.condition().grid(), 1),
                         written(found.current()),
                         Figures.typed(OptionalDouble.of(found.amps()), 1e3),
@@ -85,9 +92,16 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
                         Figures.typed(found.warmMinutes(), 1),
                         Figures.typed(found.transconductance(), 1e3),
                         found.tap() == Microphony.UNKNOWN ? "" : written(found.tap()),
-                        found.gas())),
+                        found.gas(),
+                        found.condition().setting(),
+                        found.warmUp().written())),
                 () -> OF_A_TEST.forEach(column -> cells.add("")));
         return cells;
+    }
+
+    /** A tester with a scale of its own tells none. */
+    private static String volts(TesterReading test, double volts) {
+        return test.condition().isOwnScale() ? "" : Figures.typed(OptionalDouble.of(volts), 1);
     }
 
     /** As a choice is written in a file: {@code rings alone}. */
@@ -123,21 +137,64 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
         }
 
         private TesterReading test() {
-            double plate = read.required("plate_volts", text.apply("plate_volts"), Unit.VOLT, 1, 2000);
-            OptionalDouble screen = number("screen_volts", Unit.VOLT, 1, 2000);
-            OptionalDouble grid = number("grid_volts", Unit.VOLT, -300, 0);
+            Matcher at = AT_SETTING.matcher(text.apply("milliamps").strip());
+            String setting = at.matches() && text.apply("setting").isBlank()
+                    ? read.words("setting", at.group(2), LONGEST_WORD)
+                    : words("setting", LONGEST_WORD);
+            String figure = at.matches() ? at.group(1) : text.apply("milliamps");
+            WarmUp warmUp = warmUp();
             OptionalDouble steepness = plain("transconductance_ma_v", 0.01, 100);
             return new TesterReading(
                     read.date("tested", text.apply("tested")),
                     words("tester", LONGEST_WORD),
-                    new TestCondition(plate, screen.orElse(plate), grid),
-                    choice("current", TesterReading.Current.values(), TesterReading.Current.CATHODE),
-                    read.required("milliamps", text.apply("milliamps"), Unit.MILLIAMP, 0.01, 2000),
-                    number("milliamps_before", Unit.MILLIAMP, 0.01, 2000),
-                    plain("warm_minutes", 0, 1000),
+                    setting.isEmpty() ? volts() : TestCondition.at(setting),
+                    current(setting, figure),
+                    amps(figure, warmUp),
+                    warmUp.isEmpty()
+                            ? number("milliamps_before", Unit.MILLIAMP, 0.01, 2000)
+                            : OptionalDouble.of(warmUp.first().amps()),
+                    warmUp.isEmpty()
+                            ? plain("warm_minutes", 0, 1000)
+                            : OptionalDouble.of(warmUp.last().minutes()),
                     steepness.isPresent() ? OptionalDouble.of(steepness.getAsDouble() / 1e3) : steepness,
                     choice("tap", Microphony.values(), Microphony.UNKNOWN),
-                    words("gas", LONGEST_NOTE));
+                    words("gas", LONGEST_NOTE),
+                    warmUp);
+        }
+
+        private TestCondition volts() {
+            double plate = read.required("plate_volts", text.apply("plate_volts"), Unit.VOLT, 1, 2000);
+            OptionalDouble screen = number("screen_volts", Unit.VOLT, 1, 2000);
+            return new TestCondition(plate, screen.orElse(plate), number("grid_volts", Unit.VOLT, -300, 0));
+        }
+
+        /** A figure without a unit at a setting is of the tester's own scale, whatever the usual choice says. */
+        private TesterReading.Current current(String setting, String figure) {
+            TesterReading.Current said =
+                    choice("current", TesterReading.Current.values(), TesterReading.Current.CATHODE);
+            boolean unit = figure.toLowerCase(Locale.ROOT).strip().endsWith("a");
+            if (!setting.isEmpty() && !unit) {
+                return TesterReading.Current.SCALE;
+            }
+            if (setting.isEmpty() && said == TesterReading.Current.SCALE) {
+                faults.putIfAbsent("setting", new DrawerFinding.SettingNeeded());
+            }
+            return said;
+        }
+
+        private double amps(String figure, WarmUp warmUp) {
+            return figure.isBlank() && !warmUp.isEmpty()
+                    ? warmUp.last().amps()
+                    : read.required("milliamps", figure, Unit.MILLIAMP, 0.01, 2000);
+        }
+
+        private WarmUp warmUp() {
+            try {
+                return WarmUp.read(text.apply("warm_up"));
+            } catch (IllegalArgumentException e) {
+                faults.putIfAbsent("warm_up", new DrawerFinding.NoWarmUp());
+                return WarmUp.NONE;
+            }
         }
 
         private String words(String column, int longest) {

@@ -1,6 +1,7 @@
 package yellowrail.core.drawer;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
@@ -26,6 +27,9 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
 
     /** How well a tester's current and transconductance are repeated, at 95 %. */
     private static final double TESTER_CURRENT = 0.02;
+
+    /** A tube by its own curves, another day, at 95 %. */
+    private static final double TRACED = 0.03;
 
     private static final double TESTER_STEEPNESS = 0.05;
     /** Where the transconductance was not read, amplification factors of one type scatter by this, at 95 %. */
@@ -55,6 +59,19 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
             double plate,
             double screen,
             double mean) {
+        return of(type, condition, current, tubes, Map.of(), plate, screen, mean);
+    }
+
+    /** @param own models of tubes whose curves were traced, by label: they stand before any test */
+    public static GroupForecast of(
+            TubeType type,
+            TestCondition condition,
+            TesterReading.Current current,
+            List<Candidate> tubes,
+            Map<String, TubeModel> own,
+            double plate,
+            double screen,
+            double mean) {
         Optional<TubeModel> typical = condition.grid().isPresent()
                 ? TubeModels.published().of(type).map(known -> known.model())
                 : Optional.empty();
@@ -68,7 +85,9 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
                     OptionalDouble.empty());
         }
         List<TubeModel> models = tubes.stream()
-                .map(tube -> through(typical.get(), tube, condition, current))
+                .map(tube -> own.containsKey(tube.label())
+                        ? own.get(tube.label())
+                        : through(typical.get(), tube, condition, current))
                 .toList();
         double grid = Root.between(
                 at -> models.stream()
@@ -80,8 +99,14 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
                 0,
                 CLOSE);
         double widest = tubes.stream()
-                .mapToDouble(tube -> unsure(
-                        typical.get(), tube, condition, current, model -> model.cathodeCurrent(plate, screen, grid)))
+                .mapToDouble(tube -> own.containsKey(tube.label())
+                        ? TRACED * own.get(tube.label()).cathodeCurrent(plate, screen, grid)
+                        : unsure(
+                                typical.get(),
+                                tube,
+                                condition,
+                                current,
+                                model -> model.cathodeCurrent(plate, screen, grid)))
                 .max()
                 .orElseThrow();
         return new GroupForecast(

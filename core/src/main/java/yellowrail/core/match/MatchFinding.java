@@ -13,6 +13,9 @@ public sealed interface MatchFinding extends Finding {
             @In(value = Unit.VOLT, given = true) double grid)
             implements MatchFinding {}
 
+    /** A tester's own setting; it tells no volts. */
+    record TesterSetting(String setting) implements MatchFinding {}
+
     record ConditionWithoutGrid(
             @In(value = Unit.VOLT, given = true) double plate,
             @In(value = Unit.VOLT, given = true) double screen) implements MatchFinding {}

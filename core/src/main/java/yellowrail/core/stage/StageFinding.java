@@ -90,7 +90,7 @@ public sealed interface StageFinding extends Finding {
             implements StageFinding {}
 
     /** Of one tube, by so many tests and settings of runs. */
-    record OwnTubeTaken(String tube, int tests, int settings) implements StageFinding {}
+    record OwnTubeTaken(String tube, int tests, int settings, int points) implements StageFinding {}
 
     record ModelOf(String type, Finding trust) implements StageFinding {}
 

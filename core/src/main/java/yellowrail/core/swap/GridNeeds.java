@@ -9,7 +9,6 @@ import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.reading.Reading;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
-import yellowrail.core.tube.model.TubeModels;
 
 /** What the grids of a type would need in an amp as it was read last: what a bias supply has to reach. */
 public final class GridNeeds {
@@ -26,8 +25,7 @@ public final class GridNeeds {
             return Optional.empty();
         }
         double plate = amp.plateVolts().getAsDouble();
-        return TubeModels.published()
-                .of(type)
+        return amp.model(type)
                 .map(known -> GridNeed.of(
                         known,
                         plate,

@@ -7,7 +7,6 @@ import yellowrail.core.finding.Finding;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.TubeType;
-import yellowrail.core.tube.model.TubeModels;
 
 /** What each of the two tubes makes of this circuit at full drive, both idling in the middle of their windows. */
 final class PowerQuestion {
@@ -70,9 +69,7 @@ final class PowerQuestion {
         if (amp.fittings().loadOhms().isEmpty()) {
             return new FitFinding.PutLoadOnSheet();
         }
-        return TubeModels.published().of(wants).isPresent()
-                ? new FitFinding.NoOperatingPoint()
-                : new SwapFinding.NoModel(wants.name());
+        return amp.model(wants).isPresent() ? new FitFinding.NoOperatingPoint() : new SwapFinding.NoModel(wants.name());
     }
 
     private FitFinding compared(double watts) {

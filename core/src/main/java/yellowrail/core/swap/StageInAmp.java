@@ -11,7 +11,6 @@ import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.OutputStage.Bias;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.tube.TubeType;
-import yellowrail.core.tube.model.TubeModels;
 
 /** One channel of an amp with a type in it, at full drive, by the type’s model; its supply is taken as stiff. */
 final class StageInAmp {
@@ -62,8 +61,7 @@ final class StageInAmp {
             return Optional.empty();
         }
         double plate = amp.plateVolts().getAsDouble();
-        return TubeModels.published()
-                .of(type)
+        return amp.model(type)
                 .map(known -> new OutputStage(
                         known.model(),
                         amp.topology(),

@@ -17,6 +17,8 @@ import yellowrail.core.idle.LastRead;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.KnownModel;
+import yellowrail.core.tube.model.TubeModels;
 
 /**
  * The amp as the swap check sees it, SI; voltages to the cathode.
@@ -37,6 +39,7 @@ import yellowrail.core.tube.TubeType;
  * @param fittings what else it meets
  * @param stops what its bias pot reaches; empty where that is not known
  * @param testPoint where its current is read; empty where that is not known
+ * @param own the model of one tube that wants in, by its name; empty where it is any of its type
  */
 public record SwapAmp(
         Topology topology,
@@ -57,7 +60,11 @@ public record SwapAmp(
         Target target,
         Fittings fittings,
         Optional<TestPoint> testPoint,
-        Optional<BiasStops> stops) {
+        Optional<BiasStops> stops,
+        Optional<OwnModel> own) {
+
+    /** One tube\u2019s model under the name the tube is checked by. */
+    public record OwnModel(String name, KnownModel model) {}
 
     /**
      * Where a current is read.
@@ -117,7 +124,8 @@ public record SwapAmp(
                 target,
                 fittings,
                 Optional.empty(),
-                BiasStops.read(fittings));
+                BiasStops.read(fittings),
+                Optional.empty());
     }
 
     /** @param read what was read in the amp last */
@@ -145,7 +153,40 @@ public record SwapAmp(
                 sheet.target(),
                 sheet.fittings(),
                 testPoint(sheet),
-                BiasStops.of(sheet));
+                BiasStops.of(sheet),
+                Optional.empty());
+    }
+
+    /** The same, to be asked about one tube. */
+    public SwapAmp with(OwnModel one) {
+        return new SwapAmp(
+                topology,
+                bias,
+                connection,
+                tap,
+                tubes,
+                channels,
+                plateVolts,
+                screenVolts,
+                cathodeAmps,
+                biasVolts,
+                cathodeOhms,
+                sharedBy,
+                partWatts,
+                otherAmps,
+                mostAmps,
+                target,
+                fittings,
+                testPoint,
+                stops,
+                Optional.of(one));
+    }
+
+    /** The model of a type, or of the one tube that is called so. */
+    Optional<KnownModel> model(TubeType type) {
+        return own.filter(one -> one.name().equals(type.name()))
+                .map(OwnModel::model)
+                .or(() -> TubeModels.published().of(type));
     }
 
     /** Where a cathode current is what is read, and its resistance is known. */

@@ -9,7 +9,6 @@ import yellowrail.core.stage.Idle;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
-import yellowrail.core.tube.model.TubeModels;
 
 /** What a type would do at an amp's voltages, by its model; empty where the type has none or the amp was not read. */
 final class TypeInAmp {
@@ -27,7 +26,7 @@ final class TypeInAmp {
     TypeInAmp(SwapAmp amp, TubeType type) {
         this.amp = amp;
         this.type = type;
-        this.known = TubeModels.published().of(type);
+        this.known = amp.model(type);
     }
 
     Optional<KnownModel> known() {

@@ -83,6 +83,24 @@ public record TubeType(
                 ratings.stream().map(rating -> rating.times(1.0 / sections)).toList());
     }
 
+    /** One tube of the type under a name of its own; the type\u2019s number stays among the others. */
+    public TubeType called(String own) {
+        List<String> numbers = Stream.concat(Stream.of(name), aka.stream()).toList();
+        return new TubeType(
+                own,
+                numbers,
+                kind,
+                heaterVolts,
+                heaterAmps,
+                base,
+                pins,
+                sections,
+                screenShare,
+                screenSpread,
+                bulb,
+                ratings);
+    }
+
     private TubeType copy(String called, double amps, int side, List<Rating> others) {
         return new TubeType(
                 called, aka, kind, heaterVolts, amps, base, pins, side, screenShare, screenSpread, bulb, others);

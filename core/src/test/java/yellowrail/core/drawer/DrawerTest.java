@@ -4,14 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import yellowrail.core.Amps;
 import yellowrail.core.Told;
+import yellowrail.core.csv.CsvFinding;
+import yellowrail.core.csv.CsvTable;
 import yellowrail.core.field.FieldFault;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.TestCondition;
@@ -23,11 +28,11 @@ class DrawerTest {
     private static final String HEADER = String.join(",", DrawerRow.COLUMNS) + "\r\n";
     private static final String GOOD =
             "6L6GC,A1,Marsh Works,\"grey, \"\"round\"\" base\",2025-11-03,new,,2026-01-10,test amp,250,250,-14,"
-                    + "cathode,72.5,70,10,6.1,faint,none seen\r\n";
+                    + "cathode,72.5,70,10,6.1,faint,none seen,,\r\n";
 
     @Test
     void aRowIsReadWithAllItTells() {
-        DrawerCsv csv = DrawerCsv.parse("\ufeff" + HEADER + GOOD + "EL34,B2,,,,,,,,,,,,,,,,,\r\n");
+        CsvTable<DrawerRow> csv = DrawerCsv.parse("\ufeff" + HEADER + GOOD + "EL34,B2,,,,,,,,,,,,,,,,,,,\r\n");
         assertThat(csv.faults()).isEmpty();
         DrawerRow row = csv.rows().get(0);
         assertThat(row.tube().markings()).isEqualTo("grey, \"round\" base");
@@ -45,7 +50,7 @@ class DrawerTest {
 
     @Test
     void badRowsAreToldByLineAndColumnAndGoodOnesStand() {
-        DrawerCsv csv = DrawerCsv.parse(
+        CsvTable<DrawerRow> csv = DrawerCsv.parse(
                 HEADER + GOOD + GOOD.replace("2025-11-03", "3.11.2025").replace("72.5", "lots") + "6L6GC,A3\r\n"
                         + GOOD.replace("-14", "14").replace("A1", ""));
         assertThat(csv.rows()).hasSize(1);
@@ -53,37 +58,91 @@ class DrawerTest {
                 .extracting(fault -> fault.line() + " " + fault.column())
                 .containsExactly("3 bought", "3 milliamps", "4 ", "5 label", "5 grid_volts");
         assertThat(csv.faults())
-                .extracting(DrawerCsv.Fault::says)
+                .extracting(CsvTable.Fault::says)
                 .containsExactly(
                         new FieldFault.NoDate("\u201c3.11.2025\u201d"),
                         new FieldFault.NotUsable(new QuantityFault.NotANumber("\u201clots\u201d")),
-                        new DrawerFinding.OtherNumberOfColumns(2, 19),
+                        new CsvFinding.OtherNumberOfColumns(2, 21),
                         new DrawerFinding.LabelNeeded(),
                         new FieldFault.OutOfRange("\u201c14\u201d", -300, 0, Unit.VOLT));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"59 at test 6L6,,cathode", "59,test 6L6,cathode", "59 AT Test  6l6,,plate"})
+    void aTestersOwnScaleCountsWithItsSettingAsTheCondition(String figure, String setting, String current) {
+        DrawerRow row = DrawerRow.read(column -> switch (column) {
+            case "type" -> "6L6GC";
+            case "label" -> "A1";
+            case "milliamps" -> figure;
+            case "setting" -> setting == null ? "" : setting;
+            case "current" -> current;
+            default -> "";
+        });
+        assertThat(row.faults()).isEmpty();
+        TesterReading test = row.test().orElseThrow();
+        assertThat(test.current()).isEqualTo(TesterReading.Current.SCALE);
+        assertThat(test.amps()).isCloseTo(0.059, within(1e-12));
+        assertThat(test.condition().isSame(TestCondition.at("test 6L6"))).isTrue();
+        assertThat(test.condition().isSame(TestCondition.at("test 6V6"))).isFalse();
+        assertThat(test.condition().isSame(new TestCondition(250, 250, OptionalDouble.empty())))
+                .isFalse();
+    }
+
+    @Test
+    void aScaleWithoutItsSettingAndAWarmUpThatGoesBackAreAskedAbout() {
+        Map<String, String> typed = Map.of(
+                "type", "6L6GC", "label", "A1", "milliamps", "59", "current", "scale", "warm_up", "0 70, 5 80, 3 90");
+        DrawerRow row = DrawerRow.read(column -> typed.getOrDefault(column, ""));
+        assertThat(row.faults())
+                .containsEntry("setting", new DrawerFinding.SettingNeeded())
+                .containsEntry("warm_up", new DrawerFinding.NoWarmUp());
+    }
+
+    @Test
+    void aWarmUpTellsItsEndsAndWhetherItSettled() {
+        Map<String, String> typed = Map.of(
+                "type",
+                "6L6GC",
+                "label",
+                "A1",
+                "plate_volts",
+                "250",
+                "grid_volts",
+                "-14",
+                "warm_up",
+                "0 60; 2 66.5; 5:70 mA; 8 71; 10 71.2");
+        TesterReading test =
+                DrawerRow.read(column -> typed.getOrDefault(column, "")).test().orElseThrow();
+        assertThat(test.amps()).isCloseTo(0.0712, within(1e-12));
+        assertThat(test.warmMinutes()).hasValue(10);
+        assertThat(test.rise().orElseThrow()).isCloseTo(0.1867, within(1e-4));
+        assertThat(test.warming().isSettled()).isTrue();
+        assertThat(test.warmUp().written()).isEqualTo("0 60, 2 66.5, 5 70, 8 71, 10 71.2");
+        assertThat(WarmUp.read("0 60, 5 70, 8 75, 10 80").isSettled()).isFalse();
     }
 
     @Test
     void aFileThatIsNoDrawerIsSaid() {
         assertThat(DrawerCsv.parse("").faults())
                 .singleElement()
-                .satisfies(fault -> assertThat(fault.says()).isInstanceOf(DrawerFinding.EmptyFile.class));
+                .satisfies(fault -> assertThat(fault.says()).isInstanceOf(CsvFinding.EmptyFile.class));
         assertThat(DrawerCsv.parse("label,colour\r\nA,b\r\n").faults())
-                .extracting(DrawerCsv.Fault::column)
+                .extracting(CsvTable.Fault::column)
                 .containsExactly("colour", "type");
         assertThat(DrawerCsv.parse(HEADER + "6L6GC,\"A1").faults())
                 .singleElement()
-                .satisfies(fault -> assertThat(fault.says()).isInstanceOf(DrawerFinding.NotCsv.class));
+                .satisfies(fault -> assertThat(fault.says()).isInstanceOf(CsvFinding.NotCsv.class));
     }
 
     @Test
     void theFirstHundredFaultsAreToldAndTheRestCounted() {
         String bad = "6L6GC,only two\r\n";
-        DrawerCsv csv = DrawerCsv.parse(HEADER + bad.repeat(350) + GOOD);
+        CsvTable<DrawerRow> csv = DrawerCsv.parse(HEADER + bad.repeat(350) + GOOD);
         assertThat(csv.faults()).hasSize(100);
         assertThat(csv.more()).isEqualTo(250);
         assertThat(csv.rows()).as("what stands behind them is read").hasSize(1);
-        DrawerCsv far = DrawerCsv.parse(HEADER + bad.repeat(DrawerCsv.MOST_ROWS) + GOOD);
-        assertThat(far.faults().get(0).says()).isEqualTo(new DrawerFinding.TooManyRows(DrawerCsv.MOST_ROWS));
+        CsvTable<DrawerRow> far = DrawerCsv.parse(HEADER + bad.repeat(DrawerCsv.MOST_ROWS) + GOOD);
+        assertThat(far.faults().get(0).says()).isEqualTo(new CsvFinding.TooManyRows(DrawerCsv.MOST_ROWS));
         assertThat(far.rows()).isEmpty();
     }
 
@@ -93,7 +152,7 @@ class DrawerTest {
         Random chance = new Random(4);
         String text = IntStream.range(0, 2000)
                 .mapToObj(i -> ("6L6GC,T%d,Fen %d,,,used,\"line\none\",2026-02-01,bridge,250,250,-14,plate,"
-                                + "%.2f,%.2f,5,%.2f,%s,\r\n")
+                                + "%.2f,%.2f,5,%.2f,%s,,,\r\n")
                         .formatted(
                                 i,
                                 i % 7,
@@ -102,9 +161,9 @@ class DrawerTest {
                                 5 + chance.nextDouble(),
                                 DrawerRow.written(Microphony.values()[1 + i % 4])))
                 .collect(Collectors.joining("", HEADER, ""));
-        DrawerCsv first = DrawerCsv.parse(text);
+        CsvTable<DrawerRow> first = DrawerCsv.parse(text);
         assertThat(first.faults()).isEmpty();
-        DrawerCsv second = DrawerCsv.parse(DrawerCsv.write(first.rows()));
+        CsvTable<DrawerRow> second = DrawerCsv.parse(DrawerCsv.write(first.rows()));
         assertThat(second.rows()).isEqualTo(first.rows()).hasSize(2000);
     }
 

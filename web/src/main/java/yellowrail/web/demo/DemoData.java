@@ -16,7 +16,9 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.csv.CsvTable;
 import yellowrail.core.drawer.DrawerCsv;
+import yellowrail.core.drawer.DrawerRow;
 import yellowrail.core.practice.PracticeOutput;
 import yellowrail.core.station.SafetyItem;
 import yellowrail.core.station.Station;
@@ -206,7 +208,8 @@ class DemoData implements ApplicationRunner {
     /** A drawer of made-up tubes, two of which have sat in the first amp since before its run. */
     private void fillDrawer(long ampId) {
         try (InputStream tubesOfTheShelf = DemoData.class.getResourceAsStream("tubes.csv")) {
-            DrawerCsv csv = DrawerCsv.parse(new String(tubesOfTheShelf.readAllBytes(), StandardCharsets.UTF_8));
+            CsvTable<DrawerRow> csv =
+                    DrawerCsv.parse(new String(tubesOfTheShelf.readAllBytes(), StandardCharsets.UTF_8));
             Map<String, Long> numbers = new HashMap<>();
             csv.rows()
                     .forEach(row ->

@@ -1,5 +1,6 @@
 package yellowrail.web.drawer;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -87,6 +88,7 @@ class DrawerController {
     private ModelAndView tube(
             long id, Kept kept, Map<String, String> typed, Map<String, String> faults, HttpStatus status) {
         ModelAndView page = TubePage.of(kept, drawer.tests(id), drawer.sat(id), words)
+                .addObject("amps", amps.names())
                 .addObject("beside", own.of(id).map(this::beside).orElse(""))
                 .addObject(
                         "rail",
@@ -97,17 +99,23 @@ class DrawerController {
     }
 
     private String beside(OwnTubeService.Own found) {
-        DrawerFinding beside = new DrawerFinding.BesideItsType(
-                found.type().type(),
-                found.tube().current(),
-                found.tube().currentPlusMinus(),
-                found.tube().mu(),
-                found.tube().muPlusMinus(),
-                found.tests(),
-                found.settings());
-        return found.tube().isUsual()
-                ? words.say(beside)
-                : words.say(beside) + " " + words.say(new DrawerFinding.FarFromItsType());
+        List<Finding> says = new ArrayList<>();
+        found.beside().ifPresent(tube -> {
+            says.add(new DrawerFinding.BesideItsType(
+                    found.type(),
+                    tube.current(),
+                    tube.currentPlusMinus(),
+                    tube.mu(),
+                    tube.muPlusMinus(),
+                    found.rests().tests(),
+                    found.rests().settings(),
+                    found.rests().points()));
+            if (!tube.isUsual()) {
+                says.add(new DrawerFinding.FarFromItsType());
+            }
+        });
+        found.traced().ifPresent(points -> says.add(found.model().trust()));
+        return String.join(" ", words.say(says));
     }
 
     @GetMapping("/drawer/{id}/edit")

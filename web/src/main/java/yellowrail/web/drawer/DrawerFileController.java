@@ -13,7 +13,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.core.csv.CsvTable;
 import yellowrail.core.drawer.DrawerCsv;
+import yellowrail.core.drawer.DrawerRow;
 import yellowrail.web.bounds.TextUpload;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
@@ -55,7 +57,7 @@ class DrawerFileController {
         progress.tell(number, 0, 0);
         try {
             String read = file == null ? text : TextUpload.text(file);
-            DrawerCsv csv = DrawerCsv.parse(read);
+            CsvTable<DrawerRow> csv = DrawerCsv.parse(read);
             int rows = csv.rows().size();
             boolean kept = rows > 0 && (csv.faults().isEmpty() || keep.equals("good"));
             if (kept) {
@@ -67,7 +69,7 @@ class DrawerFileController {
         }
     }
 
-    private ModelAndView page(DrawerCsv csv, boolean kept, String read) {
+    private ModelAndView page(CsvTable<DrawerRow> csv, boolean kept, String read) {
         ModelAndView page = new ModelAndView("drawer/import")
                 .addObject("rail", Rail.plain(words.message("page.drawer.from-file")))
                 .addObject("rows", csv.rows().size())
@@ -82,7 +84,7 @@ class DrawerFileController {
     /** A fault of a file. */
     record Bad(long line, String column, String message) {}
 
-    private Bad told(DrawerCsv.Fault fault) {
+    private Bad told(CsvTable.Fault fault) {
         return new Bad(fault.line(), fault.column(), words.say(fault.says()));
     }
 

@@ -44,10 +44,7 @@ record DrawerLine(
                 words.name(state),
                 state == TubeState.SUSPECT || state == TubeState.WASTE,
                 sits,
-                kept.test()
-                        .map(test -> words.message(
-                                "page.drawer.figure", Figures.milliamps(test.amps()), words.name(test.current())))
-                        .orElse(""),
+                kept.test().map(test -> TestFigure.told(test, words)).orElse(""),
                 kept.test().map(test -> words.say(test.condition().told())).orElse(""),
                 kept.test()
                         .filter(test -> test.transconductance().isPresent())

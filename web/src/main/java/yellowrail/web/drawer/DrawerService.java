@@ -153,7 +153,7 @@ public class DrawerService {
 
     /** @throws NotFoundException if there is no such tube */
     @Transactional(readOnly = true)
-    Kept tube(long id) {
+    public Kept tube(long id) {
         return tubes(List.of(id)).stream()
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("There is no tube %d in the drawer.".formatted(id)));
@@ -174,7 +174,7 @@ public class DrawerService {
     }
 
     /** The type as the catalogue has it, if it has. */
-    Optional<TubeType> type(String name) {
+    public Optional<TubeType> type(String name) {
         return types.catalogue().find(name);
     }
 

@@ -10,7 +10,7 @@ import yellowrail.core.drawer.TesterReading;
  *
  * @param version of what is told of it, from 1
  */
-record Kept(long id, int version, DrawerTube tube, Optional<TesterReading> test) {
+public record Kept(long id, int version, DrawerTube tube, Optional<TesterReading> test) {
 
     Comparison.Tested tested() {
         return new Comparison.Tested(tube, test);

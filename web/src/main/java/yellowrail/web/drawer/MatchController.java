@@ -33,12 +33,14 @@ class MatchController {
     private final DrawerService drawer;
     private final AmpService amps;
     private final RunService runs;
+    private final OwnTubeService own;
     private final Words words;
 
-    MatchController(DrawerService drawer, AmpService amps, RunService runs, Words words) {
+    MatchController(DrawerService drawer, AmpService amps, RunService runs, OwnTubeService own, Words words) {
         this.drawer = drawer;
         this.amps = amps;
         this.runs = runs;
+        this.own = own;
         this.words = words;
     }
 
@@ -115,6 +117,7 @@ class MatchController {
                         amp.map(runs::lastKnown).flatMap(AmpOutlook::of),
                         alike.stream()
                                 .collect(Collectors.toMap(kept -> kept.tube().label(), Kept::id)),
+                        own::traced,
                         selected.size() - alike.size()));
     }
 

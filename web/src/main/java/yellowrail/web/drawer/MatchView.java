@@ -1,15 +1,18 @@
 package yellowrail.web.drawer;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.drawer.AmpOutlook;
 import yellowrail.core.drawer.Comparison;
 import yellowrail.core.drawer.GroupForecast;
+import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.Group;
 import yellowrail.core.match.Matching;
@@ -17,6 +20,7 @@ import yellowrail.core.match.Placing;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.words.Words;
 
@@ -51,45 +55,47 @@ record MatchView(String summary, String basis, String outlook, List<Line> groups
             Optional<Amp> amp,
             Optional<AmpOutlook> outlook,
             Map<String, Long> ids,
+            Function<Long, Optional<TubeModel>> traced,
             int otherTypes) {
         List<Left> left = new ArrayList<>();
         result.leftovers()
                 .forEach(tube -> left.add(new Left(
-                        tube.label(), words.message("page.match.no-group-left", Figures.milliamps(tube.amps())))));
+                        tube.label(),
+                        words.message("page.match.no-group-left", TestFigure.of(comparison.current(), tube.amps())))));
         comparison.leftOut().forEach((label, why) -> left.add(new Left(label, words.say(why))));
         if (otherTypes > 0) {
             left.add(new Left(
                     words.message("page.match.of-another-type", otherTypes), words.message("page.match.not-mixed")));
         }
         return new MatchView(
-                summary(type, result, words),
+                summary(type, comparison, result, words),
                 basis(comparison, result, words),
                 amp.map(found -> outlook(found, outlook, words)).orElse(""),
                 result.groups().stream()
                         .limit(MOST_SHOWN)
-                        .map(group -> line(group, type, comparison, doubts, words, amp, outlook, ids))
+                        .map(group -> line(group, type, comparison, doubts, words, amp, outlook, ids, traced))
                         .toList(),
                 result.groups().size() > MOST_SHOWN,
                 left);
     }
 
-    private static String summary(TubeType type, Matching.Result result, Words words) {
+    private static String summary(TubeType type, Comparison comparison, Matching.Result result, Words words) {
         return words.message(
                 (result.byBoth() ? "page.match.summary-by-both" : "page.match.summary")
                         + (result.groups().size() == 1 ? "-one" : ""),
                 result.groups().size(),
                 type.name(),
-                Figures.milliamps(result.difference()),
+                TestFigure.of(comparison.current(), result.difference()),
                 words.say(result.method()));
     }
 
     private static String basis(Comparison comparison, Matching.Result result, Words words) {
+        String key = comparison.current() == TesterReading.Current.SCALE
+                ? "page.match.basis-of-scale"
+                : result.byBoth() ? "page.match.basis-by-both" : "page.match.basis";
         return comparison
                 .condition()
-                .map(condition -> words.message(
-                        result.byBoth() ? "page.match.basis-by-both" : "page.match.basis",
-                        words.name(comparison.current()),
-                        words.say(condition.told())))
+                .map(condition -> words.message(key, words.name(comparison.current()), words.say(condition.told())))
                 .orElse("");
     }
 
@@ -111,12 +117,13 @@ record MatchView(String summary, String basis, String outlook, List<Line> groups
             Words words,
             Optional<Amp> amp,
             Optional<AmpOutlook> outlook,
-            Map<String, Long> ids) {
+            Map<String, Long> ids,
+            Function<Long, Optional<TubeModel>> traced) {
         List<Member> members = group.tubes().stream()
                 .map(tube -> new Member(
                         ids.get(tube.label()),
                         tube.label(),
-                        Figures.milliamps(tube.amps()),
+                        TestFigure.of(comparison.current(), tube.amps()),
                         tube.transconductance().isPresent()
                                 ? DrawerLine.steepness(tube.transconductance().getAsDouble())
                                 : "",
@@ -125,17 +132,20 @@ record MatchView(String summary, String basis, String outlook, List<Line> groups
         List<Socket> sockets = amp.map(found -> found.sheet().sockets()).orElse(List.of());
         boolean fills =
                 sockets.size() == members.size() && amp.get().sheet().tubeType().equals(type.name());
-        Optional<GroupForecast> forecast = outlook.map(at -> GroupForecast.of(
-                type,
-                comparison.condition().orElseThrow(),
-                comparison.current(),
-                group.tubes(),
-                at.plate(),
-                at.screen(),
-                at.mean()));
+        boolean currents = comparison.current() != TesterReading.Current.SCALE;
+        Optional<GroupForecast> forecast = outlook.filter(at -> currents)
+                .map(at -> GroupForecast.of(
+                        type,
+                        comparison.condition().orElseThrow(),
+                        comparison.current(),
+                        group.tubes(),
+                        own(group, ids, traced),
+                        at.plate(),
+                        at.screen(),
+                        at.mean()));
         return new Line(
                 members,
-                Figures.milliamps(group.spread()),
+                TestFigure.of(comparison.current(), group.spread()),
                 forecast.map(found -> told(found, words)).orElse(""),
                 fills
                         ? forecast.map(found -> balance(found, group, sockets, words))
@@ -146,6 +156,14 @@ record MatchView(String summary, String basis, String outlook, List<Line> groups
                                 .map(member -> String.valueOf(member.id()))
                                 .collect(Collectors.joining(","))
                         : "");
+    }
+
+    private static Map<String, TubeModel> own(
+            Group group, Map<String, Long> ids, Function<Long, Optional<TubeModel>> traced) {
+        Map<String, TubeModel> own = new HashMap<>();
+        group.tubes()
+                .forEach(tube -> traced.apply(ids.get(tube.label())).ifPresent(model -> own.put(tube.label(), model)));
+        return own;
     }
 
     private static String told(GroupForecast forecast, Words words) {

@@ -5,14 +5,17 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.drawer.SeatReadings;
 import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.timeline.Timeline;
-import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.OwnTube;
+import yellowrail.core.tube.model.TracedPoint;
+import yellowrail.core.tube.model.TracedTube;
+import yellowrail.core.tube.model.TubeModel;
 import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunService;
@@ -27,55 +30,126 @@ public class OwnTubeService {
     private static final double TESTER = 0.05;
 
     private static final double TESTER_GRID = 0.3;
+
+    /** Of a point that was read by hand, volts and current. */
+    private static final double POINT = 0.03;
+
+    private static final double POINT_GRID = 0.1;
     /** The newest runs tell what the tube is now. */
     private static final int MOST_RUNS = 8;
 
     private final DrawerService drawer;
     private final RunService runs;
     private final TubeService types;
+    private final PointService points;
 
-    OwnTubeService(DrawerService drawer, RunService runs, TubeService types) {
+    OwnTubeService(DrawerService drawer, RunService runs, TubeService types, PointService points) {
         this.drawer = drawer;
         this.runs = runs;
+        this.points = points;
         this.types = types;
     }
 
     /**
      * A tube with a model of its own.
      *
+     * @param type its number
      * @param name type and label
-     * @param tests that it rests on
-     * @param settings of runs that it rests on
+     * @param known the type\u2019s model, if it has one
+     * @param beside the tube beside that
+     * @param traced by points of its own curves, where there are enough
      */
-    public record Own(String name, KnownModel type, OwnTube tube, int tests, int settings) {
+    public record Own(
+            String type,
+            String name,
+            Optional<KnownModel> known,
+            Optional<OwnTube> beside,
+            Optional<TracedTube> traced,
+            Rests rests) {
 
-        /** The type\u2019s model made into this tube. */
+        /** The points\u2019 model; without them the type\u2019s made into this tube. */
         public KnownModel model() {
-            return type.as(tube);
+            return traced.map(points -> KnownModel.of(type, points))
+                    .orElseGet(() -> known.orElseThrow().as(beside.orElseThrow()));
         }
     }
 
-    /** @return empty where its type has no model, or nothing that was read tells its grid volts */
+    /**
+     * What was read of a tube.
+     *
+     * @param tests of a tester
+     * @param settings of runs
+     * @param points of its curves
+     */
+    public record Rests(int tests, int settings, int points) {}
+
+    /** @param typed the number of a tube, as an address has it; anything else is none */
+    @Transactional(readOnly = true)
+    public Optional<Own> of(String typed) {
+        return typed.matches("\\d{1,18}") ? of(Long.parseLong(typed)) : Optional.empty();
+    }
+
+    /**
+     * @return empty where nothing that was read tells its grid volts, or its type has no model and it too few points
+     */
     @Transactional(readOnly = true)
     public Optional<Own> of(long tubeId) {
         Kept kept = drawer.tube(tubeId);
-        Optional<TubeType> type = types.catalogue().find(kept.tube().type());
+        Optional<KnownModel> known = types.catalogue().find(kept.tube().type()).flatMap(TubeModels.published()::of);
         List<OwnTube.Reading> tested = drawer.tests(tubeId).stream()
                 .flatMap(test -> tested(test).stream())
                 .toList();
         List<OwnTube.Reading> seated = seated(tubeId);
-        List<OwnTube.Reading> all = new ArrayList<>(tested);
-        all.addAll(seated);
-        return type.flatMap(TubeModels.published()::of)
-                .flatMap(known -> OwnTube.of(known.model(), all)
-                        .map(own -> new Own(
-                                "%s %s"
-                                        .formatted(
-                                                kept.tube().type(), kept.tube().label()),
-                                known,
-                                own,
-                                tested.size(),
-                                seated.size())));
+        List<TracedPoint> points = points(tubeId);
+        List<OwnTube.Reading> all = Stream.of(
+                        tested,
+                        seated,
+                        points.stream().map(OwnTubeService::read).toList())
+                .flatMap(List::stream)
+                .toList();
+        Optional<OwnTube> beside = known.flatMap(type -> OwnTube.of(type.model(), all));
+        Optional<TracedTube> traced = TracedTube.of(known.map(KnownModel::model), points);
+        return beside.isEmpty() && traced.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Own(
+                        kept.tube().type(),
+                        "%s %s".formatted(kept.tube().type(), kept.tube().label()),
+                        known,
+                        beside,
+                        traced,
+                        new Rests(tested.size(), seated.size(), points.size())));
+    }
+
+    /** By its traced points alone; empty where there are too few. */
+    @Transactional(readOnly = true)
+    public Optional<TubeModel> traced(long tubeId) {
+        List<TracedPoint> read = points(tubeId);
+        return read.isEmpty()
+                ? Optional.empty()
+                : TracedTube.of(known(drawer.tube(tubeId)).map(KnownModel::model), read)
+                        .map(TracedTube::model);
+    }
+
+    private Optional<KnownModel> known(Kept kept) {
+        return types.catalogue().find(kept.tube().type()).flatMap(TubeModels.published()::of);
+    }
+
+    private List<TracedPoint> points(long tubeId) {
+        return points.ofTube(tubeId).stream()
+                .filter(point -> !point.leftOut())
+                .map(PointRow::point)
+                .toList();
+    }
+
+    private static OwnTube.Reading read(TracedPoint point) {
+        return new OwnTube.Reading(
+                point.plate(),
+                point.pull(),
+                point.grid(),
+                point.screen().isPresent() ? OwnTube.What.PLATE_CURRENT : OwnTube.What.CATHODE_CURRENT,
+                point.amps(),
+                POINT,
+                POINT_GRID);
     }
 
     private static List<OwnTube.Reading> tested(TesterReading test) {

@@ -7,6 +7,7 @@ import tools.jackson.databind.PropertyNamingStrategies;
 import tools.jackson.databind.annotation.JsonNaming;
 import yellowrail.core.drawer.Microphony;
 import yellowrail.core.drawer.TesterReading;
+import yellowrail.core.drawer.WarmUp;
 import yellowrail.core.match.TestCondition;
 
 /** A test as it is stored: a column each, null where nothing was noted; V, A, min, A/V. */
@@ -14,8 +15,8 @@ import yellowrail.core.match.TestCondition;
 record TestRow(
         LocalDate tested,
         String tester,
-        double plateVolts,
-        double screenVolts,
+        Double plateVolts,
+        Double screenVolts,
         Double gridVolts,
         String current,
         double amps,
@@ -23,14 +24,16 @@ record TestRow(
         Double warmMinutes,
         Double transconductance,
         String tap,
-        String gas) {
+        String gas,
+        String setting,
+        String warmUp) {
 
     static TestRow of(TesterReading test) {
         return new TestRow(
                 test.tested().orElse(null),
                 test.tester(),
-                test.condition().plate(),
-                test.condition().screen(),
+                test.condition().isOwnScale() ? null : test.condition().plate(),
+                test.condition().isOwnScale() ? null : test.condition().screen(),
                 orNull(test.condition().grid()),
                 test.current().name(),
                 test.amps(),
@@ -38,21 +41,26 @@ record TestRow(
                 orNull(test.warmMinutes()),
                 orNull(test.transconductance()),
                 test.tap().name(),
-                test.gas());
+                test.gas(),
+                test.condition().setting(),
+                test.warmUp().written());
     }
 
     TesterReading test() {
         return new TesterReading(
                 Optional.ofNullable(tested),
                 tester,
-                new TestCondition(plateVolts, screenVolts, orEmpty(gridVolts)),
+                setting.isEmpty()
+                        ? new TestCondition(plateVolts, screenVolts, orEmpty(gridVolts))
+                        : TestCondition.at(setting),
                 TesterReading.Current.valueOf(current),
                 amps,
                 orEmpty(ampsBefore),
                 orEmpty(warmMinutes),
                 orEmpty(transconductance),
                 Microphony.valueOf(tap),
-                gas);
+                gas,
+                WarmUp.read(warmUp));
     }
 
     private static Double orNull(OptionalDouble value) {

@@ -83,7 +83,7 @@ final class TubePage {
                 test.tested().map((LocalDate day) -> DAY.format(day)).orElse(words.message("page.drawer.no-date")),
                 test.tester(),
                 words.say(test.condition().told()),
-                words.message("page.drawer.figure", Figures.milliamps(test.amps()), words.name(test.current())),
+                TestFigure.told(test, words),
                 warmUp(test, words),
                 test.transconductance().isPresent()
                         ? DrawerLine.steepness(test.transconductance().getAsDouble())
@@ -95,7 +95,7 @@ final class TubePage {
         if (test.before().isEmpty()) {
             return "";
         }
-        String before = Figures.milliamps(test.before().getAsDouble());
+        String before = TestFigure.of(test.current(), test.before().getAsDouble());
         double rise = test.rise().orElseThrow();
         String change = (rise < 0 ? "" : "+") + Figures.percent(rise);
         return test.warmMinutes().isPresent()

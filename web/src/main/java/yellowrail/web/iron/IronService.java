@@ -144,14 +144,9 @@ class IronService {
         return tubes.catalogue().find(name).flatMap(TubeModels.published()::of);
     }
 
-    /** A tube of the drawer, if it is of this type. */
-    Optional<OwnTubeService.Own> own(String typed, String type) {
-        return typed.matches("\\d{1,18}")
-                ? tubes.catalogue()
-                        .find(type)
-                        .flatMap(of -> owns.of(Long.parseLong(typed))
-                                .filter(own -> own.type().type().equals(of.name())))
-                : Optional.empty();
+    /** A tube of the drawer with a model of its own, if its type is listed. */
+    Optional<OwnTubeService.Own> own(String typed) {
+        return owns.of(typed).filter(own -> tubes.catalogue().find(own.type()).isPresent());
     }
 
     TubeType type(String name) {

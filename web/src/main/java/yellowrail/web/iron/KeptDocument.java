@@ -18,6 +18,7 @@ import yellowrail.web.database.JsonColumn;
  *
  * @param tap of the half primary, as a ratio
  * @param idleAmps of one tube
+ * @param own the number of the tube of the drawer that it is computed with; blank for any of the type
  */
 record KeptDocument(
         String type,
@@ -34,7 +35,8 @@ record KeptDocument(
         double screenSagOhms,
         double stopperOhms,
         double sidesApart,
-        double drive) {
+        double drive,
+        String own) {
 
     /** A number of the form: its name there, what it is called here, and the unit it was asked in. */
     private record Typed(String field, String name, Unit unit) {}
@@ -50,7 +52,7 @@ record KeptDocument(
             new Typed("screenSag", "screenSagOhms", Unit.OHM));
 
     static DocumentKind<KeptDocument> kind(JsonColumn json) {
-        return json.kind(KeptDocument.class, KeptDocument::valued, KeptDocument::sided);
+        return json.kind(KeptDocument.class, KeptDocument::valued, KeptDocument::sided, KeptDocument::owned);
     }
 
     /** Format 1 was the form as it was typed. */
@@ -69,6 +71,11 @@ record KeptDocument(
         stage.put("stopperOhms", 0.0);
         stage.put("sidesApart", 0.0);
         stage.put("drive", 1.0);
+    }
+
+    /** Up to format 3 all were of any tube of the type. */
+    private static void owned(ObjectNode stage) {
+        stage.put("own", "");
     }
 
     /** What stands where the form was not looked at: for the screens of a triode, and a tap that is none. */
@@ -105,7 +112,8 @@ record KeptDocument(
                 stage.losses().screenSag(),
                 stage.losses().stopper(),
                 stage.isPushPull() ? Quantity.parse(form.of("apart")).si(Unit.PERCENT) : 0,
-                Quantity.parse(form.of("drive")).si(Unit.PERCENT));
+                Quantity.parse(form.of("drive")).si(Unit.PERCENT),
+                form.of("own"));
     }
 
     /** The form that asks for it again. */
@@ -126,6 +134,7 @@ record KeptDocument(
         fields.put("stopper", shown(stopperOhms, Unit.OHM));
         fields.put("apart", shown(sidesApart, Unit.PERCENT));
         fields.put("drive", shown(drive, Unit.PERCENT));
+        fields.put("own", own);
         return new LoadLineForm(fields);
     }
 

@@ -7,6 +7,7 @@ import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.tube.model.KnownModel;
+import yellowrail.web.drawer.OwnTubeService;
 import yellowrail.web.form.Faults;
 import yellowrail.web.words.Words;
 
@@ -27,9 +28,19 @@ record KeptLine(
 
     private static final int STEPS = 64;
 
-    static KeptLine of(IronService.Kept kept, OutputStage amp, Optional<KnownModel> model, Words words) {
+    static KeptLine of(
+            IronService.Kept kept,
+            OutputStage amp,
+            Optional<OwnTubeService.Own> own,
+            Optional<KnownModel> typical,
+            Words words) {
         LoadLineForm form = kept.form();
-        String what = "%s \u00d7 %s, %s V".formatted(form.of("perSide"), form.of("type"), form.of("plates"));
+        Optional<KnownModel> model = own.map(OwnTubeService.Own::model).or(() -> typical);
+        String what = "%s \u00d7 %s, %s V"
+                .formatted(
+                        form.of("perSide"),
+                        own.map(OwnTubeService.Own::name).orElse(form.of("type")),
+                        form.of("plates"));
         Optional<OutputStage> stage = form.stage(amp, model, Faults.counted());
         Optional<Performance> computed = stage.flatMap(each -> compute(each, form.drive(Faults.counted())));
         if (computed.isEmpty()) {

@@ -77,9 +77,13 @@ class LoadLineController {
 
     private Asked asked(long id, Map<String, String> typed) {
         IronService.AmpWithStage amp = typed.containsKey("quick") ? iron.unread(id) : iron.amp(id);
-        LoadLineForm form = LoadLineForm.of(amp.model().type(), amp.own().stage(), typed);
+        Optional<OwnTubeService.Own> named = iron.own(typed.getOrDefault("own", ""));
+        LoadLineForm form = LoadLineForm.of(
+                named.map(OwnTubeService.Own::type).orElse(amp.model().type()),
+                amp.own().stage(),
+                typed);
         Faults faults = new Faults(words);
-        Optional<OwnTubeService.Own> own = iron.own(form.of("own"), form.of("type"));
+        Optional<OwnTubeService.Own> own = named.filter(tube -> tube.type().equals(form.of("type")));
         Optional<KnownModel> model = own.map(OwnTubeService.Own::model).or(() -> iron.model(form.of("type")));
         return new Asked(amp, form, model, own, faults, form.stage(amp.own().stage(), model, faults));
     }
@@ -97,7 +101,7 @@ class LoadLineController {
         ModelAndView page = drawn("iron/loadline", asked, typed)
                 .addObject("rail", Rail.ofAmp(id, asked.sheet().name(), null, words))
                 .addObject("title", words.say(asked.sheet().told()))
-                .addObject("types", iron.types())
+                .addObject("types", types(asked))
                 .addObject(
                         "perSides",
                         IntStream.rangeClosed(1, OutputStage.MOST_PER_SIDE)
@@ -114,6 +118,16 @@ class LoadLineController {
                 .addObject("grids", asked.own().isPresent() ? "" : asked.amp().grids(words))
                 .addObject("other", asked.amp().other() ? asked.sheet().tubeType() : "");
         return page;
+    }
+
+    /** Those with a model, and the one of a tube that has its own. */
+    private List<Choice> types(Asked asked) {
+        List<Choice> types = new ArrayList<>(iron.types());
+        asked.own()
+                .map(own -> new Choice(own.type(), own.type()))
+                .filter(own -> !types.contains(own))
+                .ifPresent(types::add);
+        return types;
     }
 
     /** What changes while something is dragged; {@code quick} leaves out the sweeps. */
@@ -171,6 +185,7 @@ class LoadLineController {
                                     .map(kept -> KeptLine.of(
                                             kept,
                                             asked.amp().own().stage(),
+                                            iron.own(kept.form().of("own")),
                                             iron.model(kept.form().of("type")),
                                             words))
                                     .toList());
@@ -182,7 +197,11 @@ class LoadLineController {
             Asked asked, Performance found, WorstCase worst, KnownModel model, Rating rating) {
         List<StageFinding> opinion = new ArrayList<>(Opinion.of(found, worst, model, rating));
         asked.own()
-                .ifPresent(own -> opinion.add(new StageFinding.OwnTubeTaken(own.name(), own.tests(), own.settings())));
+                .ifPresent(own -> opinion.add(new StageFinding.OwnTubeTaken(
+                        own.name(),
+                        own.rests().tests(),
+                        own.rests().settings(),
+                        own.rests().points())));
         return opinion;
     }
 

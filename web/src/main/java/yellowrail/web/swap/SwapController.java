@@ -22,6 +22,7 @@ import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.drawer.DrawerService;
+import yellowrail.web.drawer.OwnTubeService;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.run.RunService;
 import yellowrail.web.tubes.TubeService;
@@ -36,18 +37,27 @@ class SwapController {
     private final RunService runs;
     private final TubeService tubes;
     private final DrawerService drawer;
+    private final OwnTubeService owns;
     private final Words words;
 
-    SwapController(AmpService amps, RunService runs, TubeService tubes, DrawerService drawer, Words words) {
+    SwapController(
+            AmpService amps,
+            RunService runs,
+            TubeService tubes,
+            DrawerService drawer,
+            OwnTubeService owns,
+            Words words) {
         this.amps = amps;
         this.runs = runs;
         this.tubes = tubes;
         this.drawer = drawer;
+        this.owns = owns;
         this.words = words;
     }
 
     /**
      * @param wants the type that wants in; blank for the table of all
+     * @param own a tube of the drawer that wants in; blank for any of its type
      * @param rectifier the rectifier that wants in; blank for none
      * @param base of the table only those on the same base
      * @param fits only those that fit
@@ -57,6 +67,7 @@ class SwapController {
     ModelAndView swap(
             @PathVariable long id,
             @RequestParam(defaultValue = "") String wants,
+            @RequestParam(defaultValue = "") String own,
             @RequestParam(defaultValue = "") String rectifier,
             @RequestParam(defaultValue = "false") boolean base,
             @RequestParam(defaultValue = "false") boolean fits,
@@ -69,9 +80,13 @@ class SwapController {
                 .map(type -> type.with(List.of(amp.sheet().rating(type))))
                 .orElseThrow();
         LastRead read = runs.lastKnown(amp).read();
-        SwapAmp met = SwapAmp.of(amp.sheet(), read);
+        Optional<OwnTubeService.Own> tube = owns.of(own);
+        SwapAmp any = SwapAmp.of(amp.sheet(), read);
+        SwapAmp met = tube.map(one -> any.with(new SwapAmp.OwnModel(one.name(), one.model())))
+                .orElse(any);
         SwapCheck check = new SwapCheck(met, in);
-        Optional<TubeType> type = catalogue.find(wants);
+        Optional<TubeType> type = tube.flatMap(one -> catalogue.find(one.type()).map(of -> of.called(one.name())))
+                .or(() -> catalogue.find(wants));
         Optional<RectifierType> other = RectifierType.find(rectifier);
         boolean unknown = !wants.isBlank() && type.isEmpty() || !rectifier.isBlank() && other.isEmpty();
         String present = amp.sheet().fittings().rectifierTube().isBlank()
@@ -84,7 +99,7 @@ class SwapController {
                 .addObject("id", id)
                 .addObject("filter", filter)
                 .addObject("in", in.name())
-                .addObject("wants", wants)
+                .addObject("wants", type.map(TubeType::name).orElse(wants))
                 .addObject(
                         "types",
                         TypeOffers.of(catalogue, words).stream()

@@ -1,6 +1,7 @@
 package yellowrail.web.database;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
@@ -146,5 +147,25 @@ class MigrationTest {
         migrateTo("16");
         assertThat(old.queryForList("SELECT type || ' ' || label FROM drawer_tube ORDER BY id", String.class))
                 .containsExactly("ECL86 A", "7591 B", "7591A B", "6V6GT C", "6V6 C", "EL34 A", "6P3S A");
+    }
+
+    /** Before a tester had a scale of its own, every test had volts; the same test still comes in once. */
+    @Test
+    void aTestWithVoltsStandsAndOneOfATestersOwnScaleNeedsNone() {
+        migrateTo("16");
+        old.update("INSERT INTO drawer_tube (type, label, saved_at) VALUES ('EL34', 'A1', now())");
+        old.update("""
+                INSERT INTO tube_test (tube_id, plate_volts, screen_volts, amps, entered_at)
+                SELECT id, 250, 250, 0.07, now() FROM drawer_tube""");
+        migrateTo("17");
+        assertThat(old.queryForMap("SELECT plate_volts, setting, warm_up FROM tube_test"))
+                .containsEntry("plate_volts", 250.0)
+                .containsEntry("setting", "")
+                .containsEntry("warm_up", "");
+        String scale = "INSERT INTO tube_test (tube_id, amps, current, setting, entered_at)"
+                + " SELECT id, 0.059, 'SCALE', '%s', now() FROM drawer_tube ON CONFLICT DO NOTHING";
+        assertThat(old.update(scale.formatted("test 6L6"))).isEqualTo(1);
+        assertThat(old.update(scale.formatted("test 6L6"))).isZero();
+        assertThatThrownBy(() -> old.update(scale.formatted(""))).hasMessageContaining("tube_test_volts_or_setting");
     }
 }

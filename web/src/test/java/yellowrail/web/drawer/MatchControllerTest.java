@@ -22,8 +22,8 @@ import yellowrail.web.words.BundledWords;
 class MatchControllerTest {
 
     private final DrawerService drawer = mock();
-    private final MatchController controller =
-            new MatchController(drawer, mock(AmpService.class), mock(RunService.class), BundledWords.read());
+    private final MatchController controller = new MatchController(
+            drawer, mock(AmpService.class), mock(RunService.class), mock(OwnTubeService.class), BundledWords.read());
 
     private ModelAndView match(int tubes) {
         when(drawer.type("EL34")).thenReturn(TubeCatalogue.published().find("EL34"));

@@ -20,7 +20,22 @@ class KeptDocumentTest {
     void aSettingThatWasKeptAsTypedIsReadAsValues() {
         assertThat(documents.read(FORMAT_1))
                 .isEqualTo(new KeptDocument(
-                        "6L6GC", 1, 450, 400, Connection.ULTRALINEAR, 0.43, false, 0.0364, 5600, 60, 80, 0, 0, 0, 1));
+                        "6L6GC",
+                        1,
+                        450,
+                        400,
+                        Connection.ULTRALINEAR,
+                        0.43,
+                        false,
+                        0.0364,
+                        5600,
+                        60,
+                        80,
+                        0,
+                        0,
+                        0,
+                        1,
+                        ""));
     }
 
     @Test

@@ -43,6 +43,27 @@ public sealed interface ModelFinding extends Finding {
 
     record PowerNotPublished() implements ModelFinding {}
 
+    /** The curves are one tube's own. */
+    record Traced(
+            int points,
+            @In(value = Unit.MILLIAMP, decimals = 1) double off,
+            @In(value = Unit.VOLT, decimals = 0) double plateFrom,
+            @In(value = Unit.VOLT, decimals = 0) double plateTo,
+            @In(value = Unit.VOLT, decimals = 0) double gridFrom,
+            @In(value = Unit.VOLT, decimals = 0) double gridTo)
+            implements ModelFinding {
+
+        static Traced of(TracedTube tube) {
+            return new Traced(
+                    tube.points(),
+                    tube.unseen().orElse(tube.off()),
+                    tube.plate().from(),
+                    tube.plate().to(),
+                    tube.grid().from(),
+                    tube.grid().to());
+        }
+    }
+
     /** The curves are another type's. */
     record Shared(String like, ModelFinding trust) implements ModelFinding {}
 

@@ -49,7 +49,7 @@ public final class ModelFit {
                                 / p.screenAmps().getAsDouble()
                         - 1))
                 .max();
-        return new KnownModel(type, model, points.size(), plate, screen, knee(), Optional.empty());
+        return new KnownModel(type, model, points.size(), plate, screen, knee(), Optional.empty(), Optional.empty());
     }
 
     /** The operation whose power placed the model, and is no check of it any more. */

@@ -98,6 +98,11 @@ public record OwnTube(double current, double currentPlusMinus, double mu, double
         return Math.abs(Math.log(current)) <= 2 * CURRENT_SCATTERS && Math.abs(Math.log(mu)) <= 2 * MU_SCATTERS;
     }
 
+    /** How much of what is not known of any tube of the type is still not known of this one. */
+    double unsure() {
+        return currentPlusMinus / current / (2 * CURRENT_SCATTERS);
+    }
+
     /** The type made into this tube. */
     public TubeModel of(TubeModel type) {
         return type.withMu(mu).scaled(current);

@@ -41,6 +41,15 @@ final class PentodeFit {
         this.knee = knee;
     }
 
+    /** What is usual for power tubes. */
+    static PentodeModel usual() {
+        return model(new double[USUAL.length]);
+    }
+
+    static double[] latitude() {
+        return LATITUDE.clone();
+    }
+
     PentodeModel settle() {
         return model(new LogLeastSquares(USUAL.length, this::residuals).settle());
     }

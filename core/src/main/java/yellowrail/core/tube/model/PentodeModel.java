@@ -1,5 +1,7 @@
 package yellowrail.core.tube.model;
 
+import java.util.stream.DoubleStream;
+
 /**
  * Currents of a pentode or beam tube from its voltages, all to the cathode.
  *
@@ -66,6 +68,13 @@ public record PentodeModel(double mu, double ex, double kg1, double kp, double k
     @Override
     public PentodeModel withScreen(double factor) {
         return new PentodeModel(mu, ex, kg1, kp, kvb, early, kg2 / factor, f * factor);
+    }
+
+    @Override
+    public PentodeModel moved(double[] by) {
+        double[] e = DoubleStream.of(by).map(Math::exp).toArray();
+        return new PentodeModel(
+                mu * e[0], ex * e[1], kg1 * e[2], kp * e[3], kvb * e[4], early * e[5], kg2 * e[6], f * e[7]);
     }
 
     @Override

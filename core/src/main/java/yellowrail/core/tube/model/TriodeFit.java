@@ -40,6 +40,15 @@ final class TriodeFit {
                 .orElse(USUAL[0]);
     }
 
+    /** What is usual, with an amplification. */
+    static TriodeModel usual(double mu) {
+        return new TriodeModel(mu, USUAL[1], USUAL[2], USUAL[3], USUAL[4]);
+    }
+
+    static double[] latitude() {
+        return LATITUDE.clone();
+    }
+
     TriodeModel settle() {
         return model(new LogLeastSquares(USUAL.length, this::residuals).settle());
     }

@@ -1,5 +1,7 @@
 package yellowrail.core.tube.model;
 
+import java.util.stream.DoubleStream;
+
 /**
  * Plate current of a triode from its voltages, all to the cathode; of a directly heated one to the middle of its
  * filament.
@@ -56,6 +58,12 @@ public record TriodeModel(double mu, double ex, double kg1, double kp, double kv
     @Override
     public TriodeModel withScreen(double factor) {
         return this;
+    }
+
+    @Override
+    public TriodeModel moved(double[] by) {
+        double[] e = DoubleStream.of(by).map(Math::exp).toArray();
+        return new TriodeModel(mu * e[0], ex * e[1], kg1 * e[2], kp * e[3], kvb * e[4]);
     }
 
     @Override

@@ -34,6 +34,9 @@ public sealed interface TubeModel permits PentodeModel, TriodeModel {
     /** The same tube with another amplification: the cut-off moves. */
     TubeModel withMu(double factor);
 
+    /** The same with every parameter, in the order of the record, times e to the power of these. */
+    TubeModel moved(double[] by);
+
     /** @return plate current, A */
     default double plateCurrent(double plate, double screen, double grid) {
         return currents(plate, screen, grid).plate();
