@@ -1,7 +1,6 @@
 package yellowrail.core.drawer;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -31,18 +30,13 @@ public final class SeatReadings {
 
     /** @param during whether the tube sat there */
     public static List<OwnTube.Reading> of(Timeline timeline, String socket, Predicate<Instant> during) {
-        StageIdle stage = StageIdle.of(timeline.present());
-        List<OwnTube.Reading> readings = new ArrayList<>();
-        for (Setting setting : timeline.presentSettings()) {
-            if (setting.lacks().isEmpty() && during.test(setting.at())) {
-                stage.at(setting.moment()).stream()
-                        .filter(tube -> tube.socket().label().equals(socket))
-                        .findFirst()
-                        .flatMap(tube -> reading(stage, setting, tube))
-                        .ifPresent(readings::add);
-            }
-        }
-        return readings;
+        return of(SeatIdles.of(timeline, socket, during));
+    }
+
+    public static List<OwnTube.Reading> of(SeatIdles idles) {
+        return idles.all().stream()
+                .flatMap(at -> reading(idles.stage(), at.setting(), at.tube()).stream())
+                .toList();
     }
 
     private static Optional<OwnTube.Reading> reading(StageIdle stage, Setting setting, TubeIdle tube) {

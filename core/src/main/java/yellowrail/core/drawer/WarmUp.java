@@ -80,8 +80,25 @@ public record WarmUp(List<Figure> figures) {
     public boolean isSettled() {
         double since = first().minutes() + 2 * (last().minutes() - first().minutes()) / 3;
         return figures.size() > 2
+                && isNear(at(since))
                 && figures.stream()
                         .filter(figure -> figure.minutes() >= since)
-                        .allMatch(figure -> Math.abs(figure.amps() / last().amps() - 1) <= SETTLED);
+                        .allMatch(figure -> isNear(figure.amps()));
+    }
+
+    private boolean isNear(double amps) {
+        return Math.abs(amps / last().amps() - 1) <= SETTLED;
+    }
+
+    /** On the straight line between the figures beside it, A. */
+    private double at(double minutes) {
+        int next = 1;
+        while (figures.get(next).minutes() < minutes) {
+            next++;
+        }
+        Figure one = figures.get(next - 1);
+        Figure other = figures.get(next);
+        double part = (minutes - one.minutes()) / (other.minutes() - one.minutes());
+        return one.amps() + part * (other.amps() - one.amps());
     }
 }

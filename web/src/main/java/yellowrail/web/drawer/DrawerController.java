@@ -87,9 +87,11 @@ class DrawerController {
 
     private ModelAndView tube(
             long id, Kept kept, Map<String, String> typed, Map<String, String> faults, HttpStatus status) {
+        List<OwnTubeService.InRun> runs = own.runs(id);
         ModelAndView page = TubePage.of(kept, drawer.tests(id), drawer.sat(id), words)
+                .addObject("runs", TubeRuns.of(runs, words))
                 .addObject("amps", amps.names())
-                .addObject("beside", own.of(id).map(this::beside).orElse(""))
+                .addObject("beside", own.of(id, runs).map(this::beside).orElse(""))
                 .addObject(
                         "rail",
                         Rail.plain("%s %s"

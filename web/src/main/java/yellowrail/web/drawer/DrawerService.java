@@ -118,6 +118,25 @@ public class DrawerService {
                 mapper.find(search, most, 0).stream().map(this::kept).toList());
     }
 
+    /**
+     * Those of a filter that an amp may take: of its type, neither suspect nor waste, and in no other amp.
+     *
+     * @param most that are looked through
+     */
+    @Transactional(readOnly = true)
+    List<Long> free(int most, DrawerFilter filter, long ampId, String type) {
+        Map<Long, Long> amps = seats.taken().stream().collect(Collectors.toMap(Seat::tubeId, Seat::ampId));
+        List<Kept> found = select(most, filter).first();
+        Map<Long, String> suspects = suspects(found);
+        return found.stream()
+                .filter(kept -> kept.tube().type().equals(type))
+                .filter(kept ->
+                        kept.tube().state() != TubeState.SUSPECT && kept.tube().state() != TubeState.WASTE)
+                .map(Kept::id)
+                .filter(id -> !suspects.containsKey(id) && amps.getOrDefault(id, ampId) == ampId)
+                .toList();
+    }
+
     /** The words of the page are searched where they are known: here. */
     private DrawerSearch search(DrawerFilter filter, Map<Long, String> sits) {
         String text = filter.q().toLowerCase(Locale.ROOT);

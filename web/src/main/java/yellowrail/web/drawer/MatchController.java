@@ -30,6 +30,9 @@ import yellowrail.web.words.Words;
 @Controller
 class MatchController {
 
+    /** More go through matching, which tells why. */
+    private static final int MOST_PLACED = 200;
+
     private final DrawerService drawer;
     private final AmpService amps;
     private final RunService runs;
@@ -78,18 +81,8 @@ class MatchController {
                             ? words.message("page.match.nothing-selected")
                             : words.say(drawer.unlisted(name)));
         }
-        ModelAndView page = new ModelAndView("drawer/match")
-                .addObject("rail", Rail.plain(words.message("page.match.title")))
-                .addObject("faults", faults)
-                .addObject("type", type)
-                .addObject("q", q)
-                .addObject("size", size)
-                .addObject("tolerance", tolerance)
-                .addObject("tubes", tubes)
-                .addObject("amps", amps.names())
-                .addObject("ampId", ampId);
+        ModelAndView page = page(faults, tubes, type, q, size, tolerance, ampId);
         if (faults.any()) {
-            page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return page;
         }
         List<Kept> alike = selected.stream()
@@ -119,6 +112,50 @@ class MatchController {
                                 .collect(Collectors.toMap(kept -> kept.tube().label(), Kept::id)),
                         own::traced,
                         selected.size() - alike.size()));
+    }
+
+    private ModelAndView page(
+            Faults faults, List<Long> tubes, String type, String q, int size, String tolerance, long ampId) {
+        ModelAndView page = new ModelAndView("drawer/match")
+                .addObject("rail", Rail.plain(words.message("page.match.title")))
+                .addObject("faults", faults)
+                .addObject("type", type)
+                .addObject("q", q)
+                .addObject("size", size)
+                .addObject("tolerance", tolerance)
+                .addObject("tubes", tubes)
+                .addObject("amps", amps.names())
+                .addObject("ampId", ampId);
+        page.setStatus(faults.any() ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
+        return page;
+    }
+
+    /** From any selection to a seating: the nearest of the ticked tubes, or of all shown that are free and sound. */
+    @PostMapping("/drawer/place")
+    ModelAndView place(
+            @RequestParam(name = "tube", defaultValue = "") List<Long> tubes,
+            @RequestParam(defaultValue = "") String type,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(name = "amp", defaultValue = "0") long ampId) {
+        Faults faults = new Faults(words);
+        if (ampId == 0) {
+            faults.say("amp", "page.match.which-amp");
+        }
+        List<Long> chosen = !tubes.isEmpty() || faults.any()
+                ? tubes
+                : drawer.free(
+                        Matching.MOST_TUBES,
+                        new DrawerFilter(type, q),
+                        ampId,
+                        amps.newest(ampId).sheet().tubeType());
+        if (!faults.any() && (chosen.isEmpty() || chosen.size() > MOST_PLACED)) {
+            faults.say("type", "page.match.place-of", MOST_PLACED, chosen.size());
+        }
+        if (faults.any()) {
+            return page(faults, tubes, type, q, 2, "", ampId);
+        }
+        return new ModelAndView("redirect:/amps/%d/placing?tubes=%s"
+                .formatted(ampId, chosen.stream().map(String::valueOf).collect(Collectors.joining(","))));
     }
 
     private static String commonest(List<Kept> selected) {

@@ -1,6 +1,7 @@
 package yellowrail.web.drawer;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import yellowrail.core.drawer.SeatIdles;
 import yellowrail.core.drawer.SeatReadings;
 import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.timeline.Timeline;
@@ -94,12 +96,19 @@ public class OwnTubeService {
      */
     @Transactional(readOnly = true)
     public Optional<Own> of(long tubeId) {
+        return of(tubeId, runs(tubeId));
+    }
+
+    /** @param runs of the tube */
+    Optional<Own> of(long tubeId, List<InRun> runs) {
         Kept kept = drawer.tube(tubeId);
         Optional<KnownModel> known = types.catalogue().find(kept.tube().type()).flatMap(TubeModels.published()::of);
         List<OwnTube.Reading> tested = drawer.tests(tubeId).stream()
                 .flatMap(test -> tested(test).stream())
                 .toList();
-        List<OwnTube.Reading> seated = seated(tubeId);
+        List<OwnTube.Reading> seated = runs.stream()
+                .flatMap(each -> SeatReadings.of(each.idles()).stream())
+                .toList();
         List<TracedPoint> points = points(tubeId);
         List<OwnTube.Reading> all = Stream.of(
                         tested,
@@ -179,15 +188,25 @@ public class OwnTubeService {
                 TESTER_GRID);
     }
 
-    private List<OwnTube.Reading> seated(long tubeId) {
+    /** One run that a tube sat through. */
+    record InRun(Sat sat, Run run, SeatIdles idles) {}
+
+    /** The newest runs of a tube, as far as it idled in them, newest first. */
+    @Transactional(readOnly = true)
+    List<InRun> runs(long tubeId) {
         Map<Long, Sat> stays = new LinkedHashMap<>();
         drawer.sat(tubeId).stream().limit(MOST_RUNS).forEach(sat -> stays.putIfAbsent(sat.runId(), sat));
-        Map<Run, Timeline> timelines = runs.wholeTimelines(runs.runs(stays.keySet()));
+        Map<Run, Timeline> timelines = this.runs.wholeTimelines(this.runs.runs(stays.keySet()));
         return timelines.entrySet().stream()
-                .flatMap(entry -> {
+                .map(entry -> {
                     Sat sat = stays.get(entry.getKey().id());
-                    return SeatReadings.of(entry.getValue(), sat.seat().socket(), sat.seat()::isDuring).stream();
+                    return new InRun(
+                            sat,
+                            entry.getKey(),
+                            SeatIdles.of(entry.getValue(), sat.seat().socket(), sat.seat()::isDuring));
                 })
+                .sorted(Comparator.comparing((InRun each) -> each.run().begunAt())
+                        .reversed())
                 .toList();
     }
 }

@@ -26,7 +26,7 @@ class PlacingController {
         this.words = words;
     }
 
-    /** @param tubes numbers of the drawer, as many as there are sockets; blank for those that sit in the amp */
+    /** @param tubes numbers of the drawer, as many as there are sockets or more; blank for those that sit in the amp */
     @GetMapping("/amps/{id}/placing")
     ModelAndView show(@PathVariable long id, @RequestParam(defaultValue = "") String tubes) {
         return page(id, tubes, "", HttpStatus.OK);

@@ -16,6 +16,7 @@ import yellowrail.core.drawer.TubeState;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.WarmUp;
 import yellowrail.core.match.Candidate;
+import yellowrail.core.match.Fill;
 import yellowrail.core.match.Placing;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.ReadingKind;
@@ -85,7 +86,9 @@ class PlacingService {
         return amps.newest(id);
     }
 
-    /** @param tubes of the drawer; none for those that sit in the amp now */
+    /**
+     * @param tubes of the drawer, of which the nearest to one another are taken; none for those that sit in the amp now
+     */
     @Transactional(readOnly = true)
     Proposal propose(Amp amp, List<Long> tubes) {
         return tubes.isEmpty() ? present(amp) : fromDrawer(amp, tubes);
@@ -138,9 +141,9 @@ class PlacingService {
         }
         List<Kept> kept = tubes.stream().map(found::get).toList();
         AmpSheet sheet = amp.sheet();
-        if (kept.size() != sheet.sockets().size()) {
-            return Proposal.none(words.message(
-                    "page.placing.as-many", kept.size(), sheet.sockets().size()));
+        int wanted = sheet.sockets().size();
+        if (kept.size() < wanted) {
+            return Proposal.none(words.message("page.placing.as-many", kept.size(), wanted));
         }
         Optional<TubeType> type = drawer.type(kept.get(0).tube().type());
         if (type.isEmpty()
@@ -150,13 +153,15 @@ class PlacingService {
         }
         Comparison comparison =
                 Comparison.of(type.get(), kept.stream().map(Kept::tested).toList());
-        if (!comparison.leftOut().isEmpty()) {
+        if (comparison.candidates().size() < wanted) {
             return Proposal.none(words.message(
                     "page.placing.not-comparable",
                     comparison.leftOut().entrySet().stream()
                             .map(left -> left.getKey() + " " + words.say(left.getValue()))
                             .collect(Collectors.joining("; "))));
         }
+        List<Candidate> chosen =
+                kept.size() == wanted ? comparison.candidates() : Fill.of(comparison.candidates(), sheet.sockets());
         Map<String, Kept> known = new LinkedHashMap<>();
         kept.forEach(tube -> known.put(tube.tube().label(), tube));
         String other = type.get().name().equals(sheet.tubeType())
@@ -167,11 +172,14 @@ class PlacingService {
                                 sheet.tubeType(),
                                 type.get().name());
         return new Proposal(
-                Optional.of(new Placing(comparison.candidates(), sheet.sockets())),
+                Optional.of(new Placing(chosen, sheet.sockets())),
                 words.message(
                                 "page.placing.by-test",
                                 words.name(comparison.current()),
                                 words.say(comparison.condition().orElseThrow().told()))
+                        + (kept.size() == wanted
+                                ? ""
+                                : " " + words.message("page.placing.nearest", wanted, kept.size()))
                         + other,
                 known,
                 Map.of(),

@@ -29,6 +29,7 @@ final class TubePage {
             String condition,
             String figure,
             String warmUp,
+            WarmUpView curve,
             String steepness,
             String remarks) {}
 
@@ -85,6 +86,7 @@ final class TubePage {
                 words.say(test.condition().told()),
                 TestFigure.told(test, words),
                 warmUp(test, words),
+                WarmUpView.of(test, words),
                 test.transconductance().isPresent()
                         ? DrawerLine.steepness(test.transconductance().getAsDouble())
                         : "",
