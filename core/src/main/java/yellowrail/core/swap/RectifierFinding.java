@@ -53,14 +53,88 @@ public sealed interface RectifierFinding extends Finding {
             @In(value = Unit.MICROFARAD, decimals = 0) double most)
             implements RectifierFinding {}
 
-    record PlatesMove(
-            @In(value = Unit.VOLT, decimals = 0, change = true)
-            double by) implements RectifierFinding {}
+    record DrivenOf(@In(Unit.MILLIAMP) double total) implements RectifierFinding {}
+
+    record WindingTakes(
+            String winding,
+            @In(value = Unit.AMP, decimals = 2) double amps,
+            @In(value = Unit.AMP, given = true) double rated,
+            @In(value = Unit.AMP, decimals = 2) double before)
+            implements RectifierFinding {}
+
+    record NeedsCentreTap(String wants) implements RectifierFinding {}
+
+    // What it holds off
+
+    record InverseAtMost(
+            @In(value = Unit.VOLT, given = true) double most) implements RectifierFinding {}
+
+    record InverseOf(
+            @In(value = Unit.VOLT, decimals = 0) double volts,
+            @In(value = Unit.VOLT, given = true) double most) implements RectifierFinding {}
+
+    record SeriesDiodes() implements RectifierFinding {}
+
+    record DiodeHoldsOff(
+            @In(value = Unit.VOLT, decimals = 0) double volts,
+            @In(value = Unit.VOLT, given = true) double each) implements RectifierFinding {}
+
+    record DiodesInSeries(
+            @In(value = Unit.VOLT, decimals = 0) double volts,
+            int count,
+            @In(value = Unit.VOLT, given = true) double each)
+            implements RectifierFinding {}
+
+    record TwicePeak(
+            @In(value = Unit.VOLT, decimals = 0) double peak,
+
+            @In(value = Unit.PERCENT, decimals = 0, change = true)
+            double mains)
+            implements RectifierFinding {}
+
+    // What it is charged with
+
+    record PulsesOf(
+            @In(value = Unit.MILLIAMP, decimals = 0) double peak,
+            @In(value = Unit.MILLIAMP, decimals = 0) double most) implements RectifierFinding {}
+
+    record NoTransient() implements RectifierFinding {}
+
+    record NeedsOhms(
+            @In(value = Unit.OHM, decimals = 0) double ohms,
+            @In(value = Unit.AMP, given = true) double most) implements RectifierFinding {}
+
+    record AddOhms(
+            @In(value = Unit.OHM, decimals = 0) double ohms,
+            @In(value = Unit.AMP, given = true) double most) implements RectifierFinding {}
+
+    record PulsesBy(
+            @In(Unit.MILLIAMP) double amps,
+            @In(value = Unit.OHM, decimals = 0) double ohms) implements RectifierFinding {}
+
+    // When it is there
+
+    record ComesUpWithThem(String wants) implements RectifierFinding {}
+
+    record ThereBefore(
+            String wants,
+            @In(value = Unit.VOLT, decimals = 0) double peak) implements RectifierFinding {}
+
+    record ThereBeforeUnknown(String wants) implements RectifierFinding {}
+
+    record ThereBeforeOf(
+            String wants,
+            @In(value = Unit.VOLT, decimals = 0) double peak,
+            @In(value = Unit.VOLT, given = true) double rated)
+            implements RectifierFinding {}
+
+    // Where the plates stand
 
     record PlatesMoveTo(
             @In(value = Unit.VOLT, decimals = 0, change = true)
             double by,
 
+            @In(value = Unit.VOLT, plusMinus = true) double plusMinus,
             @In(Unit.VOLT) double to,
             @In(Unit.MILLIAMP) double each,
             @In(Unit.MILLIAMP) double now)
@@ -69,8 +143,30 @@ public sealed interface RectifierFinding extends Finding {
     record Drops(
             String in,
             @In(value = Unit.VOLT, given = true) double volts,
+            @In(value = Unit.MILLIAMP, decimals = 0) double amps,
             String wants,
-            @In(value = Unit.VOLT, given = true) double wantsVolts)
+            @In(value = Unit.VOLT, given = true) double wantsVolts,
+            @In(value = Unit.MILLIAMP, decimals = 0) double wantsAmps)
+            implements RectifierFinding {}
+
+    record ByPulses(
+            @In(Unit.MILLIAMP) double amps,
+            @In(value = Unit.VOLT, decimals = 0) double peak,
+            @In(value = Unit.OHM, decimals = 0) double ohms)
+            implements RectifierFinding {}
+
+    record PowerOfBoth(
+            @In(value = Unit.WATT, decimals = 1) double before,
+            String in,
+            @In(value = Unit.WATT, decimals = 1) double after,
+            String wants)
+            implements RectifierFinding {}
+
+    record Gives(
+            String in,
+            @In(value = Unit.OHM, decimals = 0) double ohms,
+            String wants,
+            @In(value = Unit.OHM, decimals = 0) double wantsOhms)
             implements RectifierFinding {}
 
     record SameWatts(

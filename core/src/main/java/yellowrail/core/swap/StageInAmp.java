@@ -10,6 +10,7 @@ import yellowrail.core.stage.FullDrive;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.OutputStage.Bias;
 import yellowrail.core.stage.Performance;
+import yellowrail.core.stage.SupplySag;
 import yellowrail.core.tube.TubeType;
 
 /** One channel of an amp with a type in it, at full drive, by the type’s model; its supply is taken as stiff. */
@@ -40,6 +41,26 @@ final class StageInAmp {
     Optional<Performance> left(TubeType type) {
         return left.computeIfAbsent(
                 type.name(), name -> bias().flatMap(bias -> stage(type).flatMap(stage -> driven(stage.with(bias)))));
+    }
+
+    /**
+     * On other plates than were read, the screens moved with them, and a supply that gives way.
+     *
+     * @param cathodeAmps of each tube at rest
+     */
+    Optional<Performance> on(TubeType type, double plateVolts, double cathodeAmps, double supplyOhms) {
+        return stage(type).flatMap(stage -> {
+            double moved = plateVolts - stage.plateVolts();
+            OutputStage stiff = AmpStage.atIdle(
+                    stage.at(plateVolts, stage.screenVolts() + moved),
+                    cathodeAmps * (1 - type.screenShare()),
+                    amp.bias().isCathode());
+            try {
+                return driven(SupplySag.of(stiff, supplyOhms, amp.otherAmps().orElse(SupplySag.USUAL_REST)));
+            } catch (UnsettledException e) {
+                return Optional.empty();
+            }
+        });
     }
 
     private Optional<Bias> bias() {

@@ -23,9 +23,14 @@ public enum SwapQuestion {
     BULB,
     FAMILY_SWITCH,
     POWER,
+    CIRCUIT,
+    CENTRE_TAP,
     RECTIFIER_HEATER,
     RECTIFIER_CURRENT,
+    INVERSE_VOLTS,
+    SURGE,
     FIRST_CAPACITOR,
+    BEFORE_THE_TUBES,
     PLATES;
 
     private static final Set<SwapQuestion> ASIDE =

@@ -3,6 +3,7 @@ package yellowrail.core.tube;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVRecord;
 import yellowrail.core.resource.CsvResource;
 
@@ -15,7 +16,11 @@ import yellowrail.core.resource.CsvResource;
  * @param heaterAmps A
  * @param dcAmps greatest DC output, A
  * @param firstFarads largest first capacitor at the usual supply impedance, F
- * @param dropVolts typical drop at a usual load, V
+ * @param dropVolts published drop of a plate at {@code dropAmps}, V
+ * @param dropAmps A
+ * @param inverseVolts greatest peak inverse, V
+ * @param peakAmps greatest recurrent peak of a plate, A
+ * @param transientAmps greatest current of the first cycles with a hot cathode, A; empty where none is published
  * @param direct whether its cathode is the filament itself: it is there seconds before any power tube draws
  * @param sure false when the figures should be verified with the maker's sheet
  */
@@ -27,6 +32,10 @@ public record RectifierType(
         double dcAmps,
         double firstFarads,
         double dropVolts,
+        double dropAmps,
+        double inverseVolts,
+        double peakAmps,
+        OptionalDouble transientAmps,
         boolean direct,
         boolean sure) {
 
@@ -60,6 +69,12 @@ public record RectifierType(
                 number(row, "dc_max_ma") / 1e3,
                 number(row, "capacitor_max_uf") / 1e6,
                 number(row, "drop_volts"),
+                number(row, "drop_ma") / 1e3,
+                number(row, "piv"),
+                number(row, "peak_ma") / 1e3,
+                row.get("transient_a").isBlank()
+                        ? OptionalDouble.empty()
+                        : OptionalDouble.of(number(row, "transient_a")),
                 row.get("cathode").equals("direct"),
                 row.get("confidence").equals("sure"));
     }

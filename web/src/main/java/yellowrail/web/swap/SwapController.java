@@ -8,13 +8,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import yellowrail.core.amp.Rectifier;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.station.Station;
-import yellowrail.core.swap.RectifierSwap;
 import yellowrail.core.swap.SwapAmp;
 import yellowrail.core.swap.SwapCheck;
-import yellowrail.core.swap.SwapReport;
 import yellowrail.core.tube.RectifierType;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
@@ -59,6 +56,8 @@ class SwapController {
      * @param wants the type that wants in; blank for the table of all
      * @param own a tube of the drawer that wants in; blank for any of its type
      * @param rectifier the rectifier that wants in; blank for none
+     * @param small the driver or splitter tube that goes out; blank for none
+     * @param smallWants the one that wants in its place
      * @param base of the table only those on the same base
      * @param fits only those that fit
      * @param mine only those in the drawer
@@ -69,6 +68,8 @@ class SwapController {
             @RequestParam(defaultValue = "") String wants,
             @RequestParam(defaultValue = "") String own,
             @RequestParam(defaultValue = "") String rectifier,
+            @RequestParam(defaultValue = "") String small,
+            @RequestParam(defaultValue = "") String smallWants,
             @RequestParam(defaultValue = "false") boolean base,
             @RequestParam(defaultValue = "false") boolean fits,
             @RequestParam(defaultValue = "false") boolean mine) {
@@ -87,13 +88,9 @@ class SwapController {
         SwapCheck check = new SwapCheck(met, in);
         Optional<TubeType> type = tube.flatMap(one -> catalogue.find(one.type()).map(of -> of.called(one.name())))
                 .or(() -> catalogue.find(wants));
-        Optional<RectifierType> other = RectifierType.find(rectifier);
-        boolean unknown = !wants.isBlank() && type.isEmpty() || !rectifier.isBlank() && other.isEmpty();
-        String present = amp.sheet().fittings().rectifierTube().isBlank()
-                ? amp.sheet().supply().rectifier() == Rectifier.SILICON ? "silicon" : ""
-                : amp.sheet().fittings().rectifierTube();
-        Optional<SwapReport> changed =
-                other.flatMap(to -> RectifierType.find(present).map(from -> new RectifierSwap(met, from, to).report()));
+        OtherSources sources = new OtherSources(amp.sheet(), any, in, catalogue);
+        boolean elsewhere = OtherSources.isUnknown(rectifier, small, smallWants);
+        boolean unknown = !wants.isBlank() && type.isEmpty() || elsewhere;
         ModelAndView page = new ModelAndView("swap/page")
                 .addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES, words))
                 .addObject("id", id)
@@ -109,16 +106,28 @@ class SwapController {
                         "rectifiers",
                         RectifierType.published().stream()
                                 .map(RectifierType::name)
+                                .filter(each -> !each.equals(sources.rectifier()))
                                 .toList())
                 .addObject("rectifier", rectifier)
-                .addObject("presentRectifier", present)
+                .addObject("presentRectifier", sources.rectifier())
+                .addObject("smallOnes", sources.smallOnes())
+                .addObject("allSmallOnes", sources.allSmallOnes())
+                .addObject("small", small)
+                .addObject("smallWants", smallWants)
+                .addObject(
+                        "smallReport",
+                        sources.small(small, smallWants)
+                                .map(found -> SwapView.of(found, words))
+                                .orElse(null))
                 .addObject(
                         "fault",
-                        unknown
-                                ? wants.isBlank()
-                                        ? words.message("page.swap.no-such-type", Quantity.quote(rectifier))
-                                        : words.say(catalogue.unlisted(wants))
-                                : "")
+                        !unknown
+                                ? ""
+                                : elsewhere
+                                        ? words.message(
+                                                "page.swap.no-such-type",
+                                                Quantity.quote(rectifier + small + smallWants))
+                                        : words.say(catalogue.unlisted(wants)))
                 .addObject("basis", SwapView.basis(met, words))
                 .addObject("unusable", read.unusable().map(words::say).orElse(""))
                 .addObject(
@@ -134,7 +143,9 @@ class SwapController {
                                 .orElse(null))
                 .addObject(
                         "rectifierReport",
-                        changed.map(found -> SwapView.of(found, words)).orElse(null))
+                        sources.rectifier(rectifier)
+                                .map(found -> SwapView.of(found, words))
+                                .orElse(null))
                 .addObject(
                         "table",
                         filter.of(check, in, catalogue, filter.mine() ? drawer.types() : List.of()).stream()

@@ -43,6 +43,16 @@ class SwapPagesTest {
     }
 
     @Test
+    void aDriverIsCheckedByItself() {
+        Document page = visitor.page(amp + "/swap?small=12AX7&smallWants=12AT7");
+        assertThat(page.text()).contains("12AT7 for 12AX7: not known enough: pins and circuit");
+        assertThat(page.select("select[name=smallWants] option[selected]").eachAttr("value"))
+                .containsExactly("12AT7");
+        assertThat(visitor.get(amp + "/swap?small=12AX7&smallWants=nothing").statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
     void theTableShowsOnlyWhatIsAskedFor() {
         List<String> all = types("");
         assertThat(all).contains("KT88", "EL84", "300B");

@@ -1,0 +1,2 @@
+/** A rectifier and the first capacitor behind it: what it drops, what it is charged with, what it must hold off. */
+package yellowrail.core.rectifier;
