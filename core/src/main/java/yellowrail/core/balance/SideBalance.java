@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
+import yellowrail.core.amp.Core;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Topology;
@@ -20,13 +21,11 @@ import yellowrail.core.quantity.Estimate;
  * @param push sum of plate currents, A
  * @param pull sum of plate currents, A
  * @param plusMinus half width of the difference at 95 %, A
+ * @param core of the transformer, and what it tolerates
  * @param unseen why there are no sums; empty when there are
  */
 public record SideBalance(
-        Channel channel, double push, double pull, double plusMinus, Optional<BalanceFinding> unseen) {
-
-    /** What an EI core tolerates, as a ratio of the mean; a toroid tolerates much less. */
-    public static final double TOLERABLE = 0.10;
+        Channel channel, double push, double pull, double plusMinus, Core core, Optional<BalanceFinding> unseen) {
 
     /** @return one for each channel of a push-pull amp, none for a single-ended one */
     public static List<SideBalance> of(AmpSheet sheet, List<TubeIdle> tubes) {
@@ -54,24 +53,35 @@ public record SideBalance(
                         > 1)
                 .findFirst();
         if (across.isPresent()) {
-            return unseen(channel, new BalanceFinding.ReadTogether(across.get()));
+            return unseen(sheet, channel, new BalanceFinding.ReadTogether(across.get()));
         }
         if (here.stream().anyMatch(tube -> tube.figures().isEmpty())) {
-            return unseen(channel, new BalanceFinding.WaitsForEveryTube());
+            return unseen(sheet, channel, new BalanceFinding.WaitsForEveryTube());
         }
         if (here.stream().anyMatch(tube -> !tube.isFresh())) {
-            return unseen(channel, new BalanceFinding.WaitsForFreshReadings());
+            return unseen(sheet, channel, new BalanceFinding.WaitsForFreshReadings());
         }
         double squares = here.stream()
                 .map(tube -> plate(tube).plusMinus())
                 .mapToDouble(half -> half * half)
                 .sum();
         return new SideBalance(
-                channel, sum(here, Side.PUSH), sum(here, Side.PULL), Math.sqrt(squares), Optional.empty());
+                channel,
+                sum(here, Side.PUSH),
+                sum(here, Side.PULL),
+                Math.sqrt(squares),
+                sheet.fittings().iron().core(),
+                Optional.empty());
     }
 
-    private static SideBalance unseen(Channel channel, BalanceFinding why) {
-        return new SideBalance(channel, Double.NaN, Double.NaN, Double.NaN, Optional.of(why));
+    private static SideBalance unseen(AmpSheet sheet, Channel channel, BalanceFinding why) {
+        return new SideBalance(
+                channel,
+                Double.NaN,
+                Double.NaN,
+                Double.NaN,
+                sheet.fittings().iron().core(),
+                Optional.of(why));
     }
 
     private static double sum(List<TubeIdle> tubes, Side side) {
@@ -94,6 +104,11 @@ public record SideBalance(
     }
 
     public boolean isTolerable() {
-        return ratio() <= TOLERABLE;
+        return imbalance() <= tolerated();
+    }
+
+    /** What the core stands between the two sides, A. */
+    public double tolerated() {
+        return core.tolerates((push + pull) / 2);
     }
 }

@@ -2,6 +2,9 @@ package yellowrail.core.stage;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import yellowrail.core.amp.Core;
+import yellowrail.core.amp.Fittings;
 import yellowrail.core.tube.Rating;
 import yellowrail.core.tube.model.KnownModel;
 
@@ -27,7 +30,14 @@ public final class Opinion {
 
     private Opinion() {}
 
+    /** Of a stage in no amp in particular. */
     public static List<StageFinding> of(Performance found, WorstCase worst, KnownModel known, Rating rating) {
+        return of(found, worst, known, rating, Fittings.UNKNOWN);
+    }
+
+    /** @param fittings of the amp, among them what its iron stands */
+    public static List<StageFinding> of(
+            Performance found, WorstCase worst, KnownModel known, Rating rating, Fittings fittings) {
         List<StageFinding> notes = new ArrayList<>();
         double rated = rating.plateWatts();
         double idle = found.idle().plateWatts();
@@ -63,19 +73,38 @@ public final class Opinion {
                 notes.add(new StageFinding.CathodesOverLimit(each, amps));
             }
         });
-        if (found.stage().otherSide().isPresent()) {
-            double side = found.idle().allPlateAmps() / 2;
-            double left = Math.abs(found.idle().coreAmps(found.stage()));
-            if (left > CORE * side) {
-                notes.add(new StageFinding.CoreUnbalanced(left, left / side));
-            }
-        }
+        core(found, fittings).ifPresent(notes::add);
         notes.add(
                 known.model().isTriode()
                         ? new StageFinding.TriodeFromTheTypeAlone(POWER, PLATES, LEAST_DISTORTION, MOST_DISTORTION)
                         : new StageFinding.FromTheTypeAlone(POWER, PLATES, SCREENS, LEAST_DISTORTION, MOST_DISTORTION));
         notes.add(new StageFinding.ModelOf(known.type(), known.trust()));
         return notes;
+    }
+
+    private static Optional<StageFinding> core(Performance found, Fittings fittings) {
+        Core core = fittings.iron().core();
+        if (!found.stage().isPushPull()) {
+            double dc = Math.max(found.plateAmps(), found.idle().allPlateAmps());
+            return fittings.outputAmps().isPresent()
+                            && dc > core.gapTolerates(fittings.outputAmps().getAsDouble())
+                    ? Optional.of(
+                            new StageFinding.GapOver(dc, fittings.outputAmps().getAsDouble()))
+                    : Optional.empty();
+        }
+        double side = found.idle().allPlateAmps() / 2;
+        double left = Math.abs(found.idle().coreAmps(found.stage()));
+        if (found.stage().otherSide().isEmpty() || left <= CORE * side && core.equals(Core.UNKNOWN)) {
+            return Optional.empty();
+        }
+        if (core.equals(Core.UNKNOWN)) {
+            return Optional.of(new StageFinding.CoreUnbalanced(left, left / side));
+        }
+        double tolerated = core.tolerates(side);
+        return Optional.of(
+                left > tolerated
+                        ? new StageFinding.CoreOver(left, tolerated, core.kind())
+                        : new StageFinding.CoreWithin(left, tolerated, core.kind()));
     }
 
     /** The distortion as a size, with the harmonic that leads it. */

@@ -1,5 +1,6 @@
 package yellowrail.core.stage;
 
+import yellowrail.core.amp.Core;
 import yellowrail.core.finding.Finding;
 import yellowrail.core.finding.In;
 import yellowrail.core.quantity.Unit;
@@ -66,6 +67,24 @@ public sealed interface StageFinding extends Finding {
     record CoreUnbalanced(
             @In(value = Unit.MILLIAMP, decimals = 0) double amps,
             @In(value = Unit.PERCENT, decimals = 0) double ratio) implements StageFinding {}
+
+    /** The sheet tells the core. */
+    record CoreOver(
+            @In(value = Unit.MILLIAMP, decimals = 1) double amps,
+            @In(value = Unit.MILLIAMP, decimals = 1) double tolerated,
+            Core.Kind kind)
+            implements StageFinding {}
+
+    record CoreWithin(
+            @In(value = Unit.MILLIAMP, decimals = 1) double amps,
+            @In(value = Unit.MILLIAMP, decimals = 1) double tolerated,
+            Core.Kind kind)
+            implements StageFinding {}
+
+    /** DC through a gap that was made for less. */
+    record GapOver(
+            @In(value = Unit.MILLIAMP, decimals = 1) double amps,
+            @In(value = Unit.MILLIAMP, given = true) double rated) implements StageFinding {}
 
     record CathodesOverLimit(
             @In(Unit.MILLIAMP) double each,

@@ -103,7 +103,7 @@ public record CurrentPath(List<Stop> stops) {
         stops.add(new Stop(
                 Part.OUTPUT,
                 Unit.AMP,
-                amp.topology() == Topology.SINGLE_ENDED ? amp.fittings().outputAmps() : OptionalDouble.empty(),
+                amp.topology() == Topology.SINGLE_ENDED ? gap(amp) : OptionalDouble.empty(),
                 times(now, amp.tubesPerSide() * (1 - in.screenShare())),
                 times(then, amp.tubesPerSide() * (1 - wants.screenShare())),
                 times(driven, amp.tubesPerSide() * (1 - wants.screenShare()))));
@@ -117,6 +117,13 @@ public record CurrentPath(List<Stop> stops) {
                         heat(then, amp.sharedBy(), ohms),
                         heat(driven, amp.sharedBy(), ohms))));
         return new CurrentPath(stops);
+    }
+
+    private static OptionalDouble gap(SwapAmp amp) {
+        OptionalDouble rated = amp.fittings().outputAmps();
+        return rated.isPresent()
+                ? OptionalDouble.of(amp.fittings().iron().core().gapTolerates(rated.getAsDouble()))
+                : rated;
     }
 
     private static OptionalDouble then(SwapAmp amp, TubeType wants) {

@@ -191,7 +191,7 @@ final class SupplyQuestions {
         double rated = amp.fittings().outputAmps().getAsDouble();
         return Optional.of(Line.of(
                         SwapQuestion.OUTPUT_CURRENT,
-                        plate > rated ? Outcome.STOP : Outcome.HOLDS,
+                        plate > amp.fittings().iron().core().gapTolerates(rated) ? Outcome.STOP : Outcome.HOLDS,
                         own.output()
                                 ? new CurrentFinding.OutputAsItStands(
                                         plate, rated, amp.tubesPerSide() * own.each() * (1 - wants.screenShare()))

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Channel;
+import yellowrail.core.amp.Core;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.PlateSense;
@@ -42,6 +43,7 @@ record AmpChoices(
         List<Choice> schools,
         List<Choice> rectifiers,
         List<Choice> pinOnes,
+        List<Choice> coreKinds,
         String windowUnit,
         String senseUnit,
         String schoolWhy,
@@ -83,6 +85,7 @@ record AmpChoices(
                 list(School.values(), words),
                 list(Rectifier.values(), words),
                 list(Fittings.PinOne.values(), words),
+                list(Core.Kind.values(), words),
                 school.unit(shows).symbol(),
                 shows.symbol(),
                 words.message("page.school." + Code.of(school)),
@@ -110,6 +113,7 @@ record AmpChoices(
             case "target.school" -> schools;
             case "supply.rectifier" -> rectifiers;
             case "fittings.pinOne" -> pinOnes;
+            case "fittings.coreKind" -> coreKinds;
             default -> List.of();
         };
         return offered.stream()

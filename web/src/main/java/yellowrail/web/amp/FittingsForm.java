@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import yellowrail.core.amp.Core;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Iron;
 import yellowrail.core.field.FieldFault;
@@ -41,7 +42,10 @@ record FittingsForm(
         String familySwitch,
         String taps,
         String copper,
-        String hookups) {
+        String hookups,
+        String coreKind,
+        String coreMilliamps,
+        String corePercent) {
 
     static final FittingsForm BLANK = of(Fittings.UNKNOWN);
 
@@ -73,7 +77,10 @@ record FittingsForm(
                 f.familySwitch(),
                 f.iron().taps().stream().map(Figures::plain).collect(Collectors.joining(" ")),
                 Figures.typed(f.iron().copperOhms(), 1),
-                String.join("; ", f.iron().hookups()));
+                String.join("; ", f.iron().hookups()),
+                f.iron().core().kind().name(),
+                Figures.typed(f.iron().core().amps(), 1e3),
+                Figures.typed(f.iron().core().ratio(), 100));
     }
 
     Fittings fittings(FormReader read, Faults faults) {
@@ -99,7 +106,11 @@ record FittingsForm(
                         pinOne == null || pinOne.isBlank() ? Fittings.PinOne.UNKNOWN.name() : pinOne,
                         Fittings.PinOne.class),
                 read.words("fittings.familySwitch", familySwitch, LONGEST),
-                new Iron(taps(faults), read.number("fittings.copper", copper, Unit.OHM, 1, 5000), hookups(faults)));
+                new Iron(
+                        taps(faults),
+                        read.number("fittings.copper", copper, Unit.OHM, 1, 5000),
+                        hookups(faults),
+                        core(read)));
         if (fittings.biasColdest().isPresent()
                 && fittings.biasHottest().isPresent()
                 && fittings.biasColdest().getAsDouble()
@@ -107,6 +118,16 @@ record FittingsForm(
             faults.say("fittings.biasColdest", "page.form.fittings.stops");
         }
         return fittings;
+    }
+
+    private Core core(FormReader read) {
+        return new Core(
+                read.choice(
+                        "fittings.coreKind",
+                        coreKind == null || coreKind.isBlank() ? Core.Kind.UNKNOWN.name() : coreKind,
+                        Core.Kind.class),
+                read.number("fittings.coreMilliamps", coreMilliamps, Unit.MILLIAMP, 0.1, 500),
+                read.number("fittings.corePercent", corePercent, Unit.PERCENT, 0.1, 100));
     }
 
     private static OptionalDouble plain(

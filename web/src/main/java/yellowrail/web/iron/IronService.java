@@ -192,7 +192,7 @@ class IronService {
                                         .fittings()
                                         .with(
                                                 OptionalDouble.of(loadOhms),
-                                                new Iron(taps, iron.copperOhms(), iron.hookups()))))
+                                                new Iron(taps, iron.copperOhms(), iron.hookups(), iron.core()))))
                 .isPresent();
     }
 }

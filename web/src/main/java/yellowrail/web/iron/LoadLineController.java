@@ -195,7 +195,8 @@ class LoadLineController {
 
     private static List<StageFinding> opinion(
             Asked asked, Performance found, WorstCase worst, KnownModel model, Rating rating) {
-        List<StageFinding> opinion = new ArrayList<>(Opinion.of(found, worst, model, rating));
+        List<StageFinding> opinion = new ArrayList<>(
+                Opinion.of(found, worst, model, rating, asked.sheet().fittings()));
         asked.own()
                 .ifPresent(own -> opinion.add(new StageFinding.OwnTubeTaken(
                         own.name(),

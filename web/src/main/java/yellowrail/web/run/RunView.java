@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Optional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
+import yellowrail.core.amp.Core;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.balance.PotSwing;
 import yellowrail.core.balance.SideBalance;
@@ -83,7 +84,7 @@ record RunView(
     }
 
     /** The two sides of a channel. */
-    record Balance(String channel, String push, String pull, String imbalance, String unseen, boolean tolerable) {}
+    record Balance(String channel, String push, String pull, String imbalance, String unseen, String over) {}
 
     /** A line of the log. */
     record LogLine(long id, String time, String typed, String what, String by, boolean struck) {}
@@ -226,7 +227,7 @@ record RunView(
                 ? words.message("compare.balance")
                 : words.message("compare.balance-of", words.name(balance.channel()));
         return balance.unseen()
-                .map(why -> new Balance(channel, "", "", "", words.say(why), true))
+                .map(why -> new Balance(channel, "", "", "", words.say(why), ""))
                 .orElseGet(() -> new Balance(
                         channel,
                         Figures.beside(balance.plusMinus(), balance.push(), Unit.MILLIAMP),
@@ -237,7 +238,20 @@ record RunView(
                                 Figures.plusMinus(balance.plusMinus(), Unit.MILLIAMP),
                                 Figures.percent(balance.ratio())),
                         "",
-                        balance.isTolerable()));
+                        over(balance, words)));
+    }
+
+    /** What the core does not stand, if it does not. */
+    private static String over(SideBalance balance, Words words) {
+        if (balance.isTolerable()) {
+            return "";
+        }
+        return balance.core().equals(Core.UNKNOWN)
+                ? words.message("page.run.more-than-an-ei-cores")
+                : words.message(
+                        "page.run.more-than-its-core",
+                        Figures.milliamps(balance.tolerated()),
+                        words.name(balance.core().kind()));
     }
 
     /**

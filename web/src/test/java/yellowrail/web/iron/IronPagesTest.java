@@ -66,6 +66,28 @@ class IronPagesTest {
                 .toList();
     }
 
+    /** Sides 10 % apart: a toroid that stands 1 mA does not bear it; nobody's core is told both customs. */
+    @Test
+    void whatTheCoreStandsIsASettingOfTheSheet() {
+        String unbalanced = amp + "/load-line?idle=40&apart=10";
+        assertThat(visitor.page(unbalanced).text()).contains("an EI core stands 5 to 10 %");
+        Map<String, String> form = new HashMap<>(visitor.form(amp + "/edit", amp));
+        form.put("fittings.coreKind", "TOROID");
+        form.put("fittings.coreMilliamps", "1");
+        form.put("fittings.corePercent", "lots");
+        assertThat(body(visitor.post(amp, form), 422)).contains("lots");
+        form.put("fittings.corePercent", "");
+        assertThat(visitor.post(amp, form).statusCode()).isEqualTo(302);
+        assertThat(visitor.page(unbalanced).text())
+                .contains("left in the core, which stands 1.0 mA (toroid)")
+                .doesNotContain("an EI core stands");
+        assertThat(visitor.form(amp + "/edit", amp)).containsEntry("fittings.coreKind", "TOROID");
+        form.putAll(visitor.form(amp + "/edit", amp));
+        form.put("fittings.coreKind", "UNKNOWN");
+        form.put("fittings.coreMilliamps", "");
+        visitor.post(amp, form);
+    }
+
     @Test
     void aMeasuredRatioIsFoundAndWrittenOnTheSheet() {
         String page = body(visitor.get(amp + "/iron?readings=" + READINGS), 200);

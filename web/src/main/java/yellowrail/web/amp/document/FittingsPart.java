@@ -2,6 +2,7 @@ package yellowrail.web.amp.document;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import yellowrail.core.amp.Core;
 import yellowrail.core.amp.Fittings;
 import yellowrail.core.amp.Iron;
 
@@ -28,12 +29,19 @@ record FittingsPart(
         IronPart iron) {
 
     /** The output transformer. */
-    record IronPart(List<Double> taps, OptionalDouble copperOhms, List<String> hookups) {
+    record IronPart(List<Double> taps, OptionalDouble copperOhms, List<String> hookups, CorePart core) {
 
         private Iron iron() {
-            return new Iron(taps == null ? List.of() : taps, copperOhms, hookups == null ? List.of() : hookups);
+            return new Iron(
+                    taps == null ? List.of() : taps,
+                    copperOhms,
+                    hookups == null ? List.of() : hookups,
+                    core == null ? Core.UNKNOWN : new Core(core.kind(), core.amps(), core.ratio()));
         }
     }
+
+    /** Its core; missing on a sheet from before it was asked for. */
+    record CorePart(Core.Kind kind, OptionalDouble amps, OptionalDouble ratio) {}
 
     static FittingsPart of(Fittings of) {
         Iron iron = of.iron();
@@ -56,7 +64,14 @@ record FittingsPart(
                 of.tiedPins(),
                 of.pinOne(),
                 of.familySwitch(),
-                new IronPart(iron.taps(), iron.copperOhms(), iron.hookups()));
+                new IronPart(
+                        iron.taps(),
+                        iron.copperOhms(),
+                        iron.hookups(),
+                        new CorePart(
+                                iron.core().kind(),
+                                iron.core().amps(),
+                                iron.core().ratio())));
     }
 
     Fittings fittings() {
