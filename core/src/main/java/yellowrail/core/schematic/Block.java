@@ -19,6 +19,16 @@ record Block(double width, boolean hangs, List<Drawn> drawn) {
         drawn = List.copyOf(drawn);
     }
 
+    /** Without what only tells of the current\u2019s way. */
+    Block withoutWay() {
+        return new Block(
+                width,
+                hangs,
+                drawn.stream()
+                        .filter(each -> !(each instanceof Drawn.Way || each instanceof Drawn.Stop))
+                        .toList());
+    }
+
     double top() {
         return levels().min().orElse(0) - BELOW;
     }

@@ -104,7 +104,9 @@ final class CathodeLines {
         }
         if (standing.contains(index)) {
             double ground = Math.max(top - DEEP, Levels.CATHODES) + MIDDLE + GROUND;
-            sketch.wire(AXIS, from, AXIS, ground).sign(Sign.GROUND, AXIS, ground);
+            sketch.wire(AXIS, from, AXIS, ground)
+                    .sign(Sign.GROUND, AXIS, ground)
+                    .way(AXIS, FROM, AXIS, ground);
         }
     }
 
@@ -112,7 +114,7 @@ final class CathodeLines {
     private double stand(Sketch sketch, Layer layer, double from, double top, double join, List<Integer> standing) {
         int[] sharers = sharers(layer, layer.sharers().apply(socket), standing);
         if (sharers[0] != index) {
-            sketch.wire(AXIS, from, AXIS, join);
+            sketch.wire(AXIS, from, AXIS, join).way(AXIS, from, AXIS, join);
             return join;
         }
         if (sharers.length > 1) {
@@ -125,6 +127,9 @@ final class CathodeLines {
         } else {
             sketch.wire(AXIS, from, AXIS, middle - layer.half()).sign(layer.sign(), AXIS, middle);
             beside(sketch, layer, middle);
+            if (layer.sign() == Sign.RESISTOR && (!layer.read() || sheet.bias().isCathode())) {
+                sketch.stop(OnTheWay.RESISTOR, AXIS, middle, BESIDE + 14, middle + 34);
+            }
         }
         return middle + layer.half();
     }
@@ -201,7 +206,9 @@ final class CathodeLines {
         int first = sharers[0];
         int last = sharers[sharers.length - 1];
         if (index >= first && index <= last) {
-            sketch.wire(index == first ? AXIS : 0, level, index == last ? AXIS : TubeBlock.WIDTH, level);
+            double from = index == first ? AXIS : 0;
+            double to = index == last ? AXIS : TubeBlock.WIDTH;
+            sketch.wire(from, level, to, level).way(from, level, to, level);
         }
     }
 }

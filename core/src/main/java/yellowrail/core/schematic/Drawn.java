@@ -141,6 +141,43 @@ public sealed interface Drawn {
         }
     }
 
+    /** A stretch of the way of the direct current; only where that is to be seen. */
+    record Way(List<Point> corners) implements Drawn {
+
+        public Way {
+            corners = List.copyOf(corners);
+        }
+
+        @Override
+        public Way moved(double dx, double dy) {
+            return new Way(
+                    corners.stream().map(corner -> shifted(corner, dx, dy)).toList());
+        }
+
+        @Override
+        public DoubleStream levels() {
+            return DoubleStream.empty();
+        }
+    }
+
+    /**
+     * A part on that way.
+     *
+     * @param label where two lines about it begin
+     */
+    record Stop(OnTheWay part, Point at, Point label) implements Drawn {
+
+        @Override
+        public Stop moved(double dx, double dy) {
+            return new Stop(part, shifted(at, dx, dy), shifted(label, dx, dy));
+        }
+
+        @Override
+        public DoubleStream levels() {
+            return DoubleStream.of(at.y(), label.y() + 16);
+        }
+    }
+
     private static Point shifted(Point point, double dx, double dy) {
         return new Point(point.x() + dx, point.y() + dy);
     }

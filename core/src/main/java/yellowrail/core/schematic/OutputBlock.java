@@ -29,6 +29,7 @@ final class OutputBlock {
 
     private static final double BELOW = Levels.PULL + 36;
     private static final double LINE = 18;
+    private static final double WAY_LABEL = 3.2 * LINE;
     /** A name, and what stands after one. */
     private static final double NAME = 6;
 
@@ -60,6 +61,7 @@ final class OutputBlock {
         block.speaker();
         block.halves();
         block.name();
+        block.way();
         return block.sketch.block();
     }
 
@@ -123,6 +125,20 @@ final class OutputBlock {
                 BRANCH + 18,
                 BELOW_RAIL,
                 StagePoints.Beside.line(BRANCH, Levels.ABOVE_RAIL));
+    }
+
+    private void way() {
+        double end = isPushPull() ? MIDDLE : Levels.PUSH;
+        sketch.way(0, 0, FEED, 0, FEED, end, PRIMARY, end, PRIMARY, Levels.PULL, WIDTH, Levels.PULL)
+                .stop(OnTheWay.OUTPUT, PRIMARY, MIDDLE, NAME, BELOW + WAY_LABEL);
+        if (isPushPull()) {
+            sketch.way(PRIMARY, end, PRIMARY, Levels.PUSH, WIDTH, Levels.PUSH);
+        }
+        boolean last = sockets.get(sockets.size() - 1)
+                .equals(sheet.sockets().get(sheet.sockets().size() - 1));
+        if (!last) {
+            sketch.way(FEED, 0, WIDTH, 0);
+        }
     }
 
     private void speaker() {

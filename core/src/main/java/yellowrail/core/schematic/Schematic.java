@@ -41,7 +41,17 @@ public record Schematic(double width, double height, List<Drawn> drawn) {
      */
     public static Schematic of(
             AmpSheet sheet, TubeCatalogue catalogue, Map<String, String> written, StagePoints points, double most) {
-        return laidOut(rows(sheet, Screens.of(sheet, catalogue), written, points.undrawn(), most - EDGE - RIGHT_EDGE));
+        List<List<Block>> rows =
+                rows(sheet, Screens.of(sheet, catalogue), written, points.undrawn(), most - EDGE - RIGHT_EDGE);
+        return laidOut(rows.stream()
+                .map(row -> row.stream().map(Block::withoutWay).toList())
+                .toList());
+    }
+
+    /** The same with the way of the direct current, and nothing that was read. */
+    public static Schematic withWay(AmpSheet sheet, TubeCatalogue catalogue, double most) {
+        return laidOut(rows(
+                sheet, Screens.of(sheet, catalogue), Map.of(), StagePoints.NONE.undrawn(), most - EDGE - RIGHT_EDGE));
     }
 
     /** The rest of the amp as its voltage chart tells it. */

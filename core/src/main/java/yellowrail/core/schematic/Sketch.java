@@ -20,11 +20,26 @@ final class Sketch {
 
     /** @param coordinates x and y of each corner in turn */
     Sketch wire(double... coordinates) {
+        drawn.add(new Drawn.Wire(corners(coordinates), false));
+        return this;
+    }
+
+    private static List<Point> corners(double... coordinates) {
         List<Point> corners = new ArrayList<>();
         for (int i = 0; i < coordinates.length; i += 2) {
             corners.add(new Point(coordinates[i], coordinates[i + 1]));
         }
-        drawn.add(new Drawn.Wire(corners, false));
+        return corners;
+    }
+
+    /** Where the direct current runs, corner by corner. */
+    Sketch way(double... coordinates) {
+        drawn.add(new Drawn.Way(corners(coordinates)));
+        return this;
+    }
+
+    Sketch stop(OnTheWay part, double x, double y, double labelX, double labelY) {
+        drawn.add(new Drawn.Stop(part, new Point(x, y), new Point(labelX, labelY)));
         return this;
     }
 

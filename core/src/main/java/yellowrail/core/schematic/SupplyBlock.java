@@ -18,6 +18,9 @@ final class SupplyBlock {
     private static final double LEAD = MIDDLE - 38;
 
     private static final double WIDTH = 258;
+    /** Below all other words. */
+    private static final double WAY_LABEL = 94;
+
     private static final double DROP = 96;
     /** Words of a block whose neighbour's name may lean over. */
     private static final double BESIDE = 16;
@@ -60,7 +63,21 @@ final class SupplyBlock {
         supply.capacitorVolts()
                 .ifPresent(volts -> sketch.figure(new SchematicFinding.RatedVolts(volts), RESERVOIR + 14, 42));
         sketch.figure(NodeBlock.charged(supply.isLiveInStandby()), RESERVOIR - 22, 72);
+        way(sketch, supply.rectifier() == Rectifier.TUBE);
         return sketch.block();
+    }
+
+    /** One half cycle of it: the other takes the way below. */
+    private static void way(Sketch sketch, boolean tube) {
+        double upper = MIDDLE - 38;
+        sketch.stop(OnTheWay.WINDING, WINDING, MIDDLE, 6, MIDDLE + WAY_LABEL)
+                .stop(OnTheWay.RECTIFIER, RECTIFIER, tube ? MIDDLE : upper, RECTIFIER, MIDDLE + WAY_LABEL);
+        if (tube) {
+            sketch.way(WINDING, MIDDLE - 30, WINDING, upper, RECTIFIER - 12, upper, RECTIFIER - 12, MIDDLE - 14)
+                    .way(RECTIFIER + 22, MIDDLE, UP, MIDDLE, UP, 0, WIDTH, 0);
+        } else {
+            sketch.way(WINDING, MIDDLE - 30, WINDING, upper, UP, upper, UP, 0, WIDTH, 0);
+        }
     }
 
     private static boolean isBridge(Supply supply) {
@@ -125,6 +142,7 @@ final class SupplyBlock {
         String point = sheet.sockets().get(0).testPoint();
         points.draw(sketch, ReadingKind.SENSE_VOLTS, point, middle - 24, 0, StagePoints.Beside.lines(BESIDE, 56, 72));
         sheet.current().ohms().ifPresent(ohms -> sketch.figure(new SchematicFinding.Ohms(ohms), BESIDE, 40));
+        sketch.way(0, 0, DROP, 0);
         return sketch.name(SchematicFinding.Called.within(TubeBlock.NAME_FITS, point), BESIDE, 24)
                 .block();
     }
@@ -158,6 +176,10 @@ final class SupplyBlock {
                 .chokeAmps()
                 .ifPresent(amps -> sketch.text(
                         new SchematicFinding.RatedAmps(amps), 48, Levels.SCREENS + 38, Drawn.Anchor.MIDDLE, false));
+        sketch.way(0, 0, SCREENS, 0);
+        if (choke) {
+            sketch.stop(OnTheWay.CHOKE, 48, Levels.SCREENS, 4, Levels.SCREENS + WAY_LABEL);
+        }
         return sketch.block();
     }
 

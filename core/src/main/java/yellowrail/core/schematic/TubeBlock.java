@@ -55,6 +55,7 @@ final class TubeBlock {
         block.grid(sketch, Levels.BIAS + cathodes.below() + 18);
         cathodes.draw(sketch);
         block.names(sketch, written);
+        block.way(sketch);
         return sketch.block();
     }
 
@@ -109,6 +110,22 @@ final class TubeBlock {
             }
         }
         return -1;
+    }
+
+    private void way(Sketch sketch) {
+        sketch.way(AXIS, Levels.plate(socket().side()), AXIS, PLATE)
+                .stop(OnTheWay.TUBE, AXIS, Levels.TUBE, AXIS + 14, Levels.TUBE + 78);
+        boolean another = sheet.sockets().get(sheet.sockets().size() - 1).channel() != socket().channel();
+        if (another) {
+            sketch.way(0, 0, WIDTH, 0);
+        }
+        for (Side side : List.of(Side.PUSH, Side.PULL)) {
+            double level = Levels.plate(side);
+            int last = lastAt(level, Levels::plate);
+            if (index <= last) {
+                sketch.way(0, level, index == last ? AXIS : WIDTH, level);
+            }
+        }
     }
 
     /** Whatever the screens hang on, the line of their supply goes on to what is behind it. */

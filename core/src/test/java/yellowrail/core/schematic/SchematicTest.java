@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import yellowrail.core.Amps;
@@ -169,6 +170,48 @@ class SchematicTest {
                 .count();
         assertThat(rails).isGreaterThan(2);
         assertThat(octet.width()).isLessThanOrEqualTo(most);
+    }
+
+    /** From the winding to ground without a gap, past every tube; a drawing that is not about it has none of it. */
+    @ParameterizedTest
+    @CsvSource({
+        "PUSH_PULL, FIXED_ADJUSTABLE, 4, true",
+        "PUSH_PULL, CATHODE_SHARED, 4, false",
+        "SINGLE_ENDED, CATHODE_EACH, 1, false",
+        "PUSH_PULL, FIXED_ADJUSTABLE, 2, false"
+    })
+    void theWayOfTheCurrentIsOneWay(Topology topology, BiasKind bias, int tubes, boolean stereo) {
+        AmpSheet sheet = amp(topology, bias, tubes, stereo);
+        Schematic lit = Schematic.withWay(sheet, Amps.CATALOGUE, 2400);
+        List<Drawn.Wire> open = new ArrayList<>(lit.drawn().stream()
+                .filter(Drawn.Way.class::isInstance)
+                .map(way -> new Drawn.Wire(((Drawn.Way) way).corners(), false))
+                .toList());
+        List<Drawn.Wire> reached = new ArrayList<>(List.of(open.remove(0)));
+        for (boolean more = true; more; ) {
+            List<Drawn.Wire> next = open.stream()
+                    .filter(wire -> reached.stream().anyMatch(other -> touches(wire, other)))
+                    .toList();
+            reached.addAll(next);
+            open.removeAll(next);
+            more = !next.isEmpty();
+        }
+        assertThat(open).as("stretches that hang in the air").isEmpty();
+        assertThat(lit.drawn())
+                .filteredOn(each -> each instanceof Drawn.Stop stop && stop.part() == OnTheWay.TUBE)
+                .hasSize(tubes);
+        assertThat(drawn(sheet, Map.of(), 2400).drawn())
+                .noneMatch(each -> each instanceof Drawn.Way || each instanceof Drawn.Stop);
+    }
+
+    /** A tube lets it through from its plate to its cathode. */
+    private static boolean touches(Drawn.Wire one, Drawn.Wire other) {
+        double through = 2 * TubeBlock.RADIUS;
+        return one.corners().stream()
+                        .anyMatch(corner -> passes(other, corner.x(), corner.y())
+                                || passes(other, corner.x(), corner.y() - through)
+                                || passes(other, corner.x(), corner.y() + through))
+                || other.corners().stream().anyMatch(corner -> passes(one, corner.x(), corner.y()));
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.schematic.OnTheWay;
 import yellowrail.core.schematic.Schematic;
 import yellowrail.core.schematic.StagePoints;
 import yellowrail.core.tube.TubeCatalogue;
@@ -27,14 +28,15 @@ public record SchematicView(int width, int height, String marks, boolean touchab
     /** The same amp for a wide screen and for a phone; one of them where it is known which is asked for. */
     public record Both(Optional<SchematicView> wide, Optional<SchematicView> narrow) {
 
-        private static Both of(DoubleFunction<Schematic> drawn, Optional<Touch> touch, Words words) {
+        private static Both of(
+                DoubleFunction<Schematic> drawn, Optional<Touch> touch, Map<OnTheWay, Light> lights, Words words) {
             Optional<Boolean> isNarrow = Screen.isNarrow();
             return new Both(
                     isNarrow.orElse(false)
                             ? Optional.empty()
-                            : Optional.of(SchematicView.of(drawn.apply(WIDE), touch, words)),
+                            : Optional.of(SchematicView.of(drawn.apply(WIDE), touch, lights, words)),
                     isNarrow.orElse(true)
-                            ? Optional.of(SchematicView.of(drawn.apply(NARROW), touch, words))
+                            ? Optional.of(SchematicView.of(drawn.apply(NARROW), touch, lights, words))
                             : Optional.empty());
         }
 
@@ -57,21 +59,27 @@ public record SchematicView(int width, int height, String marks, boolean touchab
             StagePoints points,
             Optional<Touch> touch,
             Words words) {
-        return Both.of(most -> Schematic.of(sheet, catalogue, written, points, most), touch, words);
+        return Both.of(most -> Schematic.of(sheet, catalogue, written, points, most), touch, Map.of(), words);
+    }
+
+    /** The same with the way of the direct current lit. */
+    public static Both lit(AmpSheet sheet, TubeCatalogue catalogue, Map<OnTheWay, Light> lights, Words words) {
+        return Both.of(most -> Schematic.withWay(sheet, catalogue, most), Optional.empty(), lights, words);
     }
 
     /** An amp's chart. */
     public static Both of(ChartCheck check, Optional<Touch> touch, Words words) {
-        return Both.of(most -> Schematic.of(check, most), touch, words);
+        return Both.of(most -> Schematic.of(check, most), touch, Map.of(), words);
     }
 
     /** A drawing of its own, as it is on every screen. */
     public static SchematicView of(Schematic schematic, Words words) {
-        return of(schematic, Optional.empty(), words);
+        return of(schematic, Optional.empty(), Map.of(), words);
     }
 
-    private static SchematicView of(Schematic schematic, Optional<Touch> touch, Words words) {
-        SvgMarks marks = new SvgMarks(words, touch);
+    private static SchematicView of(
+            Schematic schematic, Optional<Touch> touch, Map<OnTheWay, Light> lights, Words words) {
+        SvgMarks marks = new SvgMarks(words, touch, lights);
         schematic.drawn().forEach(marks::add);
         return new SchematicView(
                 (int) Math.ceil(schematic.width()),

@@ -1,10 +1,12 @@
 package yellowrail.web.schematic;
 
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -12,6 +14,7 @@ import org.springframework.web.util.HtmlUtils;
 import yellowrail.core.chart.Point;
 import yellowrail.core.finding.Code;
 import yellowrail.core.schematic.Drawn;
+import yellowrail.core.schematic.OnTheWay;
 import yellowrail.core.schematic.Probed;
 import yellowrail.core.schematic.Sign;
 import yellowrail.web.chart.Plot;
@@ -34,10 +37,15 @@ final class SvgMarks {
     private final StringBuilder symbols = new StringBuilder();
     private final StringBuilder probes = new StringBuilder();
     private final StringBuilder texts = new StringBuilder();
+    private final Map<OnTheWay, Light> lights;
+    private final StringBuilder ways = new StringBuilder();
+    private final StringBuilder stops = new StringBuilder();
+    private final Set<OnTheWay> told = EnumSet.noneOf(OnTheWay.class);
 
-    SvgMarks(Words words, Optional<Touch> touch) {
+    SvgMarks(Words words, Optional<Touch> touch, Map<OnTheWay, Light> lights) {
         this.words = words;
         this.touch = touch;
+        this.lights = lights;
     }
 
     void add(Drawn drawn) {
@@ -53,6 +61,11 @@ final class SvgMarks {
             touched(touched);
         } else if (drawn instanceof Drawn.Text text) {
             text(text);
+        } else if (drawn instanceof Drawn.Way way) {
+            path(way.corners(), ways);
+        } else if (drawn instanceof Drawn.Stop stop) {
+            Optional.ofNullable(lights.get(stop.part()))
+                    .ifPresent(light -> stops.append(light.at(stop, told.add(stop.part()))));
         }
     }
 
@@ -216,11 +229,14 @@ final class SvgMarks {
     @Override
     public String toString() {
         StringBuilder all = new StringBuilder();
+        if (!ways.isEmpty()) {
+            all.append("<path class=\"way\" d=\"").append(ways).append("\"/>");
+        }
         all.append("<path class=\"wire\" d=\"").append(wires).append("\"/>");
         all.append("<path class=\"wire rail-wire\" d=\"").append(rails).append("\"/>");
         Optional.ofNullable(alike.remove(Sign.GAP)).ifPresent(paths -> alike(all, Sign.GAP, paths));
         alike.forEach((sign, paths) -> alike(all, sign, paths));
-        return all.append(symbols).append(probes).append(texts).toString();
+        return all.append(symbols).append(probes).append(texts).append(stops).toString();
     }
 
     private static void alike(StringBuilder all, Sign sign, StringBuilder paths) {

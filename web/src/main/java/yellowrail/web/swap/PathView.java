@@ -1,14 +1,18 @@
 package yellowrail.web.swap;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
+import yellowrail.core.schematic.OnTheWay;
 import yellowrail.core.swap.CurrentPath;
 import yellowrail.core.swap.CurrentPath.Stop;
 import yellowrail.web.chart.Plot;
+import yellowrail.web.schematic.Light;
 import yellowrail.web.words.Words;
 
 /**
@@ -49,6 +53,11 @@ record PathView(String told, List<Part> parts, String rail) {
             String says,
             String drives) {
 
+        /** The same on the amp\u2019s drawing. */
+        private Light light(OptionalDouble asked, String shortly) {
+            return new Light(state, asked, List.of(shortly, rated), told());
+        }
+
         /** All of it in words. */
         public String told() {
             return "%s, %s: %s, %s".formatted(name, rated, says, drives);
@@ -72,6 +81,16 @@ record PathView(String told, List<Part> parts, String rail) {
                 told + " " + words.message("page.path.legend", in, wants),
                 parts,
                 "M0 %sH%s".formatted(Plot.px(RAIL), Plot.px(WIDTH)));
+    }
+
+    /** Each part as it is lit on the amp\u2019s drawing. */
+    static Map<OnTheWay, Light> lights(CurrentPath path, Words words) {
+        Map<OnTheWay, Light> lights = new EnumMap<>(OnTheWay.class);
+        path.stops()
+                .forEach(stop -> lights.put(
+                        OnTheWay.valueOf(stop.part().name()),
+                        part(stop, 0, words).light(over(stop.then(), stop.rated()), shortly(stop))));
+        return lights;
     }
 
     private static Part part(Stop stop, double x, Words words) {
@@ -114,6 +133,11 @@ record PathView(String told, List<Part> parts, String rail) {
 
     private static String line(double x, OptionalDouble part) {
         return part.isEmpty() ? "" : "M%s %sh22".formatted(Plot.px(x), Plot.px(RAIL - 20 - GAUGE * part.getAsDouble()));
+    }
+
+    /** Now and then with the unit once. */
+    private static String shortly(Stop stop) {
+        return figure(stop.unit(), stop.now()).replaceAll(" .*", "") + "\u2192" + figure(stop.unit(), stop.then());
     }
 
     private static String figure(Unit unit, OptionalDouble value) {

@@ -22,6 +22,7 @@ import yellowrail.web.drawer.DrawerService;
 import yellowrail.web.drawer.OwnTubeService;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.run.RunService;
+import yellowrail.web.schematic.SchematicView;
 import yellowrail.web.tubes.TubeService;
 import yellowrail.web.tubes.TypeOffers;
 import yellowrail.web.words.Words;
@@ -134,6 +135,12 @@ class SwapController {
                         "report",
                         type.map(check::of)
                                 .map(found -> SwapView.of(found, words))
+                                .orElse(null))
+                .addObject(
+                        "drawing",
+                        type.map(check::path)
+                                .map(found ->
+                                        SchematicView.lit(amp.sheet(), catalogue, PathView.lights(found, words), words))
                                 .orElse(null))
                 .addObject(
                         "path",
