@@ -3,7 +3,9 @@ package yellowrail.web.iron;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 import yellowrail.core.chart.Point;
 import yellowrail.core.csv.CsvText;
 import yellowrail.core.quantity.Figures;
@@ -96,7 +98,7 @@ record SweepView(
                 here,
                 lit ? new double[] {here / 2, here * 2} : new double[0],
                 own,
-                says);
+                broken(says, sweep, 1e-3, "k", words));
     }
 
     private static String told(OutputStage stage) {
@@ -156,7 +158,7 @@ record SweepView(
                 idleAmps,
                 new double[0],
                 List.of(new Named(words.message("page.sweep.rating"), atRating)),
-                words.message("page.sweep.idles-says", Figures.milliamps(atRating)));
+                broken(words.message("page.sweep.idles-says", Figures.milliamps(atRating)), sweep, 1e3, "mA", words));
     }
 
     private static SweepView of(
@@ -201,10 +203,10 @@ record SweepView(
         return new SweepView(
                 title,
                 unit,
-                line(power, points, Sweep.Point::watts),
-                line(ratio, points, Sweep.Point::distortion),
-                line(ratio, points, Sweep.Point::second),
-                line(ratio, points, Sweep.Point::third),
+                line(power, sweep, Sweep.Point::watts),
+                line(ratio, sweep, Sweep.Point::distortion),
+                line(ratio, sweep, Sweep.Point::second),
+                line(ratio, sweep, Sweep.Point::third),
                 power.across(6, in),
                 power.up(5, 1),
                 ratio.up(5, 100),
@@ -215,10 +217,26 @@ record SweepView(
                 says);
     }
 
-    private static String line(Plot plot, List<Sweep.Point> points, ToDoubleFunction<Sweep.Point> quantity) {
-        return plot.line(points.stream()
-                .map(point -> new Point(point.at(), quantity.applyAsDouble(point)))
-                .toList());
+    /** Broken where the sweep is. */
+    private static String line(Plot plot, Sweep sweep, ToDoubleFunction<Sweep.Point> quantity) {
+        return sweep.stretches().stream()
+                .map(stretch -> plot.line(stretch.stream()
+                        .map(point -> new Point(point.at(), quantity.applyAsDouble(point)))
+                        .toList()))
+                .collect(Collectors.joining(" "));
+    }
+
+    /** What is said, and where the curves are broken. */
+    private static String broken(String says, Sweep sweep, double in, String unit, Words words) {
+        return Stream.concat(
+                        Stream.of(says),
+                        sweep.breaks().stream()
+                                .map(each -> words.message(
+                                        each.jump() ? "page.sweep.jump" : "page.sweep.gap",
+                                        Figures.plain(Math.round(1000 * in * each.from()) / 1000.0),
+                                        Figures.plain(Math.round(1000 * in * each.to()) / 1000.0),
+                                        unit)))
+                .collect(Collectors.joining(" "));
     }
 
     /** The sweep as CSV. */
