@@ -16,14 +16,17 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.csv.CsvTable;
 import yellowrail.core.drawer.DrawerCsv;
-import yellowrail.core.drawer.DrawerRow;
 import yellowrail.core.practice.PracticeOutput;
 import yellowrail.core.station.SafetyItem;
 import yellowrail.core.station.Station;
+import yellowrail.core.trace.PointSource;
+import yellowrail.core.trace.TraceCsv;
+import yellowrail.core.trace.TraceRow;
+import yellowrail.core.tube.TubeType;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.drawer.DrawerService;
+import yellowrail.web.drawer.PointService;
 import yellowrail.web.prove.ProveService;
 import yellowrail.web.ring.RingService;
 import yellowrail.web.ring.TapForm;
@@ -53,6 +56,7 @@ class DemoData implements ApplicationRunner {
     private final StationService stations;
     private final DrawerService drawer;
     private final SeatService seats;
+    private final PointService points;
     private final ProveService proofs;
     private final RingService taps;
     private final Clock clock;
@@ -65,12 +69,14 @@ class DemoData implements ApplicationRunner {
             StationService stations,
             DrawerService drawer,
             SeatService seats,
+            PointService points,
             ProveService proofs,
             RingService taps,
             Clock clock) {
         this.stations = stations;
         this.drawer = drawer;
         this.seats = seats;
+        this.points = points;
         this.proofs = proofs;
         this.taps = taps;
         this.amps = amps;
@@ -205,19 +211,28 @@ class DemoData implements ApplicationRunner {
         runs.close(run, begun.plusMinutes(60));
     }
 
-    /** A drawer of made-up tubes, two of which have sat in the first amp since before its run. */
+    /** A drawer of made-up tubes, two of which have sat in the first amp since before its run; of one the curves. */
     private void fillDrawer(long ampId) {
-        try (InputStream tubesOfTheShelf = DemoData.class.getResourceAsStream("tubes.csv")) {
-            CsvTable<DrawerRow> csv =
-                    DrawerCsv.parse(new String(tubesOfTheShelf.readAllBytes(), StandardCharsets.UTF_8));
-            Map<String, Long> numbers = new HashMap<>();
-            csv.rows()
-                    .forEach(row ->
-                            numbers.put(row.tube().label(), drawer.add(row).orElseThrow()));
-            seats.place(
-                    ampId,
-                    Map.of("V1", numbers.get("A2"), "V2", numbers.get("A3")),
-                    OffsetDateTime.now(clock).minusDays(30));
+        Map<String, Long> numbers = new HashMap<>();
+        DrawerCsv.parse(resource("tubes.csv"))
+                .rows()
+                .forEach(row -> numbers.put(row.tube().label(), drawer.add(row).orElseThrow()));
+        TubeType traced = tubes.catalogue().find("6L6GC").orElseThrow();
+        points.keep(
+                numbers.get("A5"),
+                TraceCsv.parse(resource("curves.csv"), traced).rows().stream()
+                        .map(TraceRow::point)
+                        .toList(),
+                PointSource.FILE);
+        seats.place(
+                ampId,
+                Map.of("V1", numbers.get("A2"), "V2", numbers.get("A3")),
+                OffsetDateTime.now(clock).minusDays(30));
+    }
+
+    private static String resource(String name) {
+        try (InputStream file = DemoData.class.getResourceAsStream(name)) {
+            return new String(file.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

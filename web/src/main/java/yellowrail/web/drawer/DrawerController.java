@@ -116,8 +116,11 @@ class DrawerController {
                 says.add(new DrawerFinding.FarFromItsType());
             }
         });
-        found.traced().ifPresent(points -> says.add(found.model().trust()));
-        return String.join(" ", words.say(says));
+        List<String> said = new ArrayList<>(words.say(says));
+        found.traced()
+                .ifPresent(points -> said.add(words.message(
+                        "page.trace.its-curves", words.say(found.model().trust()))));
+        return String.join(" ", said);
     }
 
     @GetMapping("/drawer/{id}/edit")

@@ -103,9 +103,11 @@ public class OwnTubeService {
     Optional<Own> of(long tubeId, List<InRun> runs) {
         Kept kept = drawer.tube(tubeId);
         Optional<KnownModel> known = types.catalogue().find(kept.tube().type()).flatMap(TubeModels.published()::of);
-        List<OwnTube.Reading> tested = drawer.tests(tubeId).stream()
-                .flatMap(test -> tested(test).stream())
+        List<List<OwnTube.Reading>> tests = drawer.tests(tubeId).stream()
+                .map(OwnTubeService::tested)
+                .filter(readings -> !readings.isEmpty())
                 .toList();
+        List<OwnTube.Reading> tested = tests.stream().flatMap(List::stream).toList();
         List<OwnTube.Reading> seated = runs.stream()
                 .flatMap(each -> SeatReadings.of(each.idles()).stream())
                 .toList();
@@ -126,7 +128,7 @@ public class OwnTubeService {
                         known,
                         beside,
                         traced,
-                        new Rests(tested.size(), seated.size(), points.size())));
+                        new Rests(tests.size(), seated.size(), points.size())));
     }
 
     /** By its traced points alone; empty where there are too few. */

@@ -82,7 +82,7 @@ class SwapController {
                 .map(type -> type.with(List.of(amp.sheet().rating(type))))
                 .orElseThrow();
         LastRead read = runs.lastKnown(amp).read();
-        Optional<OwnTubeService.Own> tube = owns.of(own);
+        Optional<OwnTubeService.Own> tube = owns.of(own).filter(one -> wants.isBlank() || wants.equals(one.name()));
         SwapAmp any = SwapAmp.of(amp.sheet(), read);
         SwapAmp met = tube.map(one -> any.with(new SwapAmp.OwnModel(one.name(), one.model())))
                 .orElse(any);
@@ -98,6 +98,7 @@ class SwapController {
                 .addObject("filter", filter)
                 .addObject("in", in.name())
                 .addObject("wants", type.map(TubeType::name).orElse(wants))
+                .addObject("own", tube.isPresent() ? own : "")
                 .addObject(
                         "types",
                         TypeOffers.of(catalogue, words).stream()

@@ -17,6 +17,7 @@ import yellowrail.web.Visitor;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.drawer.DrawerService;
+import yellowrail.web.drawer.PointService;
 import yellowrail.web.prove.ProveService;
 import yellowrail.web.ring.RingService;
 import yellowrail.web.run.RunEntries;
@@ -42,6 +43,7 @@ class DemoDataTest {
                         RunningApplication.bean(StationService.class),
                         RunningApplication.bean(DrawerService.class),
                         RunningApplication.bean(SeatService.class),
+                        RunningApplication.bean(PointService.class),
                         RunningApplication.bean(ProveService.class),
                         RunningApplication.bean(RingService.class),
                         Clock.systemDefaultZone())

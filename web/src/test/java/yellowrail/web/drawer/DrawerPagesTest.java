@@ -218,7 +218,7 @@ class DrawerPagesTest {
                 .isEqualTo(302);
         assertThat(body(visitor.get(page), 200))
                 .contains("Beside its type")
-                .containsPattern("At the same voltages it draws 0\\.\\d\\d ± 0\\.\\d\\d of a typical EL34")
+                .containsPattern("Its perveance is 0\\.\\d\\d ± 0\\.\\d\\d of a typical EL34")
                 .contains("by its tests (1), the settings of its runs (0) and the points traced of it (0)");
         assertThat(visitor.post(page, typed(page + "/edit", page, "state", "waste"))
                         .statusCode())
