@@ -87,7 +87,7 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
                         volts(found, found.condition().screen()),
                         Figures.typed(found.condition().grid(), 1),
                         written(found.current()),
-                        Figures.typed(OptionalDouble.of(found.amps()), 1e3),
+                        figure(found),
                         Figures.typed(found.before(), 1e3),
                         Figures.typed(found.warmMinutes(), 1),
                         Figures.typed(found.transconductance(), 1e3),
@@ -97,6 +97,12 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
                         found.warmUp().written())),
                 () -> OF_A_TEST.forEach(column -> cells.add("")));
         return cells;
+    }
+
+    /** With its unit where one without would be of the tester\u2019s own scale. */
+    private static String figure(TesterReading test) {
+        boolean unit = test.condition().isOwnScale() && test.current() != TesterReading.Current.SCALE;
+        return Figures.typed(OptionalDouble.of(test.amps()), 1e3) + (unit ? " mA" : "");
     }
 
     /** A tester with a scale of its own tells none. */
@@ -142,7 +148,7 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
                     ? read.words("setting", at.group(2), LONGEST_WORD)
                     : words("setting", LONGEST_WORD);
             String figure = at.matches() ? at.group(1) : text.apply("milliamps");
-            WarmUp warmUp = warmUp();
+            WarmUpFigures warmUp = warmUp();
             OptionalDouble steepness = plain("transconductance_ma_v", 0.01, 100);
             return new TesterReading(
                     read.date("tested", text.apply("tested")),
@@ -182,18 +188,18 @@ public record DrawerRow(DrawerTube tube, Optional<TesterReading> test, Map<Strin
             return said;
         }
 
-        private double amps(String figure, WarmUp warmUp) {
+        private double amps(String figure, WarmUpFigures warmUp) {
             return figure.isBlank() && !warmUp.isEmpty()
                     ? warmUp.last().amps()
                     : read.required("milliamps", figure, Unit.MILLIAMP, 0.01, 2000);
         }
 
-        private WarmUp warmUp() {
+        private WarmUpFigures warmUp() {
             try {
-                return WarmUp.read(text.apply("warm_up"));
+                return WarmUpFigures.read(text.apply("warm_up"));
             } catch (IllegalArgumentException e) {
                 faults.putIfAbsent("warm_up", new DrawerFinding.NoWarmUp());
-                return WarmUp.NONE;
+                return WarmUpFigures.NONE;
             }
         }
 

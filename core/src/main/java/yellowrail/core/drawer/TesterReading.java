@@ -32,7 +32,7 @@ public record TesterReading(
         OptionalDouble transconductance,
         Microphony tap,
         String gas,
-        WarmUp warmUp) {
+        WarmUpFigures warmUp) {
 
     /** A figure that rises by more over its warm-up is not one to match by. */
     public static final double UNSTABLE = 0.15;
@@ -57,14 +57,26 @@ public record TesterReading(
             OptionalDouble transconductance,
             Microphony tap,
             String gas) {
-        this(tested, tester, condition, current, amps, before, warmMinutes, transconductance, tap, gas, WarmUp.NONE);
+        this(
+                tested,
+                tester,
+                condition,
+                current,
+                amps,
+                before,
+                warmMinutes,
+                transconductance,
+                tap,
+                gas,
+                WarmUpFigures.NONE);
     }
 
     /** The warm-up as it was written down; else its two ends, as far as they are known. */
-    public WarmUp warming() {
+    public WarmUpFigures warming() {
         return warmUp.isEmpty() && before.isPresent() && warmMinutes.orElse(0) > 0
-                ? new WarmUp(List.of(
-                        new WarmUp.Figure(0, before.getAsDouble()), new WarmUp.Figure(warmMinutes.getAsDouble(), amps)))
+                ? new WarmUpFigures(List.of(
+                        new WarmUpFigures.Figure(0, before.getAsDouble()),
+                        new WarmUpFigures.Figure(warmMinutes.getAsDouble(), amps)))
                 : warmUp;
     }
 

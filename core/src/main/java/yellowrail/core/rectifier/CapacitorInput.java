@@ -65,11 +65,6 @@ public record CapacitorInput(double peakVolts, double ohms, RectifierType type, 
         return current(peakVolts - volts(amps));
     }
 
-    /** What a plate that does not conduct must hold off with nothing drawn, V: the winding on both sides of it. */
-    public double inverseVolts() {
-        return 2 * peakVolts;
-    }
-
     private double meanAmps(double dcVolts) {
         if (dcVolts >= peakVolts) {
             return 0;

@@ -1,6 +1,9 @@
 package yellowrail.core.rectifier;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import yellowrail.core.chart.Point;
 import yellowrail.core.tube.RectifierType;
 
 /**
@@ -19,6 +22,7 @@ public record Exchange(CapacitorInput before, CapacitorInput after, double rise,
     public static final double USUAL_OHMS = 80;
 
     private static final double OHMS_SPREAD = 2;
+    private static final int POINTS = 24;
     /** Drops of one type scatter by so much around the published one. */
     private static final double DROP_SPREAD = 0.15;
 
@@ -43,6 +47,14 @@ public record Exchange(CapacitorInput before, CapacitorInput after, double rise,
             }
             return new Exchange(present, after, rise, Math.sqrt(squares), amps);
         });
+    }
+
+    /** Volts over current of either, from little to twice what is drawn now. */
+    public static List<Point> curve(CapacitorInput input, double amps) {
+        return IntStream.rangeClosed(1, POINTS)
+                .mapToDouble(i -> 2 * amps * i / POINTS)
+                .mapToObj(drawn -> new Point(drawn, input.volts(drawn)))
+                .toList();
     }
 
     private static double rise(

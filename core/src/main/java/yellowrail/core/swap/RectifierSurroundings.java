@@ -26,6 +26,13 @@ public record RectifierSurroundings(Supply supply, Optional<HeaterExchange> heat
     /** Power with either, W. */
     record Both(double before, double after) {}
 
+    /** Of the unloaded winding by the sheet, V; 0 where it is not on it. */
+    double peakVolts() {
+        return Math.sqrt(2)
+                * supply.secondaryVolts().orElse(0)
+                * (1 + supply.regulation().orElse(Supply.USUAL_REGULATION));
+    }
+
     /**
      * Two plates take turns on two halves of a winding; a bridge has the whole of one, with no middle to come back to.
      */

@@ -40,11 +40,21 @@ public final class RectifierSwap {
                 : Optional.empty();
     }
 
+    /** Of the winding with nothing drawn at high mains, V: by what was read, or by the sheet where that tells more. */
+    private double peak() {
+        return SwapCheck.HIGH_MAINS * Math.max(exchange.orElseThrow().before().peakVolts(), around.peakVolts());
+    }
+
     /** At rest, A. */
     private OptionalDouble drawn() {
         return amp.cathodeAmps().isPresent()
                 ? OptionalDouble.of(amp.railWith(amp.cathodeAmps().getAsDouble()))
                 : OptionalDouble.empty();
+    }
+
+    /** Both on the same winding; empty while plates or currents were not read. */
+    public Optional<Exchange> exchange() {
+        return exchange;
     }
 
     public SwapReport report() {
@@ -93,7 +103,7 @@ public final class RectifierSwap {
                     Outcome.UNKNOWN,
                     new RectifierFinding.InverseAtMost(wants.inverseVolts()));
         }
-        double most = SwapCheck.HIGH_MAINS * exchange.get().after().inverseVolts();
+        double most = 2 * peak();
         boolean holds = most <= wants.inverseVolts();
         if (wants.isSilicon()) {
             return Line.of(
@@ -114,7 +124,7 @@ public final class RectifierSwap {
     }
 
     private Finding inverseBy() {
-        return new RectifierFinding.TwicePeak(exchange.orElseThrow().before().peakVolts(), SwapCheck.HIGH_MAINS - 1);
+        return new RectifierFinding.TwicePeak(peak() / SwapCheck.HIGH_MAINS, SwapCheck.HIGH_MAINS - 1);
     }
 
     /** The pulses of every cycle, and the first ones into an empty capacitor through a hot cathode. */
@@ -126,9 +136,7 @@ public final class RectifierSwap {
         List<Finding> says = new ArrayList<>(List.of(new RectifierFinding.PulsesOf(peak, wants.peakAmps())));
         boolean tooMuch = peak > wants.peakAmps();
         double least = wants.transientAmps().isPresent()
-                ? SwapCheck.HIGH_MAINS
-                        * exchange.get().before().peakVolts()
-                        / wants.transientAmps().getAsDouble()
+                ? peak() / wants.transientAmps().getAsDouble()
                 : 0;
         if (wants.transientAmps().isEmpty()) {
             says.add(new RectifierFinding.NoTransient());
@@ -180,12 +188,10 @@ public final class RectifierSwap {
             return Line.of(
                     SwapQuestion.BEFORE_THE_TUBES,
                     Outcome.UNKNOWN,
-                    exchange.<Finding>map(found -> new RectifierFinding.ThereBefore(
-                                    wants.name(),
-                                    SwapCheck.HIGH_MAINS * found.before().peakVolts()))
+                    exchange.<Finding>map(found -> new RectifierFinding.ThereBefore(wants.name(), peak()))
                             .orElseGet(() -> new RectifierFinding.ThereBeforeUnknown(wants.name())));
         }
-        double most = SwapCheck.HIGH_MAINS * exchange.get().before().peakVolts();
+        double most = peak();
         return Line.of(
                 SwapQuestion.BEFORE_THE_TUBES,
                 most > rated.getAsDouble() ? Outcome.STOP : Outcome.HOLDS,

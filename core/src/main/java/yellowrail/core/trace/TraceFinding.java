@@ -16,6 +16,17 @@ public sealed interface TraceFinding extends Finding {
             @In(value = Unit.WATT, decimals = 1) double watts,
             @In(value = Unit.WATT, decimals = 1) double rated) implements TraceFinding {}
 
+    /** A point that was read is over the rating: it was held longer than a reading takes, or it is told wrong. */
+    record OverRating(
+            @In(value = Unit.WATT, decimals = 1) double watts,
+            @In(value = Unit.WATT, given = true) double rated) implements TraceFinding {}
+
+    /** Far from what was expected there: another tube, another circuit, or told wrong. */
+    record FarFromExpected(
+            @In(value = Unit.MILLIAMP, decimals = 1) double amps,
+            @In(value = Unit.MILLIAMP, decimals = 1) double expected)
+            implements TraceFinding {}
+
     /** A screen current by itself needs a screen by itself. */
     record ScreenVoltsNeeded() implements TraceFinding {}
 

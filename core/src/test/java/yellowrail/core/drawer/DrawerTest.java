@@ -88,6 +88,15 @@ class DrawerTest {
                 .isFalse();
     }
 
+    /** A knob without volts, but a meter in mA: what goes out comes back the same. */
+    @Test
+    void aSettingMayHaveMilliamperes() {
+        Map<String, String> typed = Map.of("type", "6L6GC", "label", "A1", "milliamps", "35 mA at knob 6");
+        DrawerRow row = DrawerRow.read(column -> typed.getOrDefault(column, ""));
+        assertThat(row.test().orElseThrow().current()).isEqualTo(TesterReading.Current.CATHODE);
+        assertThat(DrawerCsv.parse(DrawerCsv.write(List.of(row))).rows()).containsExactly(row);
+    }
+
     @Test
     void aScaleWithoutItsSettingAndAWarmUpThatGoesBackAreAskedAbout() {
         Map<String, String> typed = Map.of(
@@ -118,7 +127,7 @@ class DrawerTest {
         assertThat(test.rise().orElseThrow()).isCloseTo(0.1867, within(1e-4));
         assertThat(test.warming().isSettled()).isTrue();
         assertThat(test.warmUp().written()).isEqualTo("0 60, 2 66.5, 5 70, 8 71, 10 71.2");
-        assertThat(WarmUp.read("0 60, 5 70, 8 75, 10 80").isSettled()).isFalse();
+        assertThat(WarmUpFigures.read("0 60, 5 70, 8 75, 10 80").isSettled()).isFalse();
     }
 
     @Test

@@ -65,7 +65,7 @@ class CapacitorInputTest {
         assertThat(exchange.plusMinus()).isBetween(2.0, 12.0);
         assertThat(exchange.before().slopeOhms(0.15))
                 .isGreaterThan(exchange.after().slopeOhms(0.15));
-        assertThat(exchange.before().inverseVolts()).isBetween(850.0, 1100.0);
+        assertThat(exchange.before().peakVolts()).isBetween(425.0, 550.0);
         Exchange back = Exchange.of(type("GZ34"), type("5U4GB"), 400 + exchange.rise(), 0.15)
                 .orElseThrow();
         assertThat(back.rise()).isCloseTo(-exchange.rise(), within(0.01));

@@ -2,6 +2,8 @@ package yellowrail.core.trace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -10,7 +12,10 @@ import yellowrail.core.csv.CsvFinding;
 import yellowrail.core.csv.CsvTable;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
+import yellowrail.core.tube.model.KnownModel;
 import yellowrail.core.tube.model.TracedPoint;
+import yellowrail.core.tube.model.TubeModel;
+import yellowrail.core.tube.model.TubeModels;
 
 class TraceCsvTest {
 
@@ -61,5 +66,23 @@ class TraceCsvTest {
                 .containsExactly("2 plate_milliamps", "3 grid_volts", "4 screen_milliamps", "5 screen_milliamps", "6 ");
         assertThat(table.faults().get(0).says()).isEqualTo(new TraceFinding.BeyondAnyReading(286, 25));
         assertThat(table.faults().get(4).says()).isEqualTo(new CsvFinding.OtherNumberOfColumns(1, 5));
+    }
+
+    @Test
+    void aPointOverItsRatingOrFarFromItsTypeIsToldAtOnce() {
+        Optional<TubeModel> typical = TubeModels.published().of(type).map(KnownModel::model);
+        assertThat(doubts(250, 250, -14, 0.070, typical)).isEmpty();
+        assertThat(doubts(350, 250, -12, 0.100, typical)).containsExactly(new TraceFinding.OverRating(35, 25));
+        assertThat(doubts(250, 250, -14, 0.007, typical))
+                .as("a digit short")
+                .hasOnlyElementsOfType(TraceFinding.FarFromExpected.class)
+                .hasSize(1);
+        assertThat(doubts(250, 250, -14, 0.007, Optional.empty())).isEmpty();
+    }
+
+    private List<TraceFinding> doubts(
+            double plate, double screen, double grid, double amps, Optional<TubeModel> typical) {
+        return PointDoubt.of(
+                new TracedPoint(plate, OptionalDouble.of(screen), grid, amps, OptionalDouble.empty()), type, typical);
     }
 }

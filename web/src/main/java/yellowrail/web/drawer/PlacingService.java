@@ -12,6 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.drawer.Comparison;
+import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.drawer.TubeState;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.idle.WarmUp;
@@ -66,16 +67,18 @@ class PlacingService {
      * @param known the drawer's number of each tube by its label; none for tubes that are not of the drawer
      * @param unnamed the socket of each that is not, by its label
      * @param isNew whether these tubes are not yet in the amp
+     * @param current what their figures are
      */
     record Proposal(
             Optional<Placing> placing,
             String basis,
             Map<String, Kept> known,
             Map<String, String> unnamed,
-            boolean isNew) {
+            boolean isNew,
+            TesterReading.Current current) {
 
         static Proposal none(String why) {
-            return new Proposal(Optional.empty(), why, Map.of(), Map.of(), false);
+            return new Proposal(Optional.empty(), why, Map.of(), Map.of(), false, TesterReading.Current.PLATE);
         }
     }
 
@@ -131,7 +134,8 @@ class PlacingService {
                 words.message("page.placing.as-read-last"),
                 known,
                 unnamed,
-                false);
+                false,
+                TesterReading.Current.PLATE);
     }
 
     private Proposal fromDrawer(Amp amp, List<Long> tubes) {
@@ -183,7 +187,8 @@ class PlacingService {
                         + other,
                 known,
                 Map.of(),
-                true);
+                true,
+                comparison.current());
     }
 
     /** Seats the tubes as proposed and logs every move on the run. */

@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
+import yellowrail.core.drawer.TesterReading;
 import yellowrail.core.match.Candidate;
 import yellowrail.core.match.Placing;
 import yellowrail.core.quantity.Figures;
@@ -68,11 +69,13 @@ record PlacingView(String sentence, String basis, List<Plan> plans, boolean doab
                 StageDrawing.of(
                         amp.sheet(),
                         seating.tubes().stream()
-                                .map(tube -> List.of(occupant(tube, proposal, words), Figures.milliamps(tube.amps())))
+                                .map(tube -> List.of(
+                                        occupant(tube, proposal, words),
+                                        TestFigure.of(proposal.current(), tube.amps())))
                                 .toList(),
                         words),
                 seating.imbalance().entrySet().stream()
-                        .map(channel -> balance(seating, channel, words))
+                        .map(channel -> balance(seating, channel, proposal.current(), words))
                         .toList());
     }
 
@@ -81,7 +84,8 @@ record PlacingView(String sentence, String basis, List<Plan> plans, boolean doab
         return socket == null ? tube.label() : words.message("page.placing.of", socket);
     }
 
-    private static String balance(Placing.Seating seating, Map.Entry<Channel, Double> channel, Words words) {
+    private static String balance(
+            Placing.Seating seating, Map.Entry<Channel, Double> channel, TesterReading.Current current, Words words) {
         double push = seating.side(channel.getKey(), Side.PUSH);
         double pull = seating.side(channel.getKey(), Side.PULL);
         if (push + pull == 0) {
@@ -89,9 +93,9 @@ record PlacingView(String sentence, String basis, List<Plan> plans, boolean doab
         }
         String sides = words.message(
                 "page.placing.sides",
-                Figures.milliamps(push),
-                Figures.milliamps(pull),
-                Figures.milliamps(channel.getValue()),
+                TestFigure.of(current, push),
+                TestFigure.of(current, pull),
+                TestFigure.of(current, channel.getValue()),
                 Figures.percent(2 * channel.getValue() / (push + pull)));
         return channel.getKey() == Channel.MONO ? sides : words.name(channel.getKey()) + ": " + sides;
     }

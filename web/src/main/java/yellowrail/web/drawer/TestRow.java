@@ -7,7 +7,7 @@ import tools.jackson.databind.PropertyNamingStrategies;
 import tools.jackson.databind.annotation.JsonNaming;
 import yellowrail.core.drawer.Microphony;
 import yellowrail.core.drawer.TesterReading;
-import yellowrail.core.drawer.WarmUp;
+import yellowrail.core.drawer.WarmUpFigures;
 import yellowrail.core.match.TestCondition;
 
 /** A test as it is stored: a column each, null where nothing was noted; V, A, min, A/V. */
@@ -60,7 +60,7 @@ record TestRow(
                 orEmpty(transconductance),
                 Microphony.valueOf(tap),
                 gas,
-                WarmUp.read(warmUp));
+                WarmUpFigures.read(warmUp));
     }
 
     private static Double orNull(OptionalDouble value) {

@@ -3,7 +3,7 @@ package yellowrail.web.drawer;
 import java.util.List;
 import yellowrail.core.chart.Point;
 import yellowrail.core.drawer.TesterReading;
-import yellowrail.core.drawer.WarmUp;
+import yellowrail.core.drawer.WarmUpFigures;
 import yellowrail.core.quantity.Figures;
 import yellowrail.web.chart.Place;
 import yellowrail.web.chart.Plot;
@@ -16,14 +16,18 @@ record WarmUpView(String path, List<Place> dots, Plot frame, String told) {
 
     /** @return null where only one figure is known */
     static WarmUpView of(TesterReading test, Words words) {
-        WarmUp warm = test.warming();
+        WarmUpFigures warm = test.warming();
         if (warm.figures().size() < 2) {
             return null;
         }
-        double low =
-                warm.figures().stream().mapToDouble(WarmUp.Figure::amps).min().orElseThrow();
-        double high =
-                warm.figures().stream().mapToDouble(WarmUp.Figure::amps).max().orElseThrow();
+        double low = warm.figures().stream()
+                .mapToDouble(WarmUpFigures.Figure::amps)
+                .min()
+                .orElseThrow();
+        double high = warm.figures().stream()
+                .mapToDouble(WarmUpFigures.Figure::amps)
+                .max()
+                .orElseThrow();
         double room = ROOM * Math.max(high - low, 0.02 * high);
         Plot plot = new Plot(
                 150, 44, 6, 6, 6, 6, warm.first().minutes(), warm.last().minutes(), low - room, high + room, false);

@@ -2,7 +2,6 @@ package yellowrail.web.swap;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.heater.HeaterExchange;
@@ -31,16 +30,15 @@ record OtherSources(AmpSheet sheet, SwapAmp amp, TubeType in, TubeCatalogue cata
         return sheet.supply().rectifier() == Rectifier.SILICON ? "silicon" : "";
     }
 
-    Optional<SwapReport> rectifier(String wants) {
+    Optional<RectifierSwap> rectifier(String wants) {
         return RectifierType.find(wants)
                 .flatMap(to -> RectifierType.find(rectifier())
                         .map(from -> new RectifierSwap(
-                                        amp,
-                                        from,
-                                        to,
-                                        new RectifierSurroundings(
-                                                sheet.supply(), heaters(rectifier(), to.name()), Optional.of(in)))
-                                .report()));
+                                amp,
+                                from,
+                                to,
+                                new RectifierSurroundings(
+                                        sheet.supply(), heaters(rectifier(), to.name()), Optional.of(in)))));
     }
 
     Optional<SwapReport> small(String present, String wants) {
@@ -66,13 +64,5 @@ record OtherSources(AmpSheet sheet, SwapAmp amp, TubeType in, TubeCatalogue cata
 
     List<String> allSmallOnes() {
         return SmallTube.published().stream().map(SmallTube::name).toList();
-    }
-
-    /** Whether something was asked for that there is not. */
-    static boolean isUnknown(String rectifier, String small, String smallWants) {
-        return !rectifier.isBlank() && RectifierType.find(rectifier).isEmpty()
-                || Stream.of(small, smallWants)
-                        .anyMatch(
-                                type -> !type.isBlank() && SmallTube.find(type).isEmpty());
     }
 }

@@ -12,7 +12,6 @@ import yellowrail.core.idle.LastRead;
 import yellowrail.core.station.Station;
 import yellowrail.core.swap.SwapAmp;
 import yellowrail.core.swap.SwapCheck;
-import yellowrail.core.tube.RectifierType;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.typed.Quantity;
@@ -90,7 +89,8 @@ class SwapController {
         Optional<TubeType> type = tube.flatMap(one -> catalogue.find(one.type()).map(of -> of.called(one.name())))
                 .or(() -> catalogue.find(wants));
         OtherSources sources = new OtherSources(amp.sheet(), any, in, catalogue);
-        boolean elsewhere = OtherSources.isUnknown(rectifier, small, smallWants);
+        OtherAsked asked = new OtherAsked(rectifier, small, smallWants);
+        boolean elsewhere = asked.isUnknown();
         boolean unknown = !wants.isBlank() && type.isEmpty() || elsewhere;
         ModelAndView page = new ModelAndView("swap/page")
                 .addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.TUBES, words))
@@ -105,30 +105,11 @@ class SwapController {
                                 .filter(offer -> !offer.value().equals(in.name()))
                                 .toList())
                 .addObject(
-                        "rectifiers",
-                        RectifierType.published().stream()
-                                .map(RectifierType::name)
-                                .filter(each -> !each.equals(sources.rectifier()))
-                                .toList())
-                .addObject("rectifier", rectifier)
-                .addObject("presentRectifier", sources.rectifier())
-                .addObject("smallOnes", sources.smallOnes())
-                .addObject("allSmallOnes", sources.allSmallOnes())
-                .addObject("small", small)
-                .addObject("smallWants", smallWants)
-                .addObject(
-                        "smallReport",
-                        sources.small(small, smallWants)
-                                .map(found -> SwapView.of(found, words))
-                                .orElse(null))
-                .addObject(
                         "fault",
                         !unknown
                                 ? ""
                                 : elsewhere
-                                        ? words.message(
-                                                "page.swap.no-such-type",
-                                                Quantity.quote(rectifier + small + smallWants))
+                                        ? words.message("page.swap.no-such-type", Quantity.quote(asked.typed()))
                                         : words.say(catalogue.unlisted(wants)))
                 .addObject("basis", SwapView.basis(met, words))
                 .addObject("unusable", read.unusable().map(words::say).orElse(""))
@@ -150,15 +131,13 @@ class SwapController {
                                         PathView.of(found, in.name(), type.get().name(), words))
                                 .orElse(null))
                 .addObject(
-                        "rectifierReport",
-                        sources.rectifier(rectifier)
-                                .map(found -> SwapView.of(found, words))
-                                .orElse(null))
-                .addObject(
                         "table",
-                        filter.of(check, in, catalogue, filter.mine() ? drawer.types() : List.of()).stream()
-                                .map(found -> SwapView.Row.of(found, words))
-                                .toList());
+                        type.isPresent()
+                                ? List.of()
+                                : filter.of(check, in, catalogue, filter.mine() ? drawer.types() : List.of()).stream()
+                                        .map(found -> SwapView.Row.of(found, words))
+                                        .toList());
+        asked.on(page, sources, words);
         page.setStatus(unknown ? HttpStatus.NOT_FOUND : HttpStatus.OK);
         return page;
     }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.UnaryOperator;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -21,6 +20,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.csv.CsvTable;
 import yellowrail.core.quantity.Figures;
+import yellowrail.core.trace.PointDoubt;
 import yellowrail.core.trace.PointSource;
 import yellowrail.core.trace.TraceCsv;
 import yellowrail.core.trace.TracePlan;
@@ -81,7 +81,7 @@ class TraceController {
                         id,
                         List.of(source == PointSource.PRACTICE ? practised(tube, row.point()) : row.point()),
                         source);
-                return new ModelAndView("redirect:" + form.page(id, UnaryOperator.identity()));
+                return new ModelAndView("redirect:" + form.page(id));
             }
         }
         return page(tube, typed, faults, List.of());
@@ -129,7 +129,7 @@ class TraceController {
         CsvTable<TraceRow> table = TraceCsv.parse(text, listed(tube));
         if (table.faults().isEmpty() && !table.rows().isEmpty()) {
             trace.keep(id, table.rows().stream().map(TraceRow::point).toList(), PointSource.FILE);
-            return new ModelAndView("redirect:" + new TraceForm(typed).page(id, UnaryOperator.identity()));
+            return new ModelAndView("redirect:" + new TraceForm(typed).page(id));
         }
         Faults faults = new Faults(words);
         if (table.faults().isEmpty()) {
@@ -147,7 +147,7 @@ class TraceController {
             @RequestParam Map<String, String> typed,
             @RequestParam(defaultValue = "true") boolean out) {
         trace.leave(id, point, out);
-        return new ModelAndView("redirect:" + new TraceForm(typed).page(id, UnaryOperator.identity()) + "#points");
+        return new ModelAndView("redirect:" + new TraceForm(typed).page(id) + "#points");
     }
 
     /** A made-up tube of the same type, to practise on. */
@@ -216,6 +216,7 @@ class TraceController {
                         : plan.steps().get(0).screen();
         page.addObject("view", TraceView.of(tube, plan, screen, words))
                 .addObject("next", NextPoint.of(plan, form.of("step"), type, words))
+                .addObject("doubts", doubts(tube, type))
                 .addObject("tied", tied)
                 .addObject("triode", type.isTriode())
                 .addObject("screen", screen.isPresent() ? Figures.plain(screen.getAsDouble()) : "")
@@ -225,6 +226,17 @@ class TraceController {
                                 .filter(own -> own.traced().isPresent())
                                 .map(own -> words.say(own.model().trust()))
                                 .orElse(""));
+    }
+
+    /** Of the newest point, as long as it counts. */
+    private List<String> doubts(TraceService.OnStand tube, TubeType type) {
+        List<PointRow> points = tube.points();
+        return points.isEmpty() || points.get(points.size() - 1).leftOut()
+                ? List.of()
+                : words.say(PointDoubt.of(
+                        points.get(points.size() - 1).point(),
+                        type,
+                        tube.typical().map(KnownModel::model)));
     }
 
     /** Of the newest point, where no plan tells one. */

@@ -2,7 +2,6 @@ package yellowrail.web.trace;
 
 import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.function.UnaryOperator;
 import org.springframework.web.util.UriComponentsBuilder;
 import yellowrail.core.amp.MeterLink;
 import yellowrail.core.field.FieldReader;
@@ -52,13 +51,13 @@ record TraceForm(Map<String, String> typed) {
     }
 
     /** The page of a tube with these settings kept. */
-    String page(long tubeId, UnaryOperator<UriComponentsBuilder> more) {
+    String page(long tubeId) {
         UriComponentsBuilder page = UriComponentsBuilder.fromPath("/drawer/{id}/curves");
         for (String field : new String[] {"tied", "held", "meter", "sense"}) {
             if (!of(field).isEmpty()) {
                 page.queryParam(field, of(field));
             }
         }
-        return more.apply(page).encode().buildAndExpand(tubeId).toUriString();
+        return page.encode().buildAndExpand(tubeId).toUriString();
     }
 }

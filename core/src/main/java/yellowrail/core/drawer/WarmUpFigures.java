@@ -13,9 +13,9 @@ import yellowrail.core.quantity.Figures;
  *
  * @param figures in the order of their minutes
  */
-public record WarmUp(List<Figure> figures) {
+public record WarmUpFigures(List<Figure> figures) {
 
-    public static final WarmUp NONE = new WarmUp(List.of());
+    public static final WarmUpFigures NONE = new WarmUpFigures(List.of());
 
     private static final int MOST = 60;
     private static final double MOST_MINUTES = 1000;
@@ -27,12 +27,12 @@ public record WarmUp(List<Figure> figures) {
     /** A figure after so many minutes, A. */
     public record Figure(double minutes, double amps) {}
 
-    public WarmUp {
+    public WarmUpFigures {
         figures = List.copyOf(figures);
     }
 
     /** @throws IllegalArgumentException if it is no list of minutes and figures that goes forward */
-    public static WarmUp read(String text) {
+    public static WarmUpFigures read(String text) {
         List<Figure> figures = new ArrayList<>();
         for (String part : text.strip().split("\\s*[,;]\\s*")) {
             Matcher figure = FIGURE.matcher(part);
@@ -55,7 +55,7 @@ public record WarmUp(List<Figure> figures) {
                 throw new IllegalArgumentException(text);
             }
         }
-        return new WarmUp(figures);
+        return new WarmUpFigures(figures);
     }
 
     public String written() {
