@@ -138,23 +138,26 @@ public final class RectifierSwap {
         double least = wants.transientAmps().isPresent()
                 ? peak() / wants.transientAmps().getAsDouble()
                 : 0;
-        if (wants.transientAmps().isEmpty()) {
-            says.add(new RectifierFinding.NoTransient());
-        } else {
-            says.add(
-                    least > MOST_COPPER
-                            ? new RectifierFinding.AddOhms(
-                                    least, wants.transientAmps().getAsDouble())
-                            : new RectifierFinding.NeedsOhms(
-                                    least, wants.transientAmps().getAsDouble()));
-        }
+        says.add(firstCycles(least));
         Outcome outcome = tooMuch
                 ? Outcome.STOP
                 : least > MOST_COPPER
                         ? Outcome.CHANGE
-                        : wants.transientAmps().isEmpty() ? Outcome.UNKNOWN : Outcome.HOLDS;
+                        : wants.transientAmps().isEmpty() || least > Exchange.USUAL_OHMS
+                                ? Outcome.UNKNOWN
+                                : Outcome.HOLDS;
         return Line.of(SwapQuestion.SURGE, outcome, says.toArray(Finding[]::new))
                 .by(new RectifierFinding.PulsesBy(exchange.get().amps(), Exchange.USUAL_OHMS));
+    }
+
+    private RectifierFinding firstCycles(double leastOhms) {
+        if (wants.transientAmps().isEmpty()) {
+            return new RectifierFinding.NoTransient();
+        }
+        double most = wants.transientAmps().getAsDouble();
+        return leastOhms > Exchange.USUAL_OHMS
+                ? new RectifierFinding.AddOhms(leastOhms, most)
+                : new RectifierFinding.NeedsOhms(leastOhms, most);
     }
 
     private Line capacitor() {

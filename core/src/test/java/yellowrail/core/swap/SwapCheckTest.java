@@ -410,7 +410,12 @@ class SwapCheckTest {
         SwapReport warm =
                 exchanged(amp, "5U4GB", "GZ34", new RectifierSurroundings(supply, Optional.empty(), Optional.empty()));
         assertThat(line(warm, SwapQuestion.BEFORE_THE_TUBES).outcome()).isEqualTo(Outcome.HOLDS);
-        assertThat(line(warm, SwapQuestion.SURGE).outcome()).isEqualTo(Outcome.HOLDS);
+        assertThat(line(warm, SwapQuestion.SURGE).outcome())
+                .as("so much copper is to be measured")
+                .isEqualTo(Outcome.UNKNOWN);
+        assertThat(line(exchanged(amp, "GZ34", "silicon", RectifierSurroundings.UNKNOWN), SwapQuestion.SURGE)
+                        .outcome())
+                .isEqualTo(Outcome.HOLDS);
         assertThat(line(
                                 exchanged(
                                         amp(2, 600, fittings(PinOne.UNKNOWN, "")),
