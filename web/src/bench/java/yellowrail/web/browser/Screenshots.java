@@ -34,21 +34,13 @@ class Screenshots {
             laptop(chromium, "/amps/1/parts", "parts", ColorScheme.LIGHT);
             laptop(chromium, "/runs/1/proof", "proof", ColorScheme.LIGHT);
             laptop(chromium, "/drawer", "drawer", ColorScheme.LIGHT);
+            laptop(chromium, "/drawer/5/curves", "curves-dim", ColorScheme.DARK);
             laptop(chromium, "/amps/1/swap?wants=KT88", "swap", ColorScheme.LIGHT);
             laptop(chromium, "/amps/1/load-line", "load-line", ColorScheme.LIGHT);
             laptop(chromium, "/amps/1/iron", "iron", ColorScheme.LIGHT);
             laptop(chromium, "/amps/1/bias?wiper=55", "bias", ColorScheme.LIGHT);
-            across(chromium);
             practice(chromium.page(url, 1280, 800, ColorScheme.LIGHT), "practice");
         }
-    }
-
-    private void across(Chromium chromium) {
-        Page page = chromium.page(url, 1280, 800, ColorScheme.DARK);
-        page.navigate("/runs/1?at=set");
-        page.locator("[data-across]").click();
-        page.waitForTimeout(300);
-        save(page, "across-dim");
     }
 
     /** A healthy practice amp, warm and read once. */

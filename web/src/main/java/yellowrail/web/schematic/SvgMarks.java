@@ -236,7 +236,7 @@ final class SvgMarks {
         all.append("<path class=\"wire rail-wire\" d=\"").append(rails).append("\"/>");
         Optional.ofNullable(alike.remove(Sign.GAP)).ifPresent(paths -> alike(all, Sign.GAP, paths));
         alike.forEach((sign, paths) -> alike(all, sign, paths));
-        return all.append(symbols).append(probes).append(texts).append(stops).toString();
+        return all.append(symbols).append(probes).append(stops).append(texts).toString();
     }
 
     private static void alike(StringBuilder all, Sign sign, StringBuilder paths) {
