@@ -28,6 +28,8 @@ public record CapacitorInput(double peakVolts, double ohms, RectifierType type, 
     private static final int ROUNDS = 40;
     private static final double CLOSE = 1e-9;
     private static final double CLOSE_VOLTS = 1e-6;
+    /** A winding that makes the volts nearer than this makes them. */
+    private static final double FITS = 0.001;
 
     /** @return the one that stands at so many volts while so much is drawn; empty where none does */
     public static Optional<CapacitorInput> through(
@@ -38,7 +40,10 @@ public record CapacitorInput(double peakVolts, double ohms, RectifierType type, 
                     dcVolts,
                     3 * dcVolts + 300,
                     CLOSE_VOLTS);
-            return Optional.of(new CapacitorInput(peak, ohms, type, scale));
+            CapacitorInput found = new CapacitorInput(peak, ohms, type, scale);
+            return amps > 0 && Math.abs(found.volts(amps) - dcVolts) < FITS * dcVolts
+                    ? Optional.of(found)
+                    : Optional.empty();
         } catch (UnsettledException e) {
             return Optional.empty();
         }

@@ -3,6 +3,7 @@ package yellowrail.core.stage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import yellowrail.core.chart.Point;
 
 /**
@@ -67,11 +68,6 @@ public record PlateChart(
         for (int i = 0; i < CURVES; i++) {
             curves.add(new Curve(-i * step, curve(found, -i * step, volts)));
         }
-        List<Point> rating = new ArrayList<>();
-        for (int i = 0; i <= POINTS; i++) {
-            double at = Math.max(ratedWatts / amps, volts * i / POINTS);
-            rating.add(new Point(at, ratedWatts / at));
-        }
         List<Point> path = found.samples().stream()
                 .map(sample -> new Point(sample.plateVolts(), sample.plateAmps()))
                 .toList();
@@ -80,11 +76,19 @@ public record PlateChart(
                 volts,
                 amps,
                 curves,
-                rating,
+                rating(ratedWatts, volts, amps),
                 load(found, supply),
                 path,
                 idle,
                 found.classAEnd().map(end -> new Point(end.plateVolts(), end.plateAmps())));
+    }
+
+    /** Where a plate reaches so many watts, within a chart. */
+    public static List<Point> rating(double watts, double volts, double amps) {
+        return IntStream.rangeClosed(0, POINTS)
+                .mapToDouble(i -> Math.max(watts / amps, volts * i / POINTS))
+                .mapToObj(at -> new Point(at, watts / at))
+                .toList();
     }
 
     private static double step(Performance found) {

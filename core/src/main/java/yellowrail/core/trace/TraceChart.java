@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import yellowrail.core.chart.Point;
+import yellowrail.core.stage.PlateChart;
 import yellowrail.core.tube.model.TracedPoint;
 import yellowrail.core.tube.model.TubeModel;
 
@@ -19,15 +20,13 @@ import yellowrail.core.tube.model.TubeModel;
  * @param typical its type\u2019s; empty where it has no model
  * @param rating where the plate dissipation is reached
  */
-public record TraceChart(double volts, double amps, List<Curve> own, List<Curve> typical, List<Point> rating) {
+public record TraceChart(
+        double volts, double amps, List<PlateChart.Curve> own, List<PlateChart.Curve> typical, List<Point> rating) {
 
     private static final int POINTS = 60;
     private static final double ROUND = 50;
     private static final double ROOM = 1.15;
     private static final int MOST_CURVES = 9;
-
-    /** A plate curve. */
-    public record Curve(double grid, List<Point> points) {}
 
     /**
      * @param plan what is to be read
@@ -59,7 +58,7 @@ public record TraceChart(double volts, double amps, List<Curve> own, List<Curve>
                 amps,
                 own.map(model -> curves(model, grids, screen, volts)).orElse(List.of()),
                 typical.map(model -> curves(model, grids, screen, volts)).orElse(List.of()),
-                rating(ratedWatts, volts, amps));
+                PlateChart.rating(ratedWatts, volts, amps));
     }
 
     /** Those of the plan, else those that were read; not so many that one cannot tell them apart. */
@@ -78,9 +77,10 @@ public record TraceChart(double volts, double amps, List<Curve> own, List<Curve>
         return some;
     }
 
-    private static List<Curve> curves(TubeModel model, List<Double> grids, OptionalDouble screen, double volts) {
+    private static List<PlateChart.Curve> curves(
+            TubeModel model, List<Double> grids, OptionalDouble screen, double volts) {
         return grids.stream()
-                .map(grid -> new Curve(grid, curve(model, grid, screen, volts)))
+                .map(grid -> new PlateChart.Curve(grid, curve(model, grid, screen, volts)))
                 .toList();
     }
 
@@ -91,15 +91,6 @@ public record TraceChart(double volts, double amps, List<Curve> own, List<Curve>
             double plate = volts * Math.pow((double) i / POINTS, 2);
             TracedPoint there = new TracedPoint(plate, screen, grid, 0, OptionalDouble.empty());
             points.add(new Point(plate, there.by(model)));
-        }
-        return points;
-    }
-
-    private static List<Point> rating(double watts, double volts, double amps) {
-        List<Point> points = new ArrayList<>();
-        for (int i = 0; i <= POINTS; i++) {
-            double at = Math.max(watts / amps, volts * i / POINTS);
-            points.add(new Point(at, watts / at));
         }
         return points;
     }

@@ -57,6 +57,17 @@ class CapacitorInputTest {
         assertThat(charge).isCloseTo(0.2, within(1e-4));
     }
 
+    @Test
+    void whatNoWindingMakesHasNone() {
+        assertThat(CapacitorInput.through(300, 0, 80, type("GZ34"), 1))
+                .as("nothing drawn")
+                .isEmpty();
+        assertThat(CapacitorInput.through(20, 5, 80, type("EZ80"), 1))
+                .as("far too much")
+                .isEmpty();
+        assertThat(Exchange.of(type("EZ80"), type("silicon"), 20, 5)).isEmpty();
+    }
+
     /** Pulses make the difference of two rectifiers more than the difference of their drops at the mean. */
     @Test
     void anExchangeTellsHowFarItMayLieOff() {

@@ -1,16 +1,13 @@
 package yellowrail.web.iron;
 
-import static yellowrail.web.chart.Plot.px;
-
-import java.util.ArrayList;
 import java.util.List;
-import yellowrail.core.chart.Point;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.stage.OutputStage;
 import yellowrail.core.stage.Performance;
 import yellowrail.core.stage.PlateChart;
 import yellowrail.core.stage.SpeakerDrive;
 import yellowrail.web.chart.Place;
+import yellowrail.web.chart.PlateCurve;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;
 import yellowrail.web.words.Words;
@@ -24,7 +21,7 @@ import yellowrail.web.words.Words;
  * @param rest A
  */
 record ChartView(
-        List<Curve> curves,
+        List<PlateCurve> curves,
         String rating,
         String beyond,
         String load,
@@ -44,12 +41,6 @@ record ChartView(
         String told) {
 
     static final Plot FRAME = new Plot(760, 500, 60, 16, 14, 46, 0, 1, 0, 1, false);
-
-    /** Labels nearer than this would run into one another, px. */
-    private static final double LABEL = 15;
-
-    /** A plate curve with the grid volts at its end. */
-    record Curve(String path, String label, Place at) {}
 
     /** The load line of a speaker at one frequency. */
     record SpeakerLine(String path, String label, Place at) {}
@@ -71,17 +62,10 @@ record ChartView(
                 chart.amps(),
                 false);
         double factor = stage.isPushPull() ? 4.0 / stage.tubesPerSide() : 1.0 / stage.tubesPerSide();
-        String rating = plot.line(chart.rating());
         return new ChartView(
-                curves(chart, plot),
-                rating,
-                rating
-                        + " L%s %s L%s %s Z"
-                                .formatted(
-                                        px(plot.x(chart.volts())),
-                                        px(plot.y(chart.amps())),
-                                        px(plot.x(chart.rating().get(0).x())),
-                                        px(plot.y(chart.amps()))),
+                PlateCurve.of(chart.curves(), chart.volts(), chart.amps(), plot, false),
+                plot.line(chart.rating()),
+                PlateCurve.beyond(chart.rating(), chart.volts(), chart.amps(), plot),
                 plot.line(chart.load()),
                 plot.line(chart.path()),
                 plot.place(chart.idle()),
@@ -97,28 +81,6 @@ record ChartView(
                 found.supplyVolts(),
                 stage.isPushPull() ? 0 : found.plateAmps() / stage.tubes(),
                 told(found, words));
-    }
-
-    private static List<Curve> curves(PlateChart chart, Plot plot) {
-        List<Curve> curves = new ArrayList<>();
-        double above = Double.NEGATIVE_INFINITY;
-        for (PlateChart.Curve curve : chart.curves()) {
-            List<Point> shown = curve.points().stream()
-                    .filter(point -> point.y() <= chart.amps())
-                    .toList();
-            if (shown.size() > 1) {
-                Point last = shown.get(shown.size() - 1);
-                boolean out = last.x() < chart.volts();
-                double y = plot.y(last.y());
-                boolean room = out ? plot.x(last.x()) > plot.left() + 2 * LABEL : y - above > LABEL;
-                above = out || !room ? above : y;
-                curves.add(new Curve(
-                        plot.line(curve.points()),
-                        room ? Figures.plain(curve.gridVolts()) + " V" : "",
-                        plot.place(last, out ? 0 : -4, out ? 12 : -5)));
-            }
-        }
-        return curves;
     }
 
     private static List<SpeakerLine> speakerLines(Plot plot, List<SpeakerDrive> speakers) {

@@ -15,6 +15,7 @@ record TraceForm(Map<String, String> typed) {
 
     private static final double LEAST_SCREEN = 20;
     private static final double MOST_SCREEN = 800;
+    private static final int MOST_PORT = 65_535;
 
     String of(String field) {
         return typed.getOrDefault(field, "").strip();
@@ -39,9 +40,12 @@ record TraceForm(Map<String, String> typed) {
             faults.say("meter", "page.trace.no-address");
             return MeterLink.NONE;
         }
-        MeterLink link = new MeterLink(
-                address.substring(0, address.indexOf(':')),
-                Integer.parseInt(address.substring(address.indexOf(':') + 1)));
+        int port = Integer.parseInt(address.substring(address.indexOf(':') + 1));
+        if (port < 1 || port > MOST_PORT) {
+            faults.say("meter", "page.trace.no-address");
+            return MeterLink.NONE;
+        }
+        MeterLink link = new MeterLink(address.substring(0, address.indexOf(':')), port);
         try {
             MeterAddress.of(link);
         } catch (MeterException e) {

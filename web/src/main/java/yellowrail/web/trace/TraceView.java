@@ -1,8 +1,5 @@
 package yellowrail.web.trace;
 
-import static yellowrail.web.chart.Plot.px;
-
-import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
@@ -12,6 +9,7 @@ import yellowrail.core.trace.TraceChart;
 import yellowrail.core.trace.TracePlan;
 import yellowrail.core.tube.model.TracedPoint;
 import yellowrail.web.chart.Place;
+import yellowrail.web.chart.PlateCurve;
 import yellowrail.web.chart.Plot;
 import yellowrail.web.chart.Plot.Tick;
 import yellowrail.web.drawer.PointRow;
@@ -23,8 +21,8 @@ import yellowrail.web.words.Words;
  * @param traced how many of the steps are read
  */
 record TraceView(
-        List<Curve> own,
-        List<Curve> typical,
+        List<PlateCurve> own,
+        List<PlateCurve> typical,
         String rating,
         List<Mark> read,
         List<Mark> open,
@@ -36,12 +34,6 @@ record TraceView(
         int steps) {
 
     private static final double NEAR = 0.03;
-    /** Labels nearer than this would run into one another, px. */
-    private static final double LABEL = 16;
-
-    /** A plate curve with the grid volts at its end; blank where there is no room. */
-    record Curve(String path, String label, Place at) {}
-
     /** A point on the chart: of the table by its number, or of the plan by its place. */
     record Mark(Place at, String title, boolean left, int number) {}
 
@@ -70,15 +62,9 @@ record TraceView(
         Plot plot = new Plot(760, 460, 60, 66, 14, 46, 0, chart.volts(), 0, chart.amps(), false);
         List<TracePlan.Step> steps = plan.steps();
         return new TraceView(
-                curves(chart.own(), chart, plot),
-                curves(chart.typical(), chart, plot),
-                plot.line(chart.rating())
-                        + " L%s %s L%s %s Z"
-                                .formatted(
-                                        px(plot.x(chart.volts())),
-                                        px(plot.y(chart.amps())),
-                                        px(plot.x(chart.rating().get(0).x())),
-                                        px(plot.y(chart.amps()))),
+                PlateCurve.of(chart.own(), chart.volts(), chart.amps(), plot, true),
+                PlateCurve.of(chart.typical(), chart.volts(), chart.amps(), plot, true),
+                PlateCurve.beyond(chart.rating(), chart.volts(), chart.amps(), plot),
                 shown.stream()
                         .map(row -> new Mark(
                                 plot.place(new Point(row.plateVolts(), row.amps())),
@@ -106,26 +92,6 @@ record TraceView(
     private static boolean isAt(TracedPoint point, OptionalDouble screen) {
         return point.screen().isPresent() == screen.isPresent()
                 && (screen.isEmpty() || Math.abs(point.pull() - screen.getAsDouble()) <= NEAR * screen.getAsDouble());
-    }
-
-    private static List<Curve> curves(List<TraceChart.Curve> curves, TraceChart chart, Plot plot) {
-        List<Curve> drawn = new ArrayList<>();
-        double above = Double.NEGATIVE_INFINITY;
-        for (TraceChart.Curve curve : curves) {
-            List<Point> shown = curve.points().stream()
-                    .filter(point -> point.y() <= chart.amps())
-                    .toList();
-            if (shown.size() > 1) {
-                Point last = shown.get(shown.size() - 1);
-                boolean out = last.x() < chart.volts();
-                double y = plot.y(last.y());
-                boolean room = !out && y - above > LABEL;
-                above = room ? y : above;
-                drawn.add(new Curve(
-                        plot.line(shown), room ? Figures.plain(curve.grid()) + " V" : "", plot.place(last, 4, 5)));
-            }
-        }
-        return drawn;
     }
 
     /** What to set for a step. */

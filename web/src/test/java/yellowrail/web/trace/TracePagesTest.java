@@ -172,7 +172,9 @@ class TracePagesTest {
         assertThat(points.ofTube(tube)).extracting(PointRow::amps).containsExactly(0.04467, 0.04467);
         HttpResponse<String> nobody = send("meter", "meter", "127.0.0.1:1");
         assertThat(nobody.statusCode()).isEqualTo(422);
-        assertThat(send("meter", "meter", "somewhere").body()).contains("An address with its port");
+        for (String address : new String[] {"somewhere", "127.0.0.1:99999", "127.0.0.1:0", ""}) {
+            assertThat(send("meter", "meter", address).body()).as(address).contains("An address with its port");
+        }
     }
 
     /** Nothing is published of what it draws: its own points are all there is, and they give a load line. */
