@@ -37,7 +37,7 @@ public record Core(Kind kind, OptionalDouble amps, OptionalDouble ratio) {
         if (amps.isPresent()) {
             return Math.min(amps.getAsDouble(), ratio.orElse(Double.POSITIVE_INFINITY) * sideAmps);
         }
-        return ratio.orElse(kind.usual) * sideAmps;
+        return ratio.orElse(kind.usual()) * sideAmps;
     }
 
     /** DC that a gap for so much stands, A. */

@@ -53,13 +53,13 @@ public record SideBalance(
                         > 1)
                 .findFirst();
         if (across.isPresent()) {
-            return unseen(sheet, channel, new BalanceFinding.ReadTogether(across.get()));
+            return unseen(channel, new BalanceFinding.ReadTogether(across.get()));
         }
         if (here.stream().anyMatch(tube -> tube.figures().isEmpty())) {
-            return unseen(sheet, channel, new BalanceFinding.WaitsForEveryTube());
+            return unseen(channel, new BalanceFinding.WaitsForEveryTube());
         }
         if (here.stream().anyMatch(tube -> !tube.isFresh())) {
-            return unseen(sheet, channel, new BalanceFinding.WaitsForFreshReadings());
+            return unseen(channel, new BalanceFinding.WaitsForFreshReadings());
         }
         double squares = here.stream()
                 .map(tube -> plate(tube).plusMinus())
@@ -74,14 +74,8 @@ public record SideBalance(
                 Optional.empty());
     }
 
-    private static SideBalance unseen(AmpSheet sheet, Channel channel, BalanceFinding why) {
-        return new SideBalance(
-                channel,
-                Double.NaN,
-                Double.NaN,
-                Double.NaN,
-                sheet.fittings().iron().core(),
-                Optional.of(why));
+    private static SideBalance unseen(Channel channel, BalanceFinding why) {
+        return new SideBalance(channel, Double.NaN, Double.NaN, Double.NaN, Core.UNKNOWN, Optional.of(why));
     }
 
     private static double sum(List<TubeIdle> tubes, Side side) {

@@ -47,22 +47,11 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
 
     /**
      * @param tubes by figures at one condition
+     * @param own models of tubes whose curves were traced, by label: they stand before any test
      * @param plate of the amp, V
      * @param screen of the amp, V
      * @param mean wanted cathode current, A
      */
-    public static GroupForecast of(
-            TubeType type,
-            TestCondition condition,
-            TesterReading.Current current,
-            List<Candidate> tubes,
-            double plate,
-            double screen,
-            double mean) {
-        return of(type, condition, current, tubes, Map.of(), plate, screen, mean);
-    }
-
-    /** @param own models of tubes whose curves were traced, by label: they stand before any test */
     public static GroupForecast of(
             TubeType type,
             TestCondition condition,
@@ -85,9 +74,8 @@ public record GroupForecast(OptionalDouble grid, List<Double> amps, boolean byMo
                     OptionalDouble.empty());
         }
         List<TubeModel> models = tubes.stream()
-                .map(tube -> own.containsKey(tube.label())
-                        ? own.get(tube.label())
-                        : through(typical.get(), tube, condition, current))
+                .map(tube -> Optional.ofNullable(own.get(tube.label()))
+                        .orElseGet(() -> through(typical.get(), tube, condition, current)))
                 .toList();
         double grid = Root.between(
                 at -> models.stream()

@@ -1,16 +1,13 @@
 package yellowrail.core.drawer;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Predicate;
 import yellowrail.core.idle.IdleFigures;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.TubeIdle;
 import yellowrail.core.quantity.Estimate;
 import yellowrail.core.timeline.Setting;
-import yellowrail.core.timeline.Timeline;
 import yellowrail.core.tube.model.OwnTube;
 
 /**
@@ -27,11 +24,6 @@ public final class SeatReadings {
     private static final double SELF_BIAS = 0.01;
 
     private SeatReadings() {}
-
-    /** @param during whether the tube sat there */
-    public static List<OwnTube.Reading> of(Timeline timeline, String socket, Predicate<Instant> during) {
-        return of(SeatIdles.of(timeline, socket, during));
-    }
 
     public static List<OwnTube.Reading> of(SeatIdles idles) {
         return idles.all().stream()

@@ -45,32 +45,6 @@ public record TesterReading(
         SCALE
     }
 
-    /** One whose warm-up was not written down. */
-    public TesterReading(
-            Optional<LocalDate> tested,
-            String tester,
-            TestCondition condition,
-            Current current,
-            double amps,
-            OptionalDouble before,
-            OptionalDouble warmMinutes,
-            OptionalDouble transconductance,
-            Microphony tap,
-            String gas) {
-        this(
-                tested,
-                tester,
-                condition,
-                current,
-                amps,
-                before,
-                warmMinutes,
-                transconductance,
-                tap,
-                gas,
-                WarmUpFigures.NONE);
-    }
-
     /** The warm-up as it was written down; else its two ends, as far as they are known. */
     public WarmUpFigures warming() {
         return warmUp.isEmpty() && before.isPresent() && warmMinutes.orElse(0) > 0

@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.reading.ReadingKind;
 

@@ -2,6 +2,7 @@ package yellowrail.core.schematic;
 
 import java.util.List;
 import java.util.stream.DoubleStream;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.bias.circuit.Part;
 import yellowrail.core.chart.Point;
 

@@ -5,6 +5,7 @@ import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Topology;

@@ -2,6 +2,7 @@ package yellowrail.core.schematic;
 
 import java.util.ArrayList;
 import java.util.List;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.bias.circuit.Part;
 import yellowrail.core.chart.Point;
 

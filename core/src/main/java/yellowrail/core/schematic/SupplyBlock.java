@@ -2,6 +2,7 @@ package yellowrail.core.schematic;
 
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.reading.ReadingKind;

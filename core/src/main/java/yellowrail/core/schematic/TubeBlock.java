@@ -2,9 +2,11 @@ package yellowrail.core.schematic;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.CurrentMethod;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.amp.Side;
 import yellowrail.core.amp.Socket;
 import yellowrail.core.chart.Point;
@@ -94,12 +96,16 @@ final class TubeBlock {
     /** A line that passes the tubes as far as the last of the row that hangs on it. */
     private void bus(Sketch sketch, double level, double axis, ToDoubleFunction<Side> levels) {
         int last = lastAt(level, levels);
-        if (index <= last) {
-            sketch.wire(0, level, index == last ? axis : WIDTH, level);
-        }
+        lineEnd(level, axis, levels).ifPresent(end -> sketch.wire(0, level, end, level));
         if (index < last && levels.applyAsDouble(socket().side()) == level) {
             sketch.sign(Sign.JOINT, axis, level);
         }
+    }
+
+    /** Where a line at this level ends in this block; empty where it does not come here. */
+    private OptionalDouble lineEnd(double level, double axis, ToDoubleFunction<Side> levels) {
+        int last = lastAt(level, levels);
+        return index <= last ? OptionalDouble.of(index == last ? axis : WIDTH) : OptionalDouble.empty();
     }
 
     /** The last of the row that hangs on this level; -1 for none. */
@@ -121,10 +127,7 @@ final class TubeBlock {
         }
         for (Side side : List.of(Side.PUSH, Side.PULL)) {
             double level = Levels.plate(side);
-            int last = lastAt(level, Levels::plate);
-            if (index <= last) {
-                sketch.way(0, level, index == last ? AXIS : WIDTH, level);
-            }
+            lineEnd(level, AXIS, Levels::plate).ifPresent(end -> sketch.way(0, level, end, level));
         }
     }
 

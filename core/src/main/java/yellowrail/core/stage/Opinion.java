@@ -21,9 +21,6 @@ public final class Opinion {
 
     public static final double MOST_DISTORTION = 3;
 
-    /** Of a side's current: a toroid stands about as much, an EI core five to ten percent. */
-    private static final double CORE = 0.02;
-
     private static final double CUT_OFF = 0.001;
     private static final double HARDLY_ANY = 0.005;
     private static final double SMALL = 0.03;
@@ -94,7 +91,8 @@ public final class Opinion {
         }
         double side = found.idle().allPlateAmps() / 2;
         double left = Math.abs(found.idle().coreAmps(found.stage()));
-        if (found.stage().otherSide().isEmpty() || left <= CORE * side && core.equals(Core.UNKNOWN)) {
+        if (found.stage().otherSide().isEmpty()
+                || left <= Core.Kind.TOROID.usual() * side && core.equals(Core.UNKNOWN)) {
             return Optional.empty();
         }
         if (core.equals(Core.UNKNOWN)) {

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.stage.Performance;
@@ -13,16 +14,6 @@ import yellowrail.core.tube.TubeType;
 
 /** The way of the DC through an amp, part by part: what each is rated for, what it carries, what another tube asks. */
 public record CurrentPath(List<Stop> stops) {
-
-    /** A part on the way, in the order the current takes it. */
-    public enum Part {
-        WINDING,
-        RECTIFIER,
-        CHOKE,
-        OUTPUT,
-        TUBE,
-        RESISTOR
-    }
 
     /**
      * A part on the way; SI, empty where it is not known.
@@ -33,7 +24,7 @@ public record CurrentPath(List<Stop> stops) {
      * @param driven the same at full drive
      */
     public record Stop(
-            Part part,
+            OnTheWay part,
             Unit unit,
             OptionalDouble rated,
             OptionalDouble now,
@@ -49,7 +40,7 @@ public record CurrentPath(List<Stop> stops) {
 
         /** Whether all of the rail runs through it. */
         boolean isOnRail() {
-            return part.compareTo(Part.CHOKE) <= 0;
+            return part.compareTo(OnTheWay.CHOKE) <= 0;
         }
 
         /** Whether so much is over its rating; never where that is not known. */
@@ -81,7 +72,7 @@ public record CurrentPath(List<Stop> stops) {
     /** What each of the other tubes draws at rest, A. */
     OptionalDouble each() {
         return stops.stream()
-                .filter(stop -> stop.part() == Part.TUBE)
+                .filter(stop -> stop.part() == OnTheWay.TUBE)
                 .map(Stop::then)
                 .findFirst()
                 .orElseThrow();
@@ -94,23 +85,23 @@ public record CurrentPath(List<Stop> stops) {
                 .map(found -> OptionalDouble.of(each(found)))
                 .orElse(OptionalDouble.empty());
         List<Stop> stops = new ArrayList<>();
-        stops.add(rail(Part.WINDING, amp.fittings().transformerAmps(), amp, now, then, driven));
+        stops.add(rail(OnTheWay.WINDING, amp.fittings().transformerAmps(), amp, now, then, driven));
         OptionalDouble rectifier = RectifierType.find(amp.fittings().rectifierTube())
                 .map(type -> OptionalDouble.of(type.dcAmps()))
                 .orElse(OptionalDouble.empty());
-        stops.add(rail(Part.RECTIFIER, rectifier, amp, now, then, driven));
-        stops.add(rail(Part.CHOKE, amp.fittings().chokeAmps(), amp, now, then, driven));
+        stops.add(rail(OnTheWay.RECTIFIER, rectifier, amp, now, then, driven));
+        stops.add(rail(OnTheWay.CHOKE, amp.fittings().chokeAmps(), amp, now, then, driven));
         stops.add(new Stop(
-                Part.OUTPUT,
+                OnTheWay.OUTPUT,
                 Unit.AMP,
                 amp.topology() == Topology.SINGLE_ENDED ? gap(amp) : OptionalDouble.empty(),
                 times(now, amp.tubesPerSide() * (1 - in.screenShare())),
                 times(then, amp.tubesPerSide() * (1 - wants.screenShare())),
                 times(driven, amp.tubesPerSide() * (1 - wants.screenShare()))));
-        stops.add(new Stop(Part.TUBE, Unit.AMP, amp.rating(wants).cathodeAmps(), now, then, driven));
+        stops.add(new Stop(OnTheWay.TUBE, Unit.AMP, amp.rating(wants).cathodeAmps(), now, then, driven));
         amp.cathodeOhms()
                 .ifPresent(ohms -> stops.add(new Stop(
-                        Part.RESISTOR,
+                        OnTheWay.RESISTOR,
                         Unit.WATT,
                         amp.partWatts(),
                         heat(now, amp.sharedBy(), ohms),
@@ -143,7 +134,7 @@ public record CurrentPath(List<Stop> stops) {
     }
 
     private static Stop rail(
-            Part part,
+            OnTheWay part,
             OptionalDouble rated,
             SwapAmp amp,
             OptionalDouble now,

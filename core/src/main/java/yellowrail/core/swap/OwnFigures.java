@@ -2,6 +2,7 @@ package yellowrail.core.swap;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.tube.TubeType;
 
 /**
@@ -35,8 +36,7 @@ record OwnFigures(double each, List<CurrentPath.Stop> rail, boolean output) {
                 path.stops().stream()
                         .filter(stop -> stop.isOnRail() && stop.isTooMuch(total))
                         .toList(),
-                path.stops().stream()
-                        .anyMatch(stop -> stop.part() == CurrentPath.Part.OUTPUT && stop.isTooMuch(primary)));
+                path.stops().stream().anyMatch(stop -> stop.part() == OnTheWay.OUTPUT && stop.isTooMuch(primary)));
     }
 
     boolean areTooMuch() {

@@ -130,6 +130,11 @@ public record SwapAmp(
 
     /** @param read what was read in the amp last */
     public static SwapAmp of(AmpSheet sheet, LastRead read) {
+        return of(sheet, read, Optional.empty());
+    }
+
+    /** @param own the one tube that is asked about */
+    public static SwapAmp of(AmpSheet sheet, LastRead read, Optional<OwnModel> own) {
         boolean byResistor = sheet.current().method() == CurrentMethod.CATHODE_RESISTOR;
         return new SwapAmp(
                 sheet.topology(),
@@ -154,32 +159,7 @@ public record SwapAmp(
                 sheet.fittings(),
                 testPoint(sheet),
                 BiasStops.of(sheet),
-                Optional.empty());
-    }
-
-    /** The same, to be asked about one tube. */
-    public SwapAmp with(OwnModel one) {
-        return new SwapAmp(
-                topology,
-                bias,
-                connection,
-                tap,
-                tubes,
-                channels,
-                plateVolts,
-                screenVolts,
-                cathodeAmps,
-                biasVolts,
-                cathodeOhms,
-                sharedBy,
-                partWatts,
-                otherAmps,
-                mostAmps,
-                target,
-                fittings,
-                testPoint,
-                stops,
-                Optional.of(one));
+                own);
     }
 
     /** The model of a type, or of the one tube that is called so. */

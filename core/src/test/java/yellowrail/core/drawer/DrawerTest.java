@@ -188,7 +188,8 @@ class DrawerTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 Microphony.NONE,
-                "");
+                "",
+                WarmUpFigures.NONE);
         return new Comparison.Tested(
                 new DrawerTube(
                         "6L6GC",
@@ -233,8 +234,8 @@ class DrawerTest {
                 Candidate.of("A", 0.070),
                 Candidate.of("B", 0.077),
                 new Candidate("C", 0.070, OptionalDouble.of(0.0066)));
-        GroupForecast forecast =
-                GroupForecast.of(Amps.type("6L6GC"), at, TesterReading.Current.CATHODE, tubes, 440, 430, 0.040);
+        GroupForecast forecast = GroupForecast.of(
+                Amps.type("6L6GC"), at, TesterReading.Current.CATHODE, tubes, Map.of(), 440, 430, 0.040);
         assertThat(forecast.byModel()).isTrue();
         assertThat(forecast.grid().orElseThrow()).isBetween(-50.0, -36.0);
         assertThat(forecast.amps().stream()
@@ -251,6 +252,7 @@ class DrawerTest {
                                 at,
                                 TesterReading.Current.CATHODE,
                                 tubes.subList(0, 2),
+                                Map.of(),
                                 440,
                                 430,
                                 0.040)
@@ -260,7 +262,8 @@ class DrawerTest {
         assertThat(forecast.plusMinus().orElseThrow())
                 .as("carried from -14 V to some -45 V it is not known to a milliamp")
                 .isBetween(0.001, 0.020);
-        assertThat(GroupForecast.of(Amps.type("6L6GC"), at, TesterReading.Current.CATHODE, tubes, 250, 250, 0.070)
+        assertThat(GroupForecast.of(
+                                Amps.type("6L6GC"), at, TesterReading.Current.CATHODE, tubes, Map.of(), 250, 250, 0.070)
                         .plusMinus()
                         .orElseThrow())
                 .as("where it was tested it is")

@@ -24,7 +24,7 @@ class SeatReadingsTest {
      */
     @Test
     void everyWholeSettingIsAReading() {
-        List<OwnTube.Reading> readings = SeatReadings.of(RUN, "V1", at -> true);
+        List<OwnTube.Reading> readings = SeatReadings.of(SeatIdles.of(RUN, "V1", at -> true));
         assertThat(readings).hasSize(2);
         OwnTube.Reading second = readings.get(1);
         assertThat(second.grid()).isCloseTo(-46.8, within(1e-9));
@@ -33,12 +33,13 @@ class SeatReadingsTest {
         assertThat(second.value()).isCloseTo(0.036, within(1e-4));
         assertThat(second.error()).isBetween(0.03, 0.08);
         assertThat(second.gridError()).isCloseTo(0.936, within(1e-9));
-        assertThat(SeatReadings.of(RUN, "V1", at -> false)).isEmpty();
+        assertThat(SeatReadings.of(SeatIdles.of(RUN, "V1", at -> false))).isEmpty();
     }
 
     @Test
     void withoutGridVoltsNothingIsToldOfATube() {
-        assertThat(SeatReadings.of(Amps.timeline(Amps.pair(), "V1 36 V2 34 plate 452 screen 442"), "V1", at -> true))
+        assertThat(SeatReadings.of(
+                        SeatIdles.of(Amps.timeline(Amps.pair(), "V1 36 V2 34 plate 452 screen 442"), "V1", at -> true)))
                 .isEmpty();
     }
 }

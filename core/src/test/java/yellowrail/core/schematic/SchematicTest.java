@@ -17,6 +17,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.Iron;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.amp.Rectifier;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Supply;

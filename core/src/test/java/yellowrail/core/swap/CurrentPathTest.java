@@ -8,10 +8,10 @@ import org.junit.jupiter.api.Test;
 import yellowrail.core.Amps;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Fittings;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.amp.ScreenSense;
 import yellowrail.core.amp.Target;
 import yellowrail.core.amp.Topology;
-import yellowrail.core.swap.CurrentPath.Part;
 import yellowrail.core.swap.CurrentPath.Stop;
 
 class CurrentPathTest {
@@ -39,7 +39,7 @@ class CurrentPathTest {
                         .with(OptionalDouble.of(5000), Fittings.UNKNOWN.iron()));
     }
 
-    private static Stop stop(CurrentPath path, Part part) {
+    private static Stop stop(CurrentPath path, OnTheWay part) {
         return path.stops().stream()
                 .filter(each -> each.part() == part)
                 .findFirst()
@@ -52,14 +52,16 @@ class CurrentPathTest {
         SwapAmp amp = amp(BiasKind.FIXED_ADJUSTABLE, Topology.PUSH_PULL, 0.04, OptionalDouble.empty());
         CurrentPath path = new SwapCheck(amp, Amps.type("6L6GC")).path(Amps.type("KT88"));
         double each = amp.aim(Amps.type("KT88"), 400);
-        assertThat(stop(path, Part.WINDING).now().getAsDouble()).isCloseTo(0.10, within(1e-12));
-        assertThat(stop(path, Part.WINDING).then().getAsDouble()).isCloseTo(2 * each + 0.02, within(1e-12));
-        assertThat(stop(path, Part.WINDING).driven().getAsDouble())
-                .isGreaterThan(stop(path, Part.WINDING).then().getAsDouble());
-        assertThat(stop(path, Part.RECTIFIER).rated().getAsDouble()).isEqualTo(0.25);
-        assertThat(stop(path, Part.TUBE).then().getAsDouble()).isCloseTo(each, within(1e-12));
-        assertThat(stop(path, Part.CHOKE).asked()).as("nothing on the sheet").isEmpty();
-        assertThat(path.bottleneck().orElseThrow().part()).isEqualTo(Part.WINDING);
+        assertThat(stop(path, OnTheWay.WINDING).now().getAsDouble()).isCloseTo(0.10, within(1e-12));
+        assertThat(stop(path, OnTheWay.WINDING).then().getAsDouble()).isCloseTo(2 * each + 0.02, within(1e-12));
+        assertThat(stop(path, OnTheWay.WINDING).driven().getAsDouble())
+                .isGreaterThan(stop(path, OnTheWay.WINDING).then().getAsDouble());
+        assertThat(stop(path, OnTheWay.RECTIFIER).rated().getAsDouble()).isEqualTo(0.25);
+        assertThat(stop(path, OnTheWay.TUBE).then().getAsDouble()).isCloseTo(each, within(1e-12));
+        assertThat(stop(path, OnTheWay.CHOKE).asked())
+                .as("nothing on the sheet")
+                .isEmpty();
+        assertThat(path.bottleneck().orElseThrow().part()).isEqualTo(OnTheWay.WINDING);
         assertThat(path.bottleneck().orElseThrow().asked().getAsDouble())
                 .isCloseTo((2 * each + 0.02) / 0.15, within(1e-9));
     }
@@ -68,7 +70,7 @@ class CurrentPathTest {
     void fullDriveAloneIsTold() {
         SwapAmp amp = amp(BiasKind.FIXED_ADJUSTABLE, Topology.PUSH_PULL, 0.04, OptionalDouble.empty());
         SwapCheck check = new SwapCheck(amp, Amps.type("6L6GC"));
-        Stop winding = stop(check.path(Amps.type("EL34")), Part.WINDING);
+        Stop winding = stop(check.path(Amps.type("EL34")), OnTheWay.WINDING);
         assertThat(winding.isOver()).isFalse();
         assertThat(winding.isOverDriven()).isTrue();
         Line line = check.of(Amps.type("EL34")).lines().stream()
@@ -83,9 +85,9 @@ class CurrentPathTest {
     void aCathodeResistorKeepsItNearWhatItWas() {
         SwapAmp amp = amp(BiasKind.CATHODE_EACH, Topology.SINGLE_ENDED, 0.05, OptionalDouble.of(500));
         CurrentPath path = new SwapCheck(amp, Amps.type("KT88")).path(Amps.type("KT120"));
-        Stop resistor = stop(path, Part.RESISTOR);
+        Stop resistor = stop(path, OnTheWay.RESISTOR);
         assertThat(resistor.now().getAsDouble()).isCloseTo(0.05 * 0.05 * 500, within(1e-12));
-        double then = stop(path, Part.TUBE).then().getAsDouble();
+        double then = stop(path, OnTheWay.TUBE).then().getAsDouble();
         assertThat(resistor.then().getAsDouble()).isCloseTo(then * then * 500, within(1e-12));
         assertThat(resistor.rated().getAsDouble()).isEqualTo(5);
     }

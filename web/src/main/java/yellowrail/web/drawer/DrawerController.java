@@ -24,6 +24,7 @@ import yellowrail.web.amp.AmpService;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.sitting.Sat;
 import yellowrail.web.words.Words;
 
 /** The drawer: the list, a tube, its tests, the file in and out. */
@@ -87,15 +88,13 @@ class DrawerController {
 
     private ModelAndView tube(
             long id, Kept kept, Map<String, String> typed, Map<String, String> faults, HttpStatus status) {
-        List<OwnTubeService.InRun> runs = own.runs(id);
-        ModelAndView page = TubePage.of(kept, drawer.tests(id), drawer.sat(id), words)
+        List<Sat> stays = drawer.sat(id);
+        List<OwnTubeService.InRun> runs = own.runs(stays);
+        ModelAndView page = TubePage.of(kept, drawer.tests(id), stays, words)
                 .addObject("runs", TubeRuns.of(runs, words))
                 .addObject("amps", amps.names())
                 .addObject("beside", own.of(id, runs).map(this::beside).orElse(""))
-                .addObject(
-                        "rail",
-                        Rail.plain("%s %s"
-                                .formatted(kept.tube().type(), kept.tube().label())));
+                .addObject("rail", Rail.plain(kept.name()));
         page.setStatus(status);
         return choices(page, typed, faults);
     }

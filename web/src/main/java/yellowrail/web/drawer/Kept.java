@@ -12,6 +12,11 @@ import yellowrail.core.drawer.TesterReading;
  */
 public record Kept(long id, int version, DrawerTube tube, Optional<TesterReading> test) {
 
+    /** As the builder calls it: type and label. */
+    public String name() {
+        return "%s %s".formatted(tube.type(), tube.label());
+    }
+
     Comparison.Tested tested() {
         return new Comparison.Tested(tube, test);
     }

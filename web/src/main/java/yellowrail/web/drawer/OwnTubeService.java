@@ -96,7 +96,7 @@ public class OwnTubeService {
      */
     @Transactional(readOnly = true)
     public Optional<Own> of(long tubeId) {
-        return of(tubeId, runs(tubeId));
+        return of(tubeId, runs(drawer.sat(tubeId)));
     }
 
     /** @param runs of the tube */
@@ -124,7 +124,7 @@ public class OwnTubeService {
                 ? Optional.empty()
                 : Optional.of(new Own(
                         kept.tube().type(),
-                        "%s %s".formatted(kept.tube().type(), kept.tube().label()),
+                        kept.name(),
                         known,
                         beside,
                         traced,
@@ -195,9 +195,9 @@ public class OwnTubeService {
 
     /** The newest runs of a tube, as far as it idled in them, newest first. */
     @Transactional(readOnly = true)
-    List<InRun> runs(long tubeId) {
+    List<InRun> runs(List<Sat> newestFirst) {
         Map<Long, Sat> stays = new LinkedHashMap<>();
-        drawer.sat(tubeId).stream().limit(MOST_RUNS).forEach(sat -> stays.putIfAbsent(sat.runId(), sat));
+        newestFirst.stream().limit(MOST_RUNS).forEach(each -> stays.putIfAbsent(each.runId(), each));
         Map<Run, Timeline> timelines = this.runs.wholeTimelines(this.runs.runs(stays.keySet()));
         return timelines.entrySet().stream()
                 .map(entry -> {

@@ -1,6 +1,5 @@
 package yellowrail.web.drawer;
 
-import java.util.OptionalDouble;
 import yellowrail.core.trace.PointSource;
 import yellowrail.core.tube.model.TracedPoint;
 
@@ -19,27 +18,19 @@ public record PointRow(
         return new PointRow(
                 null,
                 point.plate(),
-                orNull(point.screen()),
+                Nullable.of(point.screen()),
                 point.grid(),
                 point.amps(),
-                orNull(point.screenAmps()),
+                Nullable.of(point.screenAmps()),
                 by.name(),
                 false);
     }
 
     public TracedPoint point() {
-        return new TracedPoint(plateVolts, orEmpty(screenVolts), gridVolts, amps, orEmpty(screenAmps));
+        return new TracedPoint(plateVolts, Nullable.read(screenVolts), gridVolts, amps, Nullable.read(screenAmps));
     }
 
     public PointSource by() {
         return PointSource.valueOf(takenBy);
-    }
-
-    private static Double orNull(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
-    }
-
-    private static OptionalDouble orEmpty(Double value) {
-        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 }

@@ -2,7 +2,6 @@ package yellowrail.web.drawer;
 
 import java.time.LocalDate;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import tools.jackson.databind.PropertyNamingStrategies;
 import tools.jackson.databind.annotation.JsonNaming;
 import yellowrail.core.drawer.Microphony;
@@ -34,12 +33,12 @@ record TestRow(
                 test.tester(),
                 test.condition().isOwnScale() ? null : test.condition().plate(),
                 test.condition().isOwnScale() ? null : test.condition().screen(),
-                orNull(test.condition().grid()),
+                Nullable.of(test.condition().grid()),
                 test.current().name(),
                 test.amps(),
-                orNull(test.before()),
-                orNull(test.warmMinutes()),
-                orNull(test.transconductance()),
+                Nullable.of(test.before()),
+                Nullable.of(test.warmMinutes()),
+                Nullable.of(test.transconductance()),
                 test.tap().name(),
                 test.gas(),
                 test.condition().setting(),
@@ -51,23 +50,15 @@ record TestRow(
                 Optional.ofNullable(tested),
                 tester,
                 setting.isEmpty()
-                        ? new TestCondition(plateVolts, screenVolts, orEmpty(gridVolts))
+                        ? new TestCondition(plateVolts, screenVolts, Nullable.read(gridVolts))
                         : TestCondition.at(setting),
                 TesterReading.Current.valueOf(current),
                 amps,
-                orEmpty(ampsBefore),
-                orEmpty(warmMinutes),
-                orEmpty(transconductance),
+                Nullable.read(ampsBefore),
+                Nullable.read(warmMinutes),
+                Nullable.read(transconductance),
                 Microphony.valueOf(tap),
                 gas,
                 WarmUpFigures.read(warmUp));
-    }
-
-    private static Double orNull(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
-    }
-
-    private static OptionalDouble orEmpty(Double value) {
-        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 }

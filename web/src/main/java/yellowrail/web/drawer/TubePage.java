@@ -18,7 +18,7 @@ import yellowrail.web.words.Words;
 /** One tube's page: what it is, its tests, where it sat. */
 final class TubePage {
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     private TubePage() {}
 

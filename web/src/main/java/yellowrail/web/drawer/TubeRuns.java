@@ -1,10 +1,8 @@
 package yellowrail.web.drawer;
 
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Locale;
 import yellowrail.core.chart.Point;
 import yellowrail.core.drawer.SeatIdles;
 import yellowrail.core.idle.IdleFigures;
@@ -21,8 +19,6 @@ import yellowrail.web.words.Words;
  * @param frame null where nothing was read that tells its idle
  */
 record TubeRuns(List<Line> runs, List<String> paths, List<Dot> dots, List<Plot.Tick> up, Plot frame) {
-
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     /** One run. */
     record Line(long id, String day, String where, String settings, String idle, String last) {}
@@ -82,7 +78,7 @@ record TubeRuns(List<Line> runs, List<String> paths, List<Dot> dots, List<Plot.T
         List<SeatIdles.At> idles = run.idles().all();
         return new Line(
                 run.run().id(),
-                DAY.format(run.run().begunAt()),
+                TubePage.DAY.format(run.run().begunAt()),
                 words.message(
                         "page.drawer.socket-of",
                         run.sat().seat().socket(),

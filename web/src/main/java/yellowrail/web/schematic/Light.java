@@ -26,7 +26,9 @@ public record Light(String state, OptionalDouble part, List<String> lines, Strin
     String at(Drawn.Stop stop, boolean first) {
         StringBuilder svg = new StringBuilder("<g class=\"on-the-way " + state + "\"><title>")
                 .append(HtmlUtils.htmlEscape(told))
-                .append("</title><circle class=\"ring\" r=\"25\" cx=\"")
+                .append("</title><circle class=\"ring\" r=\"")
+                .append(px(RADIUS))
+                .append("\" cx=\"")
                 .append(px(stop.at().x()))
                 .append("\" cy=\"")
                 .append(px(stop.at().y()))
@@ -49,10 +51,12 @@ public record Light(String state, OptionalDouble part, List<String> lines, Strin
     /** Clockwise from the top. */
     private static String arc(Point at, double turn) {
         double angle = 2 * Math.PI * turn;
-        return "M%s %sA25 25 0 %d 1 %s %s"
+        return "M%s %sA%s %s 0 %d 1 %s %s"
                 .formatted(
                         px(at.x()),
                         px(at.y() - RADIUS),
+                        px(RADIUS),
+                        px(RADIUS),
                         turn > 0.5 ? 1 : 0,
                         px(at.x() + RADIUS * Math.sin(angle)),
                         px(at.y() - RADIUS * Math.cos(angle)));

@@ -4,7 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import yellowrail.core.amp.AmpSheet;
-import yellowrail.core.schematic.OnTheWay;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.schematic.Schematic;
 import yellowrail.core.schematic.StagePoints;
 import yellowrail.core.tube.TubeCatalogue;

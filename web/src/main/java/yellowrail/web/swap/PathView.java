@@ -5,10 +5,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import yellowrail.core.amp.OnTheWay;
 import yellowrail.core.finding.Code;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
-import yellowrail.core.schematic.OnTheWay;
 import yellowrail.core.swap.CurrentPath;
 import yellowrail.core.swap.CurrentPath.Stop;
 import yellowrail.web.chart.Plot;
@@ -88,8 +88,7 @@ record PathView(String told, List<Part> parts, String rail) {
         Map<OnTheWay, Light> lights = new EnumMap<>(OnTheWay.class);
         path.stops()
                 .forEach(stop -> lights.put(
-                        OnTheWay.valueOf(stop.part().name()),
-                        part(stop, 0, words).light(over(stop.then(), stop.rated()), shortly(stop))));
+                        stop.part(), part(stop, 0, words).light(over(stop.then(), stop.rated()), shortly(stop))));
         return lights;
     }
 
@@ -107,8 +106,7 @@ record PathView(String told, List<Part> parts, String rail) {
                 line(x + 2, over(stop.driven(), stop.rated())),
                 stop.rated().isPresent()
                         ? figure(stop.unit(), stop.rated())
-                        : words.message(
-                                stop.part() == CurrentPath.Part.OUTPUT ? "page.path.not-rated" : "page.path.not-known"),
+                        : words.message(stop.part() == OnTheWay.OUTPUT ? "page.path.not-rated" : "page.path.not-known"),
                 words.message("page.path.now-then", figure(stop.unit(), stop.now()), figure(stop.unit(), stop.then())),
                 words.message("page.path.driven", figure(stop.unit(), stop.driven())));
     }

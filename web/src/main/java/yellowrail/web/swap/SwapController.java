@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.idle.LastRead;
 import yellowrail.core.station.Station;
+import yellowrail.core.swap.CurrentPath;
 import yellowrail.core.swap.SwapAmp;
 import yellowrail.core.swap.SwapCheck;
 import yellowrail.core.tube.TubeCatalogue;
@@ -82,13 +83,12 @@ class SwapController {
                 .orElseThrow();
         LastRead read = runs.lastKnown(amp).read();
         Optional<OwnTubeService.Own> tube = owns.of(own).filter(one -> wants.isBlank() || wants.equals(one.name()));
-        SwapAmp any = SwapAmp.of(amp.sheet(), read);
-        SwapAmp met = tube.map(one -> any.with(new SwapAmp.OwnModel(one.name(), one.model())))
-                .orElse(any);
+        SwapAmp met = SwapAmp.of(amp.sheet(), read, tube.map(one -> new SwapAmp.OwnModel(one.name(), one.model())));
         SwapCheck check = new SwapCheck(met, in);
         Optional<TubeType> type = tube.flatMap(one -> catalogue.find(one.type()).map(of -> of.called(one.name())))
                 .or(() -> catalogue.find(wants));
-        OtherSources sources = new OtherSources(amp.sheet(), any, in, catalogue);
+        Optional<CurrentPath> path = type.map(check::path);
+        OtherSources sources = new OtherSources(amp.sheet(), met, in, catalogue);
         OtherAsked asked = new OtherAsked(rectifier, small, smallWants);
         boolean elsewhere = asked.isUnknown();
         boolean unknown = !wants.isBlank() && type.isEmpty() || elsewhere;
@@ -120,14 +120,12 @@ class SwapController {
                                 .orElse(null))
                 .addObject(
                         "drawing",
-                        type.map(check::path)
-                                .map(found ->
+                        path.map(found ->
                                         SchematicView.lit(amp.sheet(), catalogue, PathView.lights(found, words), words))
                                 .orElse(null))
                 .addObject(
                         "path",
-                        type.map(check::path)
-                                .map(found ->
+                        path.map(found ->
                                         PathView.of(found, in.name(), type.get().name(), words))
                                 .orElse(null))
                 .addObject(

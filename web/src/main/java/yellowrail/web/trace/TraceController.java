@@ -176,10 +176,10 @@ class TraceController {
 
     private ModelAndView page(
             TraceService.OnStand tube, Map<String, String> typed, Faults faults, List<CsvTable.Fault> wrong) {
-        String name =
-                "%s %s".formatted(tube.kept().tube().type(), tube.kept().tube().label());
         ModelAndView page = new ModelAndView("trace/page")
-                .addObject("rail", Rail.plain(words.message("page.trace.title", name)))
+                .addObject(
+                        "rail",
+                        Rail.plain(words.message("page.trace.title", tube.kept().name())))
                 .addObject("tube", tube)
                 .addObject("typed", typed)
                 .addObject("faults", faults)

@@ -12,7 +12,6 @@ import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
-import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -225,42 +224,6 @@ class DrawerPagesTest {
                 .isEqualTo(302);
         assertThat(body(visitor.get("/drawer?type=EL34&q=waste"), 200)).contains("N1");
         assertThat(body(visitor.get("/drawer/999999"), 404)).contains("Not here");
-    }
-
-    /** A tester that tells no volts: its like are matched by its marks, and nothing is said of milliamperes. */
-    @Test
-    void aTestersOwnScaleIsMatchedWithItsLike() {
-        for (String typed : List.of("59 at test 6L6", "61 at Test 6l6", "70 at shorts")) {
-            assertThat(visitor.post(
-                                    "/drawer",
-                                    typed(
-                                            "/drawer/new",
-                                            "/drawer",
-                                            "type",
-                                            "6F6GT",
-                                            "label",
-                                            "S" + typed.substring(0, 2),
-                                            "milliamps",
-                                            typed,
-                                            "warm_up",
-                                            "0 50, 3 57, 6 59"))
-                            .statusCode())
-                    .isEqualTo(302);
-        }
-        String groups = body(visitor.post("/drawer/match", typed("/drawer?type=6F6GT", "/drawer/match")), 200);
-        assertThat(Jsoup.parse(groups).text())
-                .contains("S59 59")
-                .contains("S61 61")
-                .contains("setting test 6L6")
-                .contains("what tubes would draw in an amp it does not tell")
-                .doesNotContain("59.00 mA");
-        assertThat(visitor.page("/drawer?type=6F6GT").text()).contains("59 on its scale");
-        Document tube = visitor.page(visitor.page("/drawer?type=6F6GT")
-                .select("th a[href^=/drawer/]")
-                .get(0)
-                .attr("href"));
-        assertThat(tube.select("svg.warm-up circle")).hasSize(3);
-        assertThat(tube.select("svg.warm-up title").text()).contains("from 50 to 59 in 6 min, and still moving");
     }
 
     /** 30, 31, 32, 33.5 mA in six minutes while the neighbour stands still. */

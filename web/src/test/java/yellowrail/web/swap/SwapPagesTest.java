@@ -2,6 +2,7 @@ package yellowrail.web.swap;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import org.jsoup.nodes.Document;
@@ -10,6 +11,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
+import yellowrail.web.run.RunEntries;
+import yellowrail.web.run.RunService;
 
 @ExtendWith(RunningApplication.class)
 class SwapPagesTest {
@@ -34,6 +37,32 @@ class SwapPagesTest {
         assertThat(page.select("select[name=rectifier] option[selected]").eachAttr("value"))
                 .contains("5U4GB");
         assertThat(visitor.page(amp + "/swap").text()).doesNotContain("5U4GB drops");
+    }
+
+    /** Read, the amp tells what either rectifier makes of its winding, and where the current runs. */
+    @Test
+    void whatWasReadIsDrawn() {
+        RunEntries entries = RunningApplication.bean(RunEntries.class);
+        long run = RunningApplication.bean(RunService.class)
+                .begin(Long.parseLong(amp.substring(amp.lastIndexOf('/') + 1)))
+                .id();
+        OffsetDateTime begun = OffsetDateTime.now().minusHours(1);
+        String[] lines = {"tick closed", "on", "mains 120", "V1 31", "V2 30.2", "plate 400", "screen 395", "bias -38"};
+        for (int i = 0; i < lines.length; i++) {
+            entries.enter(run, lines[i], "bench", true, begun.plusMinutes(1 + 2L * i));
+        }
+        Document rectifier = visitor.page(amp + "/swap?rectifier=5U4GB");
+        assertThat(rectifier.select(".drops path.plate-curve, .drops path.tube-path"))
+                .hasSize(2);
+        assertThat(rectifier.select(".drops figcaption").text())
+                .startsWith("On the same winding, at 61 mA: thin GZ34, 400 V; thick 5U4GB");
+        Document tube = visitor.page(amp + "/swap?wants=KT88");
+        assertThat(tube.select(".lit svg .way")).isNotEmpty();
+        assertThat(tube.select(".lit svg")
+                        .first()
+                        .select(".on-the-way.held title")
+                        .eachText())
+                .anyMatch(title -> title.startsWith("rectifier, 250 mA"));
     }
 
     @Test

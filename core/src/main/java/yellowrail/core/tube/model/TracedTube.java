@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
@@ -23,7 +24,7 @@ import org.hipparchus.exception.MathIllegalStateException;
  * @param grid volts they span
  */
 public record TracedTube(
-        TubeModel model, int points, double off, Optional<Double> unseen, TracedPoint worst, Span plate, Span grid) {
+        TubeModel model, int points, double off, OptionalDouble unseen, TracedPoint worst, Span plate, Span grid) {
 
     /** Fewer tell how much a tube draws and amplifies, which {@link OwnTube} makes of them. */
     public static final int FEWEST = 5;
@@ -74,9 +75,9 @@ public record TracedTube(
     }
 
     /** Every fifth point is left out and told by the others. */
-    private static Optional<Double> unseen(Optional<TubeModel> typical, List<TracedPoint> points, int fewest) {
+    private static OptionalDouble unseen(Optional<TubeModel> typical, List<TracedPoint> points, int fewest) {
         if (points.size() - (points.size() + FOLDS - 1) / FOLDS < fewest) {
-            return Optional.empty();
+            return OptionalDouble.empty();
         }
         List<Double> misses = new ArrayList<>();
         for (int fold = 0; fold < FOLDS; fold++) {
@@ -91,7 +92,7 @@ public record TracedTube(
                     .filter(i -> i % FOLDS == left)
                     .forEach(i -> misses.add(miss(without, points.get(i))));
         }
-        return Optional.of(rms(misses.stream().mapToDouble(Double::doubleValue)));
+        return OptionalDouble.of(rms(misses.stream().mapToDouble(Double::doubleValue)));
     }
 
     private static double miss(TubeModel model, TracedPoint point) {
