@@ -10,13 +10,15 @@ import java.util.Map;
 import org.springframework.boot.DefaultApplicationArguments;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
-import yellowrail.web.database.DataFolder;
-import yellowrail.web.database.PrivatePostgres;
+import yellowrail.web.postgres.CannotStartException;
+import yellowrail.web.postgres.DataFolder;
+import yellowrail.web.postgres.PrivatePostgres;
 
 /**
  * Starts the application: claims the data folder, starts the database beside it unless one is given in
- * {@code SPRING_DATASOURCE_URL}, then serves.
+ * {@code SPRING_DATASOURCE_URL}, then serves. What keeps it from starting is told in one line, and ends it with code 2.
  *
  * <pre>--data=DIR  --port=8080  --demo  --once (starts and stops again, for what is learned from a start)</pre>
  */
@@ -24,23 +26,24 @@ import yellowrail.web.database.PrivatePostgres;
 public class YellowRail {
 
     private static final String HOST = "127.0.0.1";
+    private static final int CANNOT_START = 2;
 
     public static void main(String[] args) {
-        var options = new DefaultApplicationArguments(args);
-        int port = Integer.parseInt(option(options, "port", "8080"));
-        String url = "http://" + HOST + ":" + port;
         try {
-            serve(args, options, port, url);
-        } catch (DataFolder.InUseException | PrivatePostgres.PostgresException | PortInUseException e) {
-            System.err.println(e.getMessage());
-            System.exit(2);
+            serve(args, new DefaultApplicationArguments(args));
+        } catch (RuntimeException e) {
+            System.err.println(StartTrouble.of(e).orElseThrow(() -> e));
+            System.exit(CANNOT_START);
         }
     }
 
-    private static void serve(String[] args, DefaultApplicationArguments options, int port, String url) {
+    private static void serve(String[] args, DefaultApplicationArguments options) {
+        int port = port(option(options, "port", "8080"));
+        String url = "http://" + HOST + ":" + port;
         Map<String, Object> properties = new HashMap<>();
         properties.put("server.port", port);
         properties.put("yellow-rail.demo", options.containsOption("demo"));
+        ApplicationContextInitializer<ConfigurableApplicationContext> database = context -> {};
         if (System.getenv("SPRING_DATASOURCE_URL") == null) {
             Path folder = Path.of(
                             option(options, "data", System.getProperty("user.home") + "/.local/share/yellow-rail"))
@@ -50,6 +53,7 @@ public class YellowRail {
             say("Starting the database in " + claimed.path());
             PrivatePostgres postgres = PrivatePostgres.start(claimed.path());
             properties.putAll(postgres.properties());
+            database = context -> context.getBeanFactory().registerSingleton("privatePostgres", postgres);
             // Holds the claim as well: a lock whose channel is collected as garbage is a lock no more.
             SpringApplication.getShutdownHandlers().add(() -> {
                 postgres.close();
@@ -62,6 +66,7 @@ public class YellowRail {
         say("Starting the application");
         SpringApplication application = new SpringApplication(YellowRail.class);
         application.setDefaultProperties(properties);
+        application.addInitializers(database);
         ConfigurableApplicationContext context = application.run(args);
         if (options.containsOption("once")) {
             System.exit(SpringApplication.exit(context));
@@ -69,12 +74,20 @@ public class YellowRail {
         say("Yellow Rail serves on " + url + "   (Ctrl-C stops it)");
     }
 
+    private static int port(String asked) {
+        if (!asked.matches("\\d{1,5}") || Integer.parseInt(asked) > 65_535) {
+            throw new CannotStartException("--port takes a number from 1 to 65535, got " + asked + ".");
+        }
+        return Integer.parseInt(asked);
+    }
+
     private static void requireFree(int port) {
         try (ServerSocket socket = new ServerSocket()) {
             socket.setReuseAddress(true);
             socket.bind(new InetSocketAddress(InetAddress.getByName(HOST), port));
         } catch (IOException e) {
-            throw new PortInUseException(port);
+            boolean denied = String.valueOf(e.getMessage()).contains("Permission denied");
+            throw new CannotStartException(denied ? StartTrouble.portOfRoot(port) : StartTrouble.portInUse(port), e);
         }
     }
 
@@ -85,13 +98,5 @@ public class YellowRail {
 
     private static void say(String line) {
         System.out.println(line);
-    }
-
-    private static final class PortInUseException extends RuntimeException {
-
-        PortInUseException(int port) {
-            super("Port %d is in use by another program. Stop that one, or choose another port: --port %d"
-                    .formatted(port, port + 1));
-        }
     }
 }

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
-import yellowrail.web.database.PrivatePostgres;
+import yellowrail.web.postgres.PrivatePostgres;
 
 /**
  * One application on one database of its own, for all the tests that need one: started with the first, stopped after

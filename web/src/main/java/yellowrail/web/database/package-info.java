@@ -1,6 +1,5 @@
 /**
- * The record. {@link yellowrail.web.database.PrivatePostgres} finds Debian's server, keeps a cluster of its own under
- * the data folder and stops it with the application; {@link yellowrail.web.database.DataFolder} sees to it that only
- * one application works on a folder.
+ * What is stored as a document: {@link yellowrail.web.database.DocumentKind} writes one with the number of its format
+ * and brings an older one forward when it is read.
  */
 package yellowrail.web.database;

@@ -1,9 +1,8 @@
-package yellowrail.web.database;
+package yellowrail.web.postgres;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -32,7 +31,7 @@ class DataFolderTest {
     void aFileInTheWayIsNamed() throws Exception {
         Path file = Files.writeString(folder.resolve("file"), "");
         assertThatThrownBy(() -> DataFolder.claim(file.resolve("below"), "x"))
-                .isInstanceOf(UncheckedIOException.class)
+                .isInstanceOf(CannotStartException.class)
                 .hasMessageContaining("cannot be used")
                 .hasMessageContaining(file.toString());
     }

@@ -1,0 +1,219 @@
+package yellowrail.web.postgres;
+
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.SQLException;
+import java.time.Duration;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+
+/**
+ * A PostgreSQL server of the application's own, from Debian's programs, on a free loopback port. A server that outlived
+ * an application that was killed is taken over; one that was killed itself recovers when it is started; one that was
+ * halted is let run. Whoever calls holds the claim on the data folder, so that nobody else starts a server on it.
+ */
+public final class PrivatePostgres implements AutoCloseable {
+
+    static final String DATABASE = "yellowrail";
+
+    /** How long a server may work off what a crash has left. */
+    private static final Duration RECOVERY = Duration.ofSeconds(120);
+    /** How long one may be silent before it is ended. */
+    private static final Duration SILENCE = Duration.ofSeconds(10);
+
+    private static final Duration STOPPING = Duration.ofSeconds(60);
+    /** What another process still holds is let go soon after that process was killed. */
+    private static final int ATTEMPTS = 6;
+
+    private static final long LONGEST_LOG_BYTES = 1L << 20;
+
+    private final ClusterFolder folder;
+    private final Programs programs;
+    private final Knock knock;
+    private int port;
+
+    private PrivatePostgres(ClusterFolder folder, Programs programs) {
+        this.folder = folder;
+        this.programs = programs;
+        this.knock = new Knock(folder);
+    }
+
+    /**
+     * Starts a server on the cluster under the folder, making the cluster first if there is none.
+     *
+     * @param path the data folder, absolute
+     * @throws PostgresException if there is no server on the machine or it does not start; the message says what to do
+     */
+    public static PrivatePostgres start(Path path) {
+        ClusterFolder folder = new ClusterFolder(path);
+        Programs programs = Programs.of(Installed.find().running(folder), folder);
+        PrivatePostgres postgres = new PrivatePostgres(folder, programs);
+        try {
+            new ClusterMaker(folder, programs).make();
+            postgres.bringUp();
+            return postgres;
+        } catch (IOException | SQLException | PostgresException e) {
+            throw new PostgresException(
+                    Space.isShort(path)
+                            ? Space.full(path)
+                            : "PostgreSQL could not be started in %s: %s".formatted(folder.cluster(), e.getMessage()),
+                    e);
+        }
+    }
+
+    /** Brings the server back, whatever became of it. On the port it had, which the application knows. */
+    public synchronized void bringUp() throws IOException, SQLException {
+        Optional<Postmaster> holder = Postmaster.of(folder);
+        if (holder.isPresent() && takesOver(holder.get())) {
+            return;
+        }
+        startProcess();
+        if (knock.at(port) == Knock.Answer.EMPTY) {
+            makeDatabase();
+        }
+    }
+
+    /** Whether a server takes connections now. */
+    public boolean answers() {
+        return knock.at(port) == Knock.Answer.ACCEPTS;
+    }
+
+    /** @return false if it is dead, or would not answer and was ended */
+    private boolean takesOver(Postmaster server) throws SQLException, IOException {
+        long until = System.nanoTime() + RECOVERY.toNanos();
+        long silentUntil = System.nanoTime() + SILENCE.toNanos();
+        server.letRun();
+        while (server.isAlive() && System.nanoTime() < Math.min(until, silentUntil)) {
+            int itsPort = Postmaster.of(folder).map(Postmaster::port).orElse(0);
+            Knock.Answer answer = itsPort == 0 ? Knock.Answer.SILENT : knock.at(itsPort);
+            if (answer == Knock.Answer.ACCEPTS || answer == Knock.Answer.EMPTY) {
+                port = itsPort;
+                if (answer == Knock.Answer.EMPTY) {
+                    makeDatabase();
+                }
+                return true;
+            }
+            if (answer == Knock.Answer.NOT_YET) {
+                silentUntil = System.nanoTime() + SILENCE.toNanos();
+            }
+            pause(Duration.ofMillis(100));
+        }
+        server.end();
+        return false;
+    }
+
+    private void startProcess() throws IOException {
+        turnLog();
+        int wished = port == 0 ? freePort() : port;
+        for (int attempt = 1; ; attempt++) {
+            Files.deleteIfExists(folder.pidFile());
+            try {
+                programs.run(
+                        RECOVERY.plusSeconds(10),
+                        "pg_ctl",
+                        "start",
+                        "--wait",
+                        "--timeout=" + RECOVERY.toSeconds(),
+                        "--silent",
+                        "--pgdata=" + folder.cluster(),
+                        "--log=" + folder.log(),
+                        "--options=-p " + wished + " -c listen_addresses=127.0.0.1 -c unix_socket_directories=''");
+                port = wished;
+                return;
+            } catch (PostgresException e) {
+                String why = lastWords().orElse(e.getMessage());
+                if (attempt == ATTEMPTS || !passes(why)) {
+                    throw new PostgresException(why, e);
+                }
+                pause(Duration.ofMillis(250L << attempt));
+                wished = port == 0 ? freePort() : port;
+            }
+        }
+    }
+
+    /** Whether waiting helps: somebody else has the port just now, or children of a killed server are still going. */
+    private static boolean passes(String why) {
+        return why.contains("shared memory")
+                || why.contains("could not create any TCP/IP sockets")
+                || why.contains("lock file");
+    }
+
+    /** Why a server that did not start gave up, by its own log. */
+    private Optional<String> lastWords() {
+        if (!Files.isReadable(folder.log())) {
+            return Optional.empty();
+        }
+        try (Stream<String> lines = Files.lines(folder.log(), StandardCharsets.UTF_8)) {
+            return lines.filter(line -> line.contains("FATAL:") || line.contains("PANIC:"))
+                    .reduce((earlier, later) -> later);
+        } catch (IOException e) {
+            return Optional.empty();
+        }
+    }
+
+    private void turnLog() throws IOException {
+        Path log = folder.log();
+        if (Files.exists(log) && Files.size(log) > LONGEST_LOG_BYTES) {
+            Files.move(log, log.resolveSibling("server.log.1"), StandardCopyOption.REPLACE_EXISTING);
+        }
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            return socket.getLocalPort();
+        }
+    }
+
+    private static void pause(Duration length) {
+        try {
+            TimeUnit.MILLISECONDS.sleep(length.toMillis());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new PostgresException("interrupted while waiting for the database", e);
+        }
+    }
+
+    private void makeDatabase() throws SQLException, IOException {
+        try (var connection = knock.connect(port, "postgres");
+                var statement = connection.createStatement()) {
+            statement.setQueryTimeout(0);
+            connection.setNetworkTimeout(Runnable::run, (int) RECOVERY.toMillis());
+            statement.execute("CREATE DATABASE " + DATABASE);
+        }
+    }
+
+    public int port() {
+        return port;
+    }
+
+    /** What Spring needs to find it. */
+    public Map<String, Object> properties() {
+        try {
+            return Map.of(
+                    "spring.datasource.url",
+                    "jdbc:postgresql://127.0.0.1:" + port + "/" + DATABASE,
+                    "spring.datasource.username",
+                    ClusterMaker.USER,
+                    "spring.datasource.password",
+                    folder.password());
+        } catch (IOException e) {
+            throw new PostgresException("The database password in %s cannot be read".formatted(folder.folder()), e);
+        }
+    }
+
+    @Override
+    public synchronized void close() {
+        Postmaster.of(folder).ifPresent(server -> {
+            server.letRun();
+            programs.run(
+                    STOPPING, "pg_ctl", "stop", "--wait", "--silent", "--mode=fast", "--pgdata=" + folder.cluster());
+        });
+    }
+}

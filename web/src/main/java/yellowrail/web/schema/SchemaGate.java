@@ -1,0 +1,47 @@
+package yellowrail.web.schema;
+
+import java.util.Arrays;
+import java.util.Set;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.MigrationInfo;
+import org.flywaydb.core.api.MigrationInfoService;
+import org.flywaydb.core.api.MigrationState;
+import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
+import org.springframework.stereotype.Component;
+import yellowrail.web.postgres.CannotStartException;
+
+/**
+ * What happens to the tables at a start. Tables that a newer application has brought forward are left as they are: this
+ * one would read them wrongly.
+ */
+@Component
+class SchemaGate implements FlywayMigrationStrategy {
+
+    private static final Set<MigrationState> NEWER =
+            Set.of(MigrationState.FUTURE_SUCCESS, MigrationState.FUTURE_FAILED);
+
+    @Override
+    public void migrate(Flyway flyway) {
+        MigrationInfoService steps = flyway.info();
+        Arrays.stream(steps.all())
+                .filter(step -> NEWER.contains(step.getState()))
+                .reduce((earlier, later) -> later)
+                .ifPresent(newest -> refuse(newest, steps));
+        if (steps.pending().length > 0) {
+            flyway.migrate();
+        }
+    }
+
+    private static void refuse(MigrationInfo newest, MigrationInfoService steps) {
+        String known = Arrays.stream(steps.all())
+                .filter(step -> !NEWER.contains(step.getState()))
+                .reduce((earlier, later) -> later)
+                .map(step -> step.getVersion().getVersion())
+                .orElse("0");
+        throw new CannotStartException(
+                ("These data were written by a newer Yellow Rail (tables of step %s; this one knows up to %s). Nothing "
+                                + "was touched. Start them with the newer one, or restore a backup from before it into "
+                                + "another folder.")
+                        .formatted(newest.getVersion().getVersion(), known));
+    }
+}
