@@ -2,6 +2,7 @@
 // and puts the cursor back on the entry line.
 
 import "./line.js";
+import "./unsent.js";
 import "./walk.js";
 import { words } from "./words.js";
 

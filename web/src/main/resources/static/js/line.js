@@ -1,6 +1,7 @@
 // The entry line of a run. A line that is typed, or sent, while the one before it is on its way waits for that one's answer;
 // what the application did not take stands in the field again.
 
+import { back, isAway, why } from "./unsent.js";
 import { words } from "./words.js";
 
 const field = () => document.getElementById("line");
@@ -11,17 +12,18 @@ const isLive = event => event.detail.target?.id === "live";
 let sent = null; // what is on its way; null for nothing
 let half = ""; // what was being typed when an answer came
 let aside = null; // what that answer is about, while something else is being typed; null for nothing
-const waiting = []; // what was sent meanwhile
+let away = false; // whether nobody was there to take the last one
+let waiting = []; // what was sent meanwhile, or could not be sent: its text, and the number of its form once it has one
 
 // What stands in the field because the application put it there is its own.
 const typed = () => field() && field().value !== field().defaultValue ? field().value : "";
 
 document.addEventListener("submit", event => {
-  if (!event.target.matches("form.line") || sent === null && aside === null) {
+  if (!event.target.matches("form.line") || sent === null && aside === null && !away) {
     return;
   }
   const plain = !event.submitter?.name && event.submitter?.id !== "from-meter";
-  if (sent === null && !plain) {
+  if (sent === null && !plain && !away) {
     half = field().value;
     field().value = aside;
     aside = null;
@@ -30,7 +32,7 @@ document.addEventListener("submit", event => {
   event.preventDefault();
   event.stopPropagation();
   if (plain && field().value.trim()) {
-    waiting.push(field().value);
+    waiting.push({ text: field().value });
     field().value = aside ?? "";
     aside = null;
     field().select();
@@ -40,9 +42,9 @@ document.addEventListener("submit", event => {
 
 document.body.addEventListener("htmx:beforeRequest", event => {
   if (isLine(event)) {
-    sent = field().value;
+    sent = { text: field().value, form: event.detail.requestConfig.parameters.form };
     field().value = half;
-    field().placeholder = sent;
+    field().placeholder = sent.text;
     half = "";
   }
 });
@@ -72,9 +74,7 @@ document.body.addEventListener("htmx:afterSettle", event => {
   }
   const line = field();
   if (line && sent === null && waiting.length > 0 && !line.defaultValue) {
-    half = line.value;
-    line.value = waiting.shift();
-    line.form.requestSubmit();
+    sendNext(line);
   } else if (aside !== null) {
     line.focus();
   } else if (line?.defaultValue && waiting.length > 0) {
@@ -83,10 +83,46 @@ document.body.addEventListener("htmx:afterSettle", event => {
   tellWaiting();
 });
 
+function sendNext(line) {
+  const next = waiting.shift();
+  half = line.value;
+  line.value = next.text;
+  if (next.form) {
+    line.form.elements.form.value = next.form;
+  }
+  line.form.requestSubmit();
+}
+
 function tellWaiting() {
   document.getElementById("waiting")?.remove();
   if (waiting.length > 0) {
-    note("waiting", "small mt-2 mb-0", `${words.waiting} ${waiting.join(" \u00b7 ")}`);
+    note("waiting", "small mt-2 mb-0", `${away ? words.unsent : words.waiting} ${waiting.map(each => each.text).join(" \u00b7 ")}`);
+  }
+  keep();
+}
+
+// What could not be sent outlasts the page, until it is sent.
+const shelf = () => "unsent:" + location.pathname;
+const keep = () => away || sessionStorage.getItem(shelf())
+  ? sessionStorage.setItem(shelf(), JSON.stringify(sent === null ? waiting : [sent, ...waiting]))
+  : null;
+
+async function wait() {
+  away = true;
+  tellWaiting();
+  await back();
+  away = false;
+  document.getElementById("not-stored")?.remove();
+  if (field() && waiting.length > 0 && sent === null) {
+    sendNext(field());
+  }
+  tellWaiting();
+}
+
+if (field()) {
+  waiting = JSON.parse(sessionStorage.getItem(shelf()) ?? "[]");
+  if (waiting.length > 0) {
+    wait();
   }
 }
 
@@ -118,18 +154,28 @@ document.body.addEventListener("htmx:afterSwap", event => {
   }
 });
 
-// What was typed stays when the application cannot be reached, and that is said.
+// What nobody took is kept, and sent by itself when there is somebody again; what was refused stands in the field again.
 for (const failure of ["htmx:sendError", "htmx:responseError"]) {
   document.body.addEventListener(failure, event => {
-    if (/\/display$/.test(event.detail.requestConfig?.path ?? "")) {
+    const sends = event.detail.requestConfig;
+    if (/\/display$/.test(sends?.path ?? "")) {
       return;
     }
-    if (isLine(event) && sent !== null && field()) {
-      half = field().value || half;
-      field().value = sent;
-      sent = null;
+    note("not-stored", "fault", isAway(event) ? why(event) : words.notStored);
+    if (!isLine(event) || sent === null || !field()) {
+      return;
     }
-    note("not-stored", "fault", words.notStored);
-    tellWaiting();
+    const failed = sent;
+    sent = null;
+    if (isAway(event) && failed.text.trim()) {
+      waiting.unshift(failed);
+      field().value = field().value || half;
+      half = "";
+      wait();
+    } else {
+      half = field().value || half;
+      field().value = failed.text;
+      tellWaiting();
+    }
   });
 }

@@ -22,6 +22,7 @@ import java.util.stream.Stream;
 record Postmaster(long pid, int port) {
 
     private static final int PORT_LINE = 3;
+    private static final char GONE = ' ';
 
     static Optional<Postmaster> of(ClusterFolder folder) {
         try {
@@ -66,12 +67,22 @@ record Postmaster(long pid, int port) {
     }
 
     boolean isAlive() {
+        char state = state();
+        return state != GONE && state != 'Z' && state != 'X';
+    }
+
+    /** Alive, and not halted. */
+    boolean isRunning() {
+        return isAlive() && state() != 'T';
+    }
+
+    /** The letter by which the system tells it: R, S and D are alive, T is halted, Z is dead and still listed. */
+    private char state() {
         try {
             String stat = Files.readString(Path.of("/proc", String.valueOf(pid), "stat"));
-            char state = stat.charAt(stat.lastIndexOf(')') + 2);
-            return state != 'Z' && state != 'X';
+            return stat.charAt(stat.lastIndexOf(')') + 2);
         } catch (IOException | StringIndexOutOfBoundsException gone) {
-            return false;
+            return GONE;
         }
     }
 

@@ -1,6 +1,7 @@
 package yellowrail.web.postgres;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
@@ -9,10 +10,10 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.SQLException;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Stream;
 
 /**
  * A PostgreSQL server of the application's own, from Debian's programs, on a free loopback port. A server that outlived
@@ -80,6 +81,11 @@ public final class PrivatePostgres implements AutoCloseable {
         }
     }
 
+    /** Whether there is a server process that is neither dead nor halted. */
+    public boolean runs() {
+        return Postmaster.of(folder).filter(Postmaster::isRunning).isPresent();
+    }
+
     /** Whether a server takes connections now. */
     public boolean answers() {
         return knock.at(port) == Knock.Answer.ACCEPTS;
@@ -114,6 +120,7 @@ public final class PrivatePostgres implements AutoCloseable {
         int wished = port == 0 ? freePort() : port;
         for (int attempt = 1; ; attempt++) {
             Files.deleteIfExists(folder.pidFile());
+            long logged = Files.exists(folder.log()) ? Files.size(folder.log()) : 0;
             try {
                 programs.run(
                         RECOVERY.plusSeconds(10),
@@ -128,7 +135,7 @@ public final class PrivatePostgres implements AutoCloseable {
                 port = wished;
                 return;
             } catch (PostgresException e) {
-                String why = lastWords().orElse(e.getMessage());
+                String why = lastWords(logged).orElse(e.getMessage());
                 if (attempt == ATTEMPTS || !passes(why)) {
                     throw new PostgresException(why, e);
                 }
@@ -145,14 +152,18 @@ public final class PrivatePostgres implements AutoCloseable {
                 || why.contains("lock file");
     }
 
-    /** Why a server that did not start gave up, by its own log. */
-    private Optional<String> lastWords() {
-        if (!Files.isReadable(folder.log())) {
-            return Optional.empty();
-        }
-        try (Stream<String> lines = Files.lines(folder.log(), StandardCharsets.UTF_8)) {
-            return lines.filter(line -> line.contains("FATAL:") || line.contains("PANIC:"))
-                    .reduce((earlier, later) -> later);
+    /** Why a server that did not start gave up, by what it has added to its log. */
+    private Optional<String> lastWords(long logged) {
+        try (InputStream log = Files.newInputStream(folder.log())) {
+            log.skipNBytes(logged);
+            List<String> added = new String(log.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(line -> !line.isBlank())
+                    .toList();
+            return added.stream()
+                    .filter(line -> line.contains("FATAL:") || line.contains("PANIC:"))
+                    .reduce((earlier, later) -> later)
+                    .or(() -> added.stream().reduce((earlier, later) -> later));
         } catch (IOException e) {
             return Optional.empty();
         }
@@ -191,6 +202,11 @@ public final class PrivatePostgres implements AutoCloseable {
 
     public int port() {
         return port;
+    }
+
+    /** The data folder. */
+    public Path data() {
+        return folder.folder();
     }
 
     /** What Spring needs to find it. */

@@ -26,10 +26,10 @@ public final class Space {
     static String full(Path folder) {
         return ("The disk that holds %s is full: %d MB are free, and the database needs %d. Make room, then start "
                         + "again; nothing that was stored is lost.")
-                .formatted(folder, free(folder), LEAST_BYTES / MEGABYTE);
+                .formatted(folder, freeMegabytes(folder), LEAST_BYTES / MEGABYTE);
     }
 
-    private static long free(Path folder) {
+    public static long freeMegabytes(Path folder) {
         try {
             return Files.getFileStore(existing(folder)).getUsableSpace() / MEGABYTE;
         } catch (IOException e) {

@@ -26,6 +26,7 @@ import yellowrail.core.station.RunProgress;
 import yellowrail.core.timeline.Log;
 import yellowrail.core.timeline.SheetVersion;
 import yellowrail.web.amp.Amp;
+import yellowrail.web.once.Once;
 import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
 
@@ -39,6 +40,7 @@ class MeterFiles {
     private final StationService stations;
     private final SafetyGate gate;
     private final Words words;
+    private final Once once;
     private final Clock clock;
 
     MeterFiles(
@@ -48,6 +50,7 @@ class MeterFiles {
             StationService stations,
             SafetyGate gate,
             Words words,
+            Once once,
             Clock clock) {
         this.mapper = mapper;
         this.runs = runs;
@@ -55,6 +58,7 @@ class MeterFiles {
         this.stations = stations;
         this.gate = gate;
         this.words = words;
+        this.once = once;
         this.clock = clock;
     }
 
@@ -128,7 +132,7 @@ class MeterFiles {
                 .collect(Collectors.joining("\n", runId + " " + where + "\n", ""));
         String form =
                 UUID.nameUUIDFromBytes(file.getBytes(StandardCharsets.UTF_8)).toString();
-        return mapper.takeForm(form, runId, OffsetDateTime.now(clock)) == 0;
+        return !once.take(form, runId);
     }
 
     /** What of these readings the run does not have: a file put on it twice, or a longer one of the same meter. */

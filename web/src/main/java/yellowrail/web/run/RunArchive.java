@@ -30,6 +30,7 @@ import yellowrail.core.timeline.SheetVersion;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.DocumentKind;
+import yellowrail.web.once.Once;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
@@ -51,6 +52,7 @@ public class RunArchive {
     private final SeatService seats;
     private final List<RunPart> parts;
     private final Words words;
+    private final Once once;
     private final Clock clock;
 
     RunArchive(
@@ -61,6 +63,7 @@ public class RunArchive {
             SeatService seats,
             List<RunPart> parts,
             Words words,
+            Once once,
             Clock clock) {
         this.mapper = mapper;
         this.runs = runs;
@@ -69,6 +72,7 @@ public class RunArchive {
         this.seats = seats;
         this.parts = parts;
         this.words = words;
+        this.once = once;
         this.clock = clock;
     }
 
@@ -202,11 +206,11 @@ public class RunArchive {
         }
         String form = UUID.nameUUIDFromBytes(text.strip().getBytes(StandardCharsets.UTF_8))
                 .toString();
-        if (mapper.isFormTaken(form)) {
+        if (once.isTaken(form)) {
             return new Read(0, words.message("page.archive.again"));
         }
         long id = store(document, sheets);
-        mapper.takeForm(form, id, OffsetDateTime.now(clock));
+        once.take(form, id);
         return new Read(id, "");
     }
 

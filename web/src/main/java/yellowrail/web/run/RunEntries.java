@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,6 +27,7 @@ import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.once.Once;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 import yellowrail.web.watch.WatchService;
@@ -52,6 +52,7 @@ public class RunEntries {
     private final WatchService watches;
     private final SeatService seats;
     private final Words words;
+    private final Once once;
     private final Clock clock;
 
     RunEntries(
@@ -64,6 +65,7 @@ public class RunEntries {
             WatchService watches,
             SeatService seats,
             Words words,
+            Once once,
             Clock clock) {
         this.mapper = mapper;
         this.runs = runs;
@@ -74,6 +76,7 @@ public class RunEntries {
         this.watches = watches;
         this.seats = seats;
         this.words = words;
+        this.once = once;
         this.clock = clock;
     }
 
@@ -104,7 +107,7 @@ public class RunEntries {
             long runId, String line, String byWhom, boolean confirmed, OffsetDateTime taken, String form) {
         Run run = locked(runId);
         String typed = line == null ? "" : line.strip();
-        if (isTaken(form)) {
+        if (once.isTaken(form)) {
             return new EntryOutcome.Accepted(0, true);
         }
         if (!run.isOpen()) {
@@ -114,7 +117,7 @@ public class RunEntries {
             EntryOutcome outcome = take(
                     run, typed, name(byWhom), confirmed, taken == null ? OffsetDateTime.now(run.clock(clock)) : taken);
             if (outcome instanceof EntryOutcome.Accepted) {
-                number(form).ifPresent(found -> mapper.takeForm(found, runId, OffsetDateTime.now(clock)));
+                once.take(form, runId);
             }
             return outcome;
         } catch (BadEntryException e) {
@@ -176,20 +179,6 @@ public class RunEntries {
     private Run locked(long runId) {
         mapper.lock(runId);
         return runs.run(runId);
-    }
-
-    private static Optional<String> number(String form) {
-        try {
-            return form == null || form.isBlank()
-                    ? Optional.empty()
-                    : Optional.of(UUID.fromString(form).toString());
-        } catch (IllegalArgumentException e) {
-            return Optional.empty();
-        }
-    }
-
-    private boolean isTaken(String form) {
-        return number(form).map(mapper::isFormTaken).orElse(false);
     }
 
     private EntryOutcome take(Run run, String typed, String byWhom, boolean confirmed, OffsetDateTime taken) {

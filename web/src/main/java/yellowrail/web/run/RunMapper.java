@@ -38,11 +38,6 @@ interface RunMapper {
     /** @return the number of the row; empty if there was such a row already */
     Optional<Long> add(NewReading reading);
 
-    boolean isFormTaken(@Param("form") String form);
-
-    /** @return 1, or 0 if the form was taken before */
-    int takeForm(@Param("form") String form, @Param("runId") long runId, @Param("at") OffsetDateTime at);
-
     Optional<ReadingRow> row(@Param("runId") long runId, @Param("id") long id);
 
     /** The newest rows, newest first, struck ones among them. */

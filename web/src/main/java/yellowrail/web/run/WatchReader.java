@@ -15,6 +15,7 @@ import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.EntryLine;
 import yellowrail.core.soak.Soak;
 import yellowrail.web.meter.MeterException;
+import yellowrail.web.outage.Outage;
 import yellowrail.web.watch.Watch;
 import yellowrail.web.watch.WatchService;
 import yellowrail.web.words.Words;
@@ -89,7 +90,10 @@ class WatchReader implements SmartLifecycle {
         } catch (MeterException e) {
             watches.failed(watch.runId(), words.say(e.fault()), null);
         } catch (RuntimeException e) {
-            LOG.warn("the watch of run {} could not be read", watch.runId(), e);
+            // With the database away there is nowhere to put it; the next reading is soon.
+            if (Outage.of(e).isEmpty()) {
+                LOG.warn("the watch of run {} could not be read", watch.runId(), e);
+            }
         } finally {
             beingRead.remove(watch.runId());
         }

@@ -7,6 +7,7 @@ import org.flywaydb.core.api.MigrationInfo;
 import org.flywaydb.core.api.MigrationInfoService;
 import org.flywaydb.core.api.MigrationState;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
+import org.springframework.boot.jdbc.autoconfigure.JdbcConnectionDetails;
 import org.springframework.stereotype.Component;
 import yellowrail.web.postgres.CannotStartException;
 
@@ -20,6 +21,12 @@ class SchemaGate implements FlywayMigrationStrategy {
     private static final Set<MigrationState> NEWER =
             Set.of(MigrationState.FUTURE_SUCCESS, MigrationState.FUTURE_FAILED);
 
+    private final JdbcConnectionDetails database;
+
+    SchemaGate(JdbcConnectionDetails database) {
+        this.database = database;
+    }
+
     @Override
     public void migrate(Flyway flyway) {
         MigrationInfoService steps = flyway.info();
@@ -28,8 +35,16 @@ class SchemaGate implements FlywayMigrationStrategy {
                 .reduce((earlier, later) -> later)
                 .ifPresent(newest -> refuse(newest, steps));
         if (steps.pending().length > 0) {
-            flyway.migrate();
+            unhurried(flyway).migrate();
         }
+    }
+
+    /** On a connection of its own that waits as long as a step takes: pages give up sooner. */
+    private Flyway unhurried(Flyway flyway) {
+        return Flyway.configure()
+                .configuration(flyway.getConfiguration())
+                .dataSource(database.getJdbcUrl(), database.getUsername(), database.getPassword())
+                .load();
     }
 
     private static void refuse(MigrationInfo newest, MigrationInfoService steps) {

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import yellowrail.web.Visitor;
 import yellowrail.web.YellowRail;
@@ -36,6 +37,11 @@ final class OwnProcess {
 
     /** Starts it and does not wait. */
     static OwnProcess launch(Path data, int port, String... more) throws IOException {
+        return launch(Map.of(), data, port, more);
+    }
+
+    /** The same with more in its environment. */
+    static OwnProcess launch(Map<String, String> environment, Path data, int port, String... more) throws IOException {
         String classes = System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
         Path output = Files.createTempFile("yellow-rail-process", ".log");
         output.toFile().deleteOnExit();
@@ -47,30 +53,34 @@ final class OwnProcess {
                 "--data=" + data,
                 "--port=" + port));
         command.addAll(List.of(more));
-        Process process = new ProcessBuilder(command)
-                .redirectErrorStream(true)
-                .redirectOutput(output.toFile())
-                .start();
+        ProcessBuilder builder =
+                new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(output.toFile());
+        builder.environment().putAll(environment);
+        Process process = builder.start();
         return new OwnProcess(process, output, "http://127.0.0.1:" + port);
     }
 
     /** Starts it and waits until it answers. */
     static OwnProcess start(Path data, int port, String... more) throws IOException, InterruptedException {
-        OwnProcess started = launch(data, port, more);
+        return launch(data, port, more).awaited();
+    }
+
+    /** Once it answers. */
+    OwnProcess awaited() throws IOException, InterruptedException {
         for (long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
                 System.nanoTime() < until;
                 Thread.sleep(200)) {
-            if (!started.process.isAlive()) {
+            if (!process.isAlive()) {
                 break;
             }
             try {
-                new Visitor(started.url).get("/actuator/health");
-                return started;
+                new Visitor(url).get("/actuator/health");
+                return this;
             } catch (IllegalStateException notYet) {
                 continue;
             }
         }
-        throw new AssertionError("the application did not start: " + started.said());
+        throw new AssertionError("the application did not start: " + said());
     }
 
     String url() {

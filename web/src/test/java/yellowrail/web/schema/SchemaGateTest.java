@@ -10,6 +10,7 @@ import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.boot.jdbc.autoconfigure.JdbcConnectionDetails;
 import org.springframework.jdbc.core.JdbcTemplate;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.postgres.CannotStartException;
@@ -22,7 +23,7 @@ class SchemaGateTest {
 
     private final DataSource database = RunningApplication.bean(DataSource.class);
     private final JdbcTemplate sql = new JdbcTemplate(database);
-    private final SchemaGate gate = new SchemaGate();
+    private final SchemaGate gate = new SchemaGate(RunningApplication.bean(JdbcConnectionDetails.class));
 
     @BeforeEach
     void anEmptySchema() {

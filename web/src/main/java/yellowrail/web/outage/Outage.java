@@ -1,0 +1,59 @@
+package yellowrail.web.outage;
+
+import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.transaction.TransactionSystemException;
+
+/** Trouble with the database that is not of what was asked. */
+public enum Outage {
+    /** It has stopped, is starting, or does not answer. */
+    AWAY("page.outage.away"),
+    /** There is no room to store anything. */
+    FULL("page.outage.full");
+
+    private static final String CONNECTION_TROUBLE = "08";
+    private static final String OPERATOR_INTERVENTION = "57P";
+    private static final String INSUFFICIENT_RESOURCES = "53";
+
+    private final String says;
+
+    Outage(String says) {
+        this.says = says;
+    }
+
+    /** Key of the words. */
+    String says() {
+        return says;
+    }
+
+    public static Optional<Outage> of(Throwable failure) {
+        if (failure instanceof TransactionSystemException ending) {
+            return ofEnding(ending);
+        }
+        return Stream.iterate(failure, cause -> cause != null, Throwable::getCause)
+                .filter(SQLException.class::isInstance)
+                .map(SQLException.class::cast)
+                .flatMap(cause -> of(cause).stream())
+                .findFirst();
+    }
+
+    /** On a connection that is gone nothing can be rolled back; what came before tells more, where that is known. */
+    private static Optional<Outage> ofEnding(TransactionSystemException ending) {
+        return ending.getApplicationException() != null
+                ? of(ending.getApplicationException())
+                : Optional.of(AWAY).filter(away -> ending.getCause() instanceof SQLException);
+    }
+
+    private static Optional<Outage> of(SQLException e) {
+        String state = e.getSQLState() == null ? "" : e.getSQLState();
+        if (state.startsWith(INSUFFICIENT_RESOURCES)) {
+            return Optional.of(FULL);
+        }
+        boolean away = e instanceof SQLTransientConnectionException
+                || state.startsWith(CONNECTION_TROUBLE)
+                || state.startsWith(OPERATOR_INTERVENTION);
+        return away ? Optional.of(AWAY) : Optional.empty();
+    }
+}
