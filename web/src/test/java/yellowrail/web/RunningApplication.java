@@ -49,6 +49,7 @@ public final class RunningApplication implements BeforeAllCallback {
             properties.put("yellow-rail.meter-port", 0);
             SpringApplication application = new SpringApplicationBuilder(YellowRail.class, QueryCount.class)
                     .properties(properties)
+                    .initializers(context -> context.getBeanFactory().registerSingleton("privatePostgres", postgres))
                     .build();
             running = new Running(folder, postgres, application.run());
             return running;

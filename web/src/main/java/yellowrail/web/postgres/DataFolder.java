@@ -41,7 +41,7 @@ public final class DataFolder implements AutoCloseable {
                     path.resolve(CLAIM), StandardOpenOption.CREATE, StandardOpenOption.READ, StandardOpenOption.WRITE);
             FileLock lock = lock(path, channel);
             if (lock == null) {
-                throw new CannotStartException("Yellow Rail already runs on the data in %s: %s"
+                throw new InUseException("Yellow Rail already runs on the data in %s: %s"
                         .formatted(path, Files.readString(path.resolve(CLAIM))));
             }
             channel.truncate(0);
@@ -95,6 +95,14 @@ public final class DataFolder implements AutoCloseable {
 
     public Path path() {
         return path;
+    }
+
+    /** Another application works on this folder. */
+    public static final class InUseException extends CannotStartException {
+
+        InUseException(String message) {
+            super(message);
+        }
     }
 
     @Override

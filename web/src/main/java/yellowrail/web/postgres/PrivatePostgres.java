@@ -2,18 +2,21 @@ package yellowrail.web.postgres;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 
 /**
  * A PostgreSQL server of the application's own, from Debian's programs, on a free loopback port. A server that outlived
@@ -57,6 +60,7 @@ public final class PrivatePostgres implements AutoCloseable {
         Programs programs = Programs.of(Installed.find().running(folder), folder);
         PrivatePostgres postgres = new PrivatePostgres(folder, programs);
         try {
+            new Replacement(path).finish();
             new ClusterMaker(folder, programs).make();
             postgres.bringUp();
             return postgres;
@@ -67,6 +71,24 @@ public final class PrivatePostgres implements AutoCloseable {
                             : "PostgreSQL could not be started in %s: %s".formatted(folder.cluster(), e.getMessage()),
                     e);
         }
+    }
+
+    /**
+     * The server that a running application has on a folder, without starting anything. It is not stopped by whoever
+     * only looks in.
+     *
+     * @throws PostgresException if none answers
+     */
+    public static PrivatePostgres lookInto(Path path) {
+        ClusterFolder folder = new ClusterFolder(path);
+        PrivatePostgres postgres =
+                new PrivatePostgres(folder, Programs.of(Installed.find().running(folder), folder));
+        postgres.port = Postmaster.of(folder).map(Postmaster::port).orElse(0);
+        if (postgres.port == 0 || !postgres.answers()) {
+            throw new PostgresException(
+                    "The database of the running application in %s does not answer.".formatted(path));
+        }
+        return postgres;
     }
 
     /** Brings the server back, whatever became of it. On the port it had, which the application knows. */
@@ -207,6 +229,49 @@ public final class PrivatePostgres implements AutoCloseable {
     /** The data folder. */
     public Path data() {
         return folder.folder();
+    }
+
+    /** A connection that waits as long as it takes. */
+    public Connection connect() throws SQLException, IOException {
+        Connection connection = knock.connect(port, DATABASE);
+        connection.setNetworkTimeout(Runnable::run, 0);
+        return connection;
+    }
+
+    /**
+     * Writes all that is stored, in PostgreSQL's own format.
+     *
+     * @param snapshot the moment as of which it is told, from {@code pg_export_snapshot()}
+     */
+    public void dump(String snapshot, OutputStream out) throws IOException {
+        programs.stream(
+                secret(), null, out, "pg_dump", with("--format=custom", "--compress=6", "--snapshot=" + snapshot));
+    }
+
+    /** Reads what {@link #dump} wrote into a database that is empty: all or nothing. */
+    public void load(InputStream in) throws IOException {
+        programs.stream(
+                secret(),
+                in,
+                null,
+                "pg_restore",
+                with("--no-owner", "--no-privileges", "--exit-on-error", "--single-transaction"));
+    }
+
+    private Map<String, String> secret() throws IOException {
+        return Map.of("PGPASSWORD", folder.password());
+    }
+
+    private String[] with(String... more) {
+        return Stream.concat(
+                        Stream.of(more),
+                        Stream.of(
+                                "--host=127.0.0.1",
+                                "--port=" + port,
+                                "--username=" + ClusterMaker.USER,
+                                "--dbname=" + DATABASE,
+                                "--no-password"))
+                .toArray(String[]::new);
     }
 
     /** What Spring needs to find it. */

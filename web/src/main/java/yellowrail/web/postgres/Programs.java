@@ -1,5 +1,6 @@
 package yellowrail.web.postgres;
 
+import java.io.File;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -9,6 +10,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 
@@ -22,6 +24,7 @@ import java.util.concurrent.TimeUnit;
 record Programs(Path bin, String as) {
 
     private static final String ROOT = "root";
+    private static final File ROOT_FOLDER = new File("/");
     private static final String SERVICE_USER = "postgres";
     private static final Duration QUICK = Duration.ofSeconds(10);
 
@@ -55,6 +58,43 @@ record Programs(Path bin, String as) {
         return system(input, atMost, command);
     }
 
+    /**
+     * Runs a program that reads or writes much.
+     *
+     * @param environment what it is told besides its arguments, and others may not see: a password
+     * @param in what it reads; null for nothing
+     * @param out where what it writes goes; null for nowhere
+     */
+    void stream(Map<String, String> environment, InputStream in, OutputStream out, String program, String... arguments)
+            throws IOException {
+        List<String> command = new ArrayList<>(prefix());
+        command.add(bin.resolve(program).toString());
+        command.addAll(List.of(arguments));
+        ProcessBuilder builder = new ProcessBuilder(command).directory(ROOT_FOLDER);
+        builder.environment().putAll(environment);
+        Process process = builder.start();
+        CompletableFuture<String> said = CompletableFuture.supplyAsync(() -> all(process.getErrorStream()));
+        try (OutputStream stdin = process.getOutputStream()) {
+            if (in != null) {
+                in.transferTo(stdin);
+            }
+        } catch (IOException ended) {
+            // it has stopped reading: what it said tells why
+        }
+        try (InputStream written = process.getInputStream()) {
+            written.transferTo(out == null ? OutputStream.nullOutputStream() : out);
+        }
+        try {
+            if (process.waitFor() != 0) {
+                throw new PostgresException("%s failed: %s".formatted(program, said.join()));
+            }
+        } catch (InterruptedException e) {
+            process.destroyForcibly();
+            Thread.currentThread().interrupt();
+            throw new PostgresException("interrupted while running " + program, e);
+        }
+    }
+
     /** A program of the system, as the same user. */
     void asOwner(String... command) {
         List<String> whole = new ArrayList<>(prefix());
@@ -74,7 +114,7 @@ record Programs(Path bin, String as) {
     private static String system(String input, Duration atMost, List<String> command) {
         try {
             Process process = new ProcessBuilder(command)
-                    .directory(Path.of("/").toFile())
+                    .directory(ROOT_FOLDER)
                     .redirectErrorStream(true)
                     .start();
             CompletableFuture<String> said = CompletableFuture.supplyAsync(() -> all(process.getInputStream()));

@@ -9,6 +9,7 @@ import org.flywaydb.core.api.MigrationState;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.boot.jdbc.autoconfigure.JdbcConnectionDetails;
 import org.springframework.stereotype.Component;
+import yellowrail.web.keeping.DailyBackup;
 import yellowrail.web.postgres.CannotStartException;
 
 /**
@@ -23,8 +24,11 @@ class SchemaGate implements FlywayMigrationStrategy {
 
     private final JdbcConnectionDetails database;
 
-    SchemaGate(JdbcConnectionDetails database) {
+    private final DailyBackup backup;
+
+    SchemaGate(JdbcConnectionDetails database, DailyBackup backup) {
         this.database = database;
+        this.backup = backup;
     }
 
     @Override
@@ -35,6 +39,9 @@ class SchemaGate implements FlywayMigrationStrategy {
                 .reduce((earlier, later) -> later)
                 .ifPresent(newest -> refuse(newest, steps));
         if (steps.pending().length > 0) {
+            if (steps.current() != null) {
+                backup.beforeStep(steps.pending()[0].getVersion().getVersion());
+            }
             unhurried(flyway).migrate();
         }
     }

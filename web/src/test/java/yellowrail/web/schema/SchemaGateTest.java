@@ -13,6 +13,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.boot.jdbc.autoconfigure.JdbcConnectionDetails;
 import org.springframework.jdbc.core.JdbcTemplate;
 import yellowrail.web.RunningApplication;
+import yellowrail.web.keeping.DailyBackup;
 import yellowrail.web.postgres.CannotStartException;
 
 /** Tables older than the application, as old, and newer: each in a schema of its own on the real server. */
@@ -23,7 +24,8 @@ class SchemaGateTest {
 
     private final DataSource database = RunningApplication.bean(DataSource.class);
     private final JdbcTemplate sql = new JdbcTemplate(database);
-    private final SchemaGate gate = new SchemaGate(RunningApplication.bean(JdbcConnectionDetails.class));
+    private final SchemaGate gate = new SchemaGate(
+            RunningApplication.bean(JdbcConnectionDetails.class), RunningApplication.bean(DailyBackup.class));
 
     @BeforeEach
     void anEmptySchema() {

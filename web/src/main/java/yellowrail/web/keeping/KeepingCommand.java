@@ -1,0 +1,112 @@
+package yellowrail.web.keeping;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.util.function.Consumer;
+import org.springframework.boot.DefaultApplicationArguments;
+import yellowrail.web.postgres.CannotStartException;
+import yellowrail.web.postgres.ClusterFolder;
+import yellowrail.web.postgres.DataFolder;
+import yellowrail.web.postgres.PrivatePostgres;
+
+/**
+ * Backups from the terminal, whether the application runs or not.
+ *
+ * <pre>backup FILE  |  export FILE  |  restore FILE [--replace]  |  upgrade     each with --data=DIR</pre>
+ */
+public final class KeepingCommand {
+
+    private static final int CANNOT = 2;
+
+    private final Path folder;
+    private final Clock clock = Clock.systemDefaultZone();
+
+    private KeepingCommand(Path folder) {
+        this.folder = folder;
+    }
+
+    public static void main(String[] args) {
+        var options = new DefaultApplicationArguments(args);
+        try {
+            Path folder = Path.of(options.getOptionValues("data").get(0)).toAbsolutePath();
+            System.out.println(new KeepingCommand(folder).run(options));
+        } catch (CannotStartException e) {
+            System.err.println(e.getMessage());
+            System.exit(CANNOT);
+        }
+    }
+
+    private String run(DefaultApplicationArguments options) {
+        String verb = options.getNonOptionArgs().get(0);
+        if (verb.equals("upgrade")) {
+            try (DataFolder claimed = claim()) {
+                return new Upgrade(claimed.path(), clock).run();
+            }
+        }
+        Path file = Path.of(options.getNonOptionArgs().get(1)).toAbsolutePath();
+        return switch (verb) {
+            case "backup" -> backup(new BackupFile(file));
+            case "export" -> export(file);
+            case "restore" -> restore(new BackupFile(file), options.containsOption("replace"));
+            default -> throw new BackupException(verb + " is not known.");
+        };
+    }
+
+    private DataFolder claim() {
+        return DataFolder.claim(folder, "a backup that is being made or brought back");
+    }
+
+    private String backup(BackupFile file) {
+        Manifest[] made = new Manifest[1];
+        withDatabase(postgres -> made[0] = file.write(postgres, clock));
+        return "%s holds %d amps, %d runs, %d readings and %d tubes."
+                .formatted(
+                        file.path(),
+                        made[0].rows("amp"),
+                        made[0].rows("bench_run"),
+                        made[0].rows("reading"),
+                        made[0].rows("drawer_tube"));
+    }
+
+    private String export(Path file) {
+        withDatabase(postgres -> {
+            try (Connection connection = postgres.connect();
+                    OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
+                new Everything(connection).write(out);
+            } catch (SQLException | IOException e) {
+                throw new BackupException("%s could not be written: %s".formatted(file, e.getMessage()), e);
+            }
+        });
+        return file + " is written.";
+    }
+
+    private String restore(BackupFile file, boolean replaces) {
+        try (DataFolder claimed = claim()) {
+            Path aside = new Restore(claimed.path(), clock).from(file, replaces);
+            return "%s is brought back into %s.%s"
+                    .formatted(
+                            file.path(),
+                            folder,
+                            aside.equals(folder) ? "" : " What was there before is kept in " + aside + ".");
+        }
+    }
+
+    /** With the server of the application that runs, or with one of our own for as long as it takes. */
+    private void withDatabase(Consumer<PrivatePostgres> work) {
+        if (new ClusterFolder(folder).version().isEmpty()) {
+            throw new BackupException("There are no data in %s.".formatted(folder));
+        }
+        try (DataFolder claimed = claim();
+                PrivatePostgres postgres = PrivatePostgres.start(claimed.path())) {
+            work.accept(postgres);
+        } catch (DataFolder.InUseException running) {
+            work.accept(PrivatePostgres.lookInto(folder));
+        }
+    }
+}
