@@ -15,9 +15,11 @@ import yellowrail.web.words.Words;
  * @param stale whether it is older than it should be
  * @param trouble what went wrong when one was made last; blank for nothing
  * @param folder where they lie
+ * @param command what brings one back
  * @param rows newest first
  */
-record KeepingView(boolean ours, String says, boolean stale, String trouble, String folder, List<Row> rows) {
+record KeepingView(
+        boolean ours, String says, boolean stale, String trouble, String folder, String command, List<Row> rows) {
 
     private static final Duration STALE = Duration.ofDays(2);
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
@@ -29,7 +31,7 @@ record KeepingView(boolean ours, String says, boolean stale, String trouble, Str
     static KeepingView of(DailyBackup daily, OffsetDateTime now, Words words) {
         Optional<Backups> backups = daily.backups();
         if (backups.isEmpty()) {
-            return new KeepingView(false, words.message("page.keeping.theirs"), false, "", "", List.of());
+            return new KeepingView(false, words.message("page.keeping.theirs"), false, "", "", "", List.of());
         }
         List<Backups.Kept> all = backups.get().all();
         Optional<OffsetDateTime> newest =
@@ -42,6 +44,8 @@ record KeepingView(boolean ours, String says, boolean stale, String trouble, Str
                         .orElse(true),
                 daily.trouble(),
                 backups.get().folder().toString(),
+                "./yellow-rail restore FILE --replace --data "
+                        + backups.get().folder().getParent(),
                 all.stream().map(kept -> row(kept, now, words)).toList());
     }
 
@@ -61,7 +65,7 @@ record KeepingView(boolean ours, String says, boolean stale, String trouble, Str
     }
 
     /** A clock that was set back makes an age negative: then it is told as none. */
-    private static String age(OffsetDateTime made, OffsetDateTime now, Words words) {
+    static String age(OffsetDateTime made, OffsetDateTime now, Words words) {
         Duration age = Duration.between(made, now);
         if (age.isNegative() || age.toMinutes() == 0) {
             return words.message("page.keeping.just-now");

@@ -7,7 +7,9 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.List;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -15,6 +17,7 @@ import org.junit.jupiter.api.io.TempDir;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 import yellowrail.web.postgres.PrivatePostgres;
+import yellowrail.web.words.Words;
 
 @ExtendWith(RunningApplication.class)
 class BackupsTest {
@@ -63,6 +66,22 @@ class BackupsTest {
                 .satisfies(kept -> assertThat(kept.name()).startsWith("daily-2016-"));
         Files.writeString(data.resolve("backups/daily-2026-03-09-999999.zip"), "cut off");
         assertThat(setBack.all()).hasSize(Backups.DAILY_KEPT);
+    }
+
+    @Test
+    void agesAreToldInMinutesHoursAndDays() {
+        OffsetDateTime made = OffsetDateTime.ofInstant(DAY, ZoneOffset.UTC);
+        Words words = RunningApplication.bean(Words.class);
+        assertThat(List.of(-60, 0, 1, 59, 60, 60 * 47, 60 * 48))
+                .extracting(minutes -> KeepingView.age(made, made.plusMinutes(minutes), words))
+                .containsExactly(
+                        "made just now",
+                        "made just now",
+                        "1 min old",
+                        "59 min old",
+                        "1 h old",
+                        "47 h old",
+                        "2 days old");
     }
 
     @Test
