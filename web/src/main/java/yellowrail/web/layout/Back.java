@@ -32,7 +32,7 @@ public final class Back {
         ResponseCookie kept = ResponseCookie.from(cookie, value)
                 .path("/")
                 .httpOnly(true)
-                .sameSite("Lax")
+                .sameSite("Strict")
                 .maxAge(value.isEmpty() ? Duration.ZERO : Duration.ofDays(3650))
                 .build();
         return to(to).header(HttpHeaders.SET_COOKIE, kept.toString()).build();

@@ -33,8 +33,12 @@ public final class MeterAddress {
     }
 
     private static boolean isNear(InetAddress address) {
-        boolean uniqueLocal =
-                address instanceof Inet6Address && (address.getAddress()[0] & UNIQUE_LOCAL_MASK) == UNIQUE_LOCAL;
-        return address.isLoopbackAddress() || address.isSiteLocalAddress() || uniqueLocal;
+        if (address.isLoopbackAddress()) {
+            return true;
+        }
+        // What Java calls site-local of the longer addresses, fec0::/10, was given up: it belongs to nobody's house.
+        return address instanceof Inet6Address
+                ? (address.getAddress()[0] & UNIQUE_LOCAL_MASK) == UNIQUE_LOCAL
+                : address.isSiteLocalAddress();
     }
 }

@@ -9,6 +9,8 @@ public sealed interface MeterFault extends Finding {
 
     record NotInTheHouse(String host) implements MeterFault {}
 
+    record OurDatabase(String meter) implements MeterFault {}
+
     record UnknownHost(String host) implements MeterFault {}
 
     record NoNumber(String meter, String answer, String command) implements MeterFault {}

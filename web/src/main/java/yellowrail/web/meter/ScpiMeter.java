@@ -8,8 +8,11 @@ import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 import yellowrail.core.amp.MeterLink;
+import yellowrail.web.postgres.PrivatePostgres;
 
 /**
  * Asks a meter for a reading over a plain TCP socket, in SCPI: one line out, one line back. A meter that is not there,
@@ -27,6 +30,12 @@ public class ScpiMeter {
     private static final double MOST = 1e5;
     /** More digits than this no meter means. */
     private static final MathContext DIGITS = new MathContext(7);
+
+    private final ObjectProvider<PrivatePostgres> database;
+
+    public ScpiMeter(ObjectProvider<PrivatePostgres> database) {
+        this.database = database;
+    }
 
     /** What can be asked. */
     public enum Asks {
@@ -65,8 +74,11 @@ public class ScpiMeter {
         return sent.round(DIGITS);
     }
 
-    private static String ask(MeterLink link, String command) {
+    private String ask(MeterLink link, String command) {
         InetSocketAddress address = new InetSocketAddress(MeterAddress.of(link), link.port());
+        if (address.getAddress().isLoopbackAddress() && link.port() == databasePort()) {
+            throw new MeterException(new MeterFault.OurDatabase(link.toString()));
+        }
         try (Socket socket = new Socket()) {
             socket.connect(address, CONNECTS_WITHIN);
             socket.getOutputStream().write((command + "\n").getBytes(StandardCharsets.US_ASCII));
@@ -77,6 +89,12 @@ public class ScpiMeter {
         } catch (IOException e) {
             throw new MeterException(new MeterFault.NobodyAnswers(link.toString()));
         }
+    }
+
+    private int databasePort() {
+        return Optional.ofNullable(database.getIfAvailable())
+                .map(PrivatePostgres::port)
+                .orElse(0);
     }
 
     /** One line, within the time for all of it: a meter that dribbles bytes is slow too. */

@@ -38,8 +38,9 @@ public class SecurityConfiguration {
         XorCsrfTokenRequestAttributeHandler token = new XorCsrfTokenRequestAttributeHandler();
         // Loaded before the page is written: a cookie cannot follow once a long page has begun to go out.
         token.setCsrfRequestAttributeName(null);
-        return http.csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository())
-                        .csrfTokenRequestHandler(token))
+        CookieCsrfTokenRepository cookie = new CookieCsrfTokenRepository();
+        cookie.setCookieCustomizer(with -> with.sameSite("Strict"));
+        return http.csrf(csrf -> csrf.csrfTokenRepository(cookie).csrfTokenRequestHandler(token))
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(AbstractHttpConfigurer::disable)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))

@@ -24,7 +24,7 @@ class WordsConfiguration {
         CookieLocaleResolver chosen = new CookieLocaleResolver("words");
         chosen.setCookieMaxAge(KEPT);
         chosen.setCookieHttpOnly(true);
-        chosen.setCookieSameSite("Lax");
+        chosen.setCookieSameSite("Strict");
         chosen.setRejectInvalidCookies(false);
         chosen.setDefaultLocaleFunction(
                 request -> vocabularies.spokenBy(request.getHeader(HttpHeaders.ACCEPT_LANGUAGE)));

@@ -65,7 +65,7 @@ class AtTheDoorTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/drawer/import", "/api/match", "/amps/1/iron/speaker", "/runs/1/csv"})
+    @ValueSource(strings = {"/drawer/import", "/amps/1/iron/speaker", "/runs/1/csv"})
     void partsWithoutABoundary(String path) throws IOException, InterruptedException {
         HttpRequest request = HttpRequest.newBuilder(URI.create(RunningApplication.url() + path))
                 .header("Accept", "text/html")

@@ -8,16 +8,22 @@ import java.math.BigDecimal;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.support.StaticListableBeanFactory;
 import yellowrail.core.amp.MeterLink;
+import yellowrail.web.RunningApplication;
+import yellowrail.web.postgres.PrivatePostgres;
 
+@ExtendWith(RunningApplication.class)
 class ScpiMeterTest {
 
     private static BigDecimal read(String answer, long pause) throws IOException {
         try (LyingMeter meter = new LyingMeter(answer, pause)) {
-            return new ScpiMeter().read(meter.link(), ScpiMeter.Asks.DC_VOLTS);
+            return new ScpiMeter(none()).read(meter.link(), ScpiMeter.Asks.DC_VOLTS);
         }
     }
 
@@ -70,7 +76,7 @@ class ScpiMeterTest {
             port = free.getLocalPort();
         }
         MeterLink nobody = new MeterLink("127.0.0.1", port);
-        assertThatThrownBy(() -> new ScpiMeter().read(nobody, ScpiMeter.Asks.DC_VOLTS))
+        assertThatThrownBy(() -> new ScpiMeter(none()).read(nobody, ScpiMeter.Asks.DC_VOLTS))
                 .isInstanceOfSatisfying(
                         MeterException.class,
                         e -> assertThat(e.fault()).isEqualTo(new MeterFault.NobodyAnswers("127.0.0.1:" + port)));
@@ -91,11 +97,25 @@ class ScpiMeterTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"8.8.8.8", "93.184.216.34", "2001:4860:4860::8888", "169.254.169.254", "0.0.0.0"})
+    @ValueSource(
+            strings = {"8.8.8.8", "93.184.216.34", "2001:4860:4860::8888", "169.254.169.254", "0.0.0.0", "fec0::1"})
     void addressesOutsideTheHouseAreRefused(String host) {
         assertThatThrownBy(() -> MeterAddress.of(new MeterLink(host, 5025)))
                 .isInstanceOfSatisfying(
                         MeterException.class, e -> assertThat(e.fault()).isInstanceOf(MeterFault.NotInTheHouse.class));
+    }
+
+    @Test
+    void ourOwnDatabaseIsNoMeter() {
+        PrivatePostgres ours = RunningApplication.bean(PrivatePostgres.class);
+        ScpiMeter meter = RunningApplication.bean(ScpiMeter.class);
+        assertThatThrownBy(() -> meter.read(new MeterLink("localhost", ours.port()), ScpiMeter.Asks.DC_VOLTS))
+                .isInstanceOfSatisfying(
+                        MeterException.class, e -> assertThat(e.fault()).isInstanceOf(MeterFault.OurDatabase.class));
+    }
+
+    private static ObjectProvider<PrivatePostgres> none() {
+        return new StaticListableBeanFactory().getBeanProvider(PrivatePostgres.class);
     }
 
     @Test

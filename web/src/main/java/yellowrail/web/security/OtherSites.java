@@ -1,0 +1,87 @@
+package yellowrail.web.security;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Set;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.InvalidMediaTypeException;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+import tools.jackson.databind.json.JsonMapper;
+import yellowrail.web.words.Words;
+
+/**
+ * Whatever stores or computes is asked by our own pages, or by a program that is no browser. A browser says on whose
+ * behalf it asks: on behalf of another site nothing is written, and nothing of {@code /api} is told. A page of another
+ * site can send a form or plain text without asking first, so JSON is only taken under its name.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 10)
+class OtherSites extends OncePerRequestFilter {
+
+    private static final Set<String> READS = Set.of("GET", "HEAD", "OPTIONS");
+    /** Our own page, or whoever types the address. */
+    private static final Set<String> OWN = Set.of("same-origin", "none");
+
+    private static final String INTERFACE = "/api/";
+    /** Takes a sound, which no page can send without asking first either. */
+    private static final String SOUND = "/api/spectrum";
+
+    private final Words words;
+    private final JsonMapper json;
+
+    OtherSites(Words words, JsonMapper json) {
+        this.words = words;
+        this.json = json;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        boolean writes = !READS.contains(request.getMethod());
+        boolean inInterface = request.getRequestURI().startsWith(INTERFACE);
+        if ((writes || inInterface) && isOfAnotherSite(request)) {
+            refuse(response, HttpStatus.FORBIDDEN, "page.error.other-site");
+        } else if (writes && inInterface && !takesThis(request)) {
+            refuse(response, HttpStatus.UNSUPPORTED_MEDIA_TYPE, "page.error.json-only");
+        } else {
+            chain.doFilter(request, response);
+        }
+    }
+
+    private static boolean isOfAnotherSite(HttpServletRequest request) {
+        String site = request.getHeader("Sec-Fetch-Site");
+        String origin = request.getHeader(HttpHeaders.ORIGIN);
+        String own = request.getScheme() + "://" + request.getHeader(HttpHeaders.HOST);
+        return site != null && !OWN.contains(site) || origin != null && !origin.equalsIgnoreCase(own);
+    }
+
+    private static boolean takesThis(HttpServletRequest request) {
+        if (request.getRequestURI().startsWith(SOUND)) {
+            return true;
+        }
+        try {
+            String type = request.getContentType();
+            return type != null && MediaType.parseMediaType(type).equalsTypeAndSubtype(MediaType.APPLICATION_JSON);
+        } catch (InvalidMediaTypeException none) {
+            return false;
+        }
+    }
+
+    private void refuse(HttpServletResponse response, HttpStatus status, String says) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setCharacterEncoding(StandardCharsets.UTF_8.name());
+        response.getWriter()
+                .write(json.writeValueAsString(ProblemDetail.forStatusAndDetail(status, words.message(says))));
+    }
+}
