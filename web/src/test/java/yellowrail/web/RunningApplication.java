@@ -28,7 +28,7 @@ public final class RunningApplication implements BeforeAllCallback {
             implements AutoCloseable {
 
         @Override
-        public void close() throws Exception {
+        public void close() throws IOException {
             context.close();
             postgres.close();
             delete(folder);

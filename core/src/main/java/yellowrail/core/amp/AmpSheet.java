@@ -42,6 +42,19 @@ public record AmpSheet(
         return identity.name();
     }
 
+    /** The same amp under another name. */
+    public AmpSheet called(String name) {
+        return new AmpSheet(
+                new Identity(name, identity.notes(), identity.quirks()),
+                stage,
+                measuring,
+                target,
+                supply,
+                fittings,
+                chart,
+                biasSupply);
+    }
+
     public Topology topology() {
         return stage.topology();
     }

@@ -19,4 +19,10 @@ public record DrawerTube(
         String markings,
         Optional<LocalDate> bought,
         TubeState state,
-        String notes) {}
+        String notes) {
+
+    /** The same tube with another label. */
+    public DrawerTube labelled(String other) {
+        return new DrawerTube(type, other, maker, markings, bought, state, notes);
+    }
+}

@@ -20,6 +20,7 @@ public class JsonColumn {
 
     /** @param steps the first brings format 1 of these documents to format 2, and so on */
     @SafeVarargs
+    @SuppressWarnings("varargs")
     public final <D> DocumentKind<D> kind(Class<D> type, Consumer<ObjectNode>... steps) {
         return new DocumentKind<>(mapper, type, List.of(steps));
     }

@@ -37,5 +37,8 @@ interface DrawerMapper {
     /** Every test with its tube, oldest first; a tube without a test once. */
     List<TubeRow> everyTest();
 
+    /** The same of these tubes. */
+    List<TubeRow> everyTestOf(@Param("ids") Collection<Long> ids);
+
     List<String> types();
 }

@@ -279,9 +279,26 @@ public class DrawerService {
                 .orElse(tube);
     }
 
+    /** The number of a tube by what it is called. */
+    @Transactional(readOnly = true)
+    public Optional<Long> number(String type, String label) {
+        return mapper.id(type, label);
+    }
+
+    /** The drawer as a file. */
     @Transactional(readOnly = true)
     public String csv() {
-        return DrawerCsv.write(mapper.everyTest().stream()
+        return csv(mapper.everyTest());
+    }
+
+    /** These of its tubes as a file. */
+    @Transactional(readOnly = true)
+    public String csv(Collection<Long> ids) {
+        return csv(ids.isEmpty() ? List.of() : mapper.everyTestOf(ids));
+    }
+
+    private String csv(List<TubeRow> tests) {
+        return DrawerCsv.write(tests.stream()
                 .map(this::kept)
                 .map(kept -> new DrawerRow(kept.tube(), kept.test(), Map.of()))
                 .toList());

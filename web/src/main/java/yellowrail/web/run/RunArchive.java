@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -170,48 +171,111 @@ public class RunArchive {
      */
     public record Read(long runId, String fault) {}
 
-    /** Reads a run in; the same file only once. */
+    /** Reads a run in, on an amp of its own; the same file only once. */
     @Transactional
     public Read read(String text) {
-        RunDocument document;
-        List<AmpSheet> sheets = new ArrayList<>();
         try {
-            JsonNode tree = JSON.readTree(text.startsWith("\ufeff") ? text.substring(1) : text);
-            if (tree == null
-                    || !tree.isObject()
-                    || !tree.path("format").asString("").equals(RunDocument.FORMAT)) {
-                return new Read(0, words.message("page.archive.no-run"));
+            Checked checked = check(JSON.readTree(text.startsWith("\ufeff") ? text.substring(1) : text));
+            String form = UUID.nameUUIDFromBytes(text.strip().getBytes(StandardCharsets.UTF_8))
+                    .toString();
+            if (once.isTaken(form)) {
+                throw new BadRunException(words.message("page.archive.again"));
             }
-            int version = tree.path("version").asInt(0);
-            if (version > RunDocument.VERSION) {
-                return new Read(0, words.message("page.archive.newer", version, RunDocument.VERSION));
+            List<AmpSheet> sheets = checked.sheets();
+            long ampId = amps.create(sheets.get(0));
+            for (int i = 1; i < sheets.size(); i++) {
+                amps.save(ampId, i, sheets.get(i));
             }
-            document = JSON.treeToValue(tree, RunDocument.class);
+            long id = store(
+                    checked.document(),
+                    ampId,
+                    IntStream.rangeClosed(1, sheets.size()).toArray());
+            once.take(form, id);
+            return new Read(id, "");
+        } catch (JacksonException e) {
+            return new Read(0, damaged(e));
+        } catch (BadRunException e) {
+            return new Read(0, e.getMessage());
+        }
+    }
+
+    /**
+     * Reads a run in on an amp that came with it.
+     *
+     * @param ampSheets every version of that amp's sheet, oldest first, as they stand in the file
+     */
+    @Transactional
+    public Read readInto(long ampId, JsonNode run, List<JsonNode> ampSheets) {
+        try {
+            RunDocument document = check(run).document();
+            int[] versions = new int[document.sheets().size()];
+            int version = 0;
+            for (int i = 0; i < versions.length; i++) {
+                do {
+                    version++;
+                } while (version <= ampSheets.size()
+                        && !ampSheets
+                                .get(version - 1)
+                                .equals(document.sheets().get(i).sheet()));
+                if (version > ampSheets.size()) {
+                    throw new BadRunException(words.message("page.archive.damaged"));
+                }
+                versions[i] = version;
+            }
+            return new Read(store(document, ampId, versions), "");
+        } catch (BadRunException e) {
+            return new Read(0, e.getMessage());
+        }
+    }
+
+    /** A run that can be read in. */
+    private record Checked(RunDocument document, List<AmpSheet> sheets) {}
+
+    /** Why one cannot, in words. */
+    private static final class BadRunException extends RuntimeException {
+
+        BadRunException(String message) {
+            super(message);
+        }
+    }
+
+    private Checked check(JsonNode tree) {
+        if (tree == null
+                || !tree.isObject()
+                || !tree.path("format").asString("").equals(RunDocument.FORMAT)) {
+            throw new BadRunException(words.message("page.archive.no-run"));
+        }
+        int version = tree.path("version").asInt(0);
+        if (version > RunDocument.VERSION) {
+            throw new BadRunException(words.message("page.archive.newer", version, RunDocument.VERSION));
+        }
+        try {
+            RunDocument document = JSON.treeToValue(tree, RunDocument.class);
             String fault = fault(document);
             if (!fault.isEmpty()) {
-                return new Read(0, fault);
+                throw new BadRunException(fault);
             }
-            document.sheets().forEach(each -> sheets.add(amps.sheet(JSON.writeValueAsString(each.sheet()))));
+            return new Checked(
+                    document,
+                    document.sheets().stream()
+                            .map(each -> amps.sheet(JSON.writeValueAsString(each.sheet())))
+                            .toList());
+        } catch (BadRunException e) {
+            throw e;
         } catch (DocumentKind.NewerFormatException e) {
-            return new Read(0, words.message("page.archive.newer-sheet"));
+            throw new BadRunException(words.message("page.archive.newer-sheet"));
         } catch (JacksonException e) {
-            var at = e.getLocation();
-            return new Read(
-                    0,
-                    at == null || at.getLineNr() < 1
-                            ? words.message("page.archive.damaged")
-                            : words.message("page.archive.damaged-at", at.getLineNr(), at.getColumnNr()));
+            throw new BadRunException(damaged(e));
         } catch (RuntimeException e) {
-            return new Read(0, words.message("page.archive.damaged"));
+            throw new BadRunException(words.message("page.archive.damaged"));
         }
-        String form = UUID.nameUUIDFromBytes(text.strip().getBytes(StandardCharsets.UTF_8))
-                .toString();
-        if (once.isTaken(form)) {
-            return new Read(0, words.message("page.archive.again"));
-        }
-        long id = store(document, sheets);
-        once.take(form, id);
-        return new Read(id, "");
+    }
+
+    private String damaged(JacksonException e) {
+        var at = e.getLocation();
+        return at == null || at.getLineNr() < 1
+                ? words.message("page.archive.damaged")
+                : words.message("page.archive.damaged-at", at.getLineNr(), at.getColumnNr());
     }
 
     private String fault(RunDocument document) {
@@ -274,11 +338,8 @@ public class RunArchive {
                 && step.at() != null;
     }
 
-    private long store(RunDocument document, List<AmpSheet> sheets) {
-        long ampId = amps.create(sheets.get(0));
-        for (int i = 1; i < sheets.size(); i++) {
-            amps.save(ampId, i, sheets.get(i));
-        }
+    /** @param versions of the amp's sheet, for each that the run's file has */
+    private long store(RunDocument document, long ampId, int[] versions) {
         mapper.begin(ampId, document.begunAt());
         Run run = mapper.newestOf(ampId).orElseThrow();
         Map<Integer, Long> lines = new LinkedHashMap<>();
@@ -294,7 +355,7 @@ public class RunArchive {
                             row.by(),
                             row.takenAt(),
                             null,
-                            row.sheet(),
+                            versions[row.sheet() - 1],
                             lines.get(row.line()),
                             row.lastDigit(),
                             now,
@@ -303,7 +364,7 @@ public class RunArchive {
                     .orElseThrow();
             lines.putIfAbsent(row.line(), id);
             if (row.struck()) {
-                mapper.add(NewReading.strike(run.id(), id, now, row.sheet()));
+                mapper.add(NewReading.strike(run.id(), id, now, versions[row.sheet() - 1]));
             }
         }
         document.stations()
@@ -315,7 +376,7 @@ public class RunArchive {
                         .map(RunDocument.Row::takenAt)
                         .max(Comparator.naturalOrder())
                         .orElse(document.begunAt());
-        mapper.close(run.id(), sheets.size(), closed);
+        mapper.close(run.id(), versions[versions.length - 1], closed);
         seats.keep(run.id(), Optional.ofNullable(document.tubes()).orElse(Map.of()));
         parts(document).forEach(part -> part.getKey().read(run, part.getValue()));
         return run.id();

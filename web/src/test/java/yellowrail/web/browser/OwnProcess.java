@@ -47,6 +47,9 @@ final class OwnProcess {
         output.toFile().deleteOnExit();
         List<String> command = new ArrayList<>(List.of(
                 System.getProperty("java.home") + "/bin/java",
+                // It lives for seconds: what is compiled best is compiled too late.
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
                 "-cp",
                 classes,
                 YellowRail.class.getName(),
