@@ -27,7 +27,7 @@ import yellowrail.web.postgres.PrivatePostgres;
  */
 class StartBenchmark {
 
-    private static final int ROUNDS = 12;
+    private static final int ROUNDS = 7;
     /** What a bare application has no use for. */
     private static final Pattern NOT_BARE =
             Pattern.compile("(springdoc|swagger|thymeleaf|attoparser|unbescape|spring-boot-security|spring-security"
