@@ -76,6 +76,10 @@ public final class RunningApplication implements BeforeAllCallback {
         return "http://127.0.0.1:" + running.context().getEnvironment().getProperty("local.server.port");
     }
 
+    public static <T> T bean(String name, Class<T> type) {
+        return running.context().getBean(name, type);
+    }
+
     public static <T> T bean(Class<T> type) {
         return running.context().getBean(type);
     }

@@ -46,7 +46,7 @@ class OutageResolver implements HandlerExceptionResolver {
             return null;
         }
         try {
-            response.reset();
+            response.resetBuffer();
             return outage.isPresent() ? away(outage.get(), request, response) : stored(request, response);
         } catch (IOException gone) {
             return new ModelAndView();

@@ -20,6 +20,7 @@ import yellowrail.web.form.FormReader;
 record AmpPartsForm(Map<String, String> fields) {
 
     private static final String USUAL_HIGH = "10";
+    private static final String NOT_CHOSEN = "\u2013";
 
     AmpPartsForm {
         fields = Map.copyOf(fields);
@@ -68,6 +69,12 @@ record AmpPartsForm(Map<String, String> fields) {
 
     private static String typed(OptionalDouble value, String instead) {
         return value.isPresent() ? Figures.plain(value.getAsDouble()) : instead;
+    }
+
+    /** The same for whoever hears the page: an empty field is nothing to be heard. */
+    public String said(String field) {
+        String typed = of(field);
+        return typed.isBlank() ? NOT_CHOSEN : typed;
     }
 
     public String of(String field) {

@@ -74,6 +74,8 @@ final class ClusterMaker {
 
     /** The file with the password is gone, the data are not: the server, alone with its files, is told a new one. */
     private void renewPassword() throws IOException {
+        Postmaster.of(folder).ifPresent(Postmaster::end);
+        Files.deleteIfExists(folder.pidFile());
         Path draft = writePassword();
         programs.feed(
                 "ALTER ROLE %s PASSWORD '%s'\n".formatted(USER, Files.readString(draft)),

@@ -130,7 +130,6 @@ class PrivatePostgresTest {
         Files.createDirectories(folder.cluster().resolve("base/1"));
         PrivatePostgres postgres = PrivatePostgres.start(data);
         note(postgres, "kept");
-        postgres.close();
         Files.delete(folder.passwordFile());
         assertThat(notes(PrivatePostgres.start(data))).isEqualTo(1);
     }

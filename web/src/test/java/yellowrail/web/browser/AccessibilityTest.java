@@ -1,0 +1,101 @@
+package yellowrail.web.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.springframework.core.io.ClassPathResource;
+import yellowrail.web.RunningApplication;
+
+/**
+ * Every main view of the made-up workshop, by day and in the dim shop, wide and on a phone: nothing that axe finds
+ * wrong, and nothing wider than the screen.
+ */
+class AccessibilityTest extends BrowserTest {
+
+    private static final List<String> VIEWS = List.of(
+            "/",
+            "/amps/new",
+            "/amps/3",
+            "/amps/1/placing",
+            "/amps/1/swap?wants=KT88",
+            "/amps/1/load-line",
+            "/amps/1/chart",
+            "/amps/1/capacitors",
+            "/amps/1/heaters",
+            "/amps/1/bias?wiper=55",
+            "/amps/1/cathode",
+            "/amps/1/parts",
+            "/amps/1/iron",
+            "/amps/import",
+            "/drawer",
+            "/drawer/5",
+            "/drawer/5/curves",
+            "/drawer/match",
+            "/practice",
+            "/tubes",
+            "/keeping",
+            "/licences",
+            "/runs/import",
+            "/runs/1/discharge",
+            "/runs/2/walk?node=at+V1b+plate",
+            "/runs/8/record",
+            "/runs/1/proof",
+            "/runs/1?at=plan",
+            "/runs/1?at=safe",
+            "/runs/1?at=measure",
+            "/runs/1?at=set",
+            "/runs/8?at=soak",
+            "/runs/1?at=prove",
+            "/runs/8?at=close");
+
+    private static final String FINDS = """
+            async () => {
+              const found = await axe.run(document, { resultTypes: ["violations"] });
+              return found.violations.flatMap(each => each.nodes.map(node =>
+                `${each.id} at ${node.target.join(" ")}: ${node.html.slice(0, 160)}`));
+            }""";
+
+    @Test
+    void everyMainViewIsForEverybody() throws Exception {
+        String axe = axe();
+        Path data = RunningApplication.temporary("yellow-rail-axe");
+        OwnProcess workshop = OwnProcess.start(data, OwnProcess.freePort(), "--demo");
+        List<String> wrong = new ArrayList<>();
+        try {
+            for (int width : new int[] {1280, 390}) {
+                for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
+                    Page page = chromium.page(workshop.url(), width, width > 700 ? 800 : 844, scheme);
+                    VIEWS.forEach(view -> look(page, view, axe, "%d %s".formatted(width, scheme), wrong));
+                    page.context().close();
+                }
+            }
+        } finally {
+            workshop.stop();
+            RunningApplication.delete(data);
+        }
+        System.out.printf("%d views, in two sizes and two looks: %d violations%n", VIEWS.size(), wrong.size());
+        assertThat(wrong).isEmpty();
+    }
+
+    private static void look(Page page, String view, String axe, String how, List<String> wrong) {
+        page.navigate(view);
+        page.waitForFunction("() => !document.querySelector('.htmx-request')");
+        page.evaluate(axe);
+        ((List<?>) page.evaluate(FINDS)).forEach(each -> wrong.add("%s, %s: %s".formatted(view, how, each)));
+        int wide = (int) page.evaluate("document.documentElement.scrollWidth - innerWidth");
+        if (wide > 0) {
+            wrong.add("%s, %s: %d px wider than the screen".formatted(view, how, wide));
+        }
+    }
+
+    private static String axe() throws IOException {
+        return new ClassPathResource("axe.min.js").getContentAsString(StandardCharsets.UTF_8);
+    }
+}
