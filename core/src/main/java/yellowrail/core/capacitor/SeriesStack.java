@@ -20,6 +20,9 @@ import java.util.OptionalDouble;
 public record SeriesStack(
         int count, double farads, double rating, double leastLeak, double mostLeak, OptionalDouble bleeder) {
 
+    /** What rounding can hide, as a part of what is computed. */
+    private static final double LAST_DIGITS = 1e-12;
+
     /** Below this nobody is hurt, V. */
     public static final double SAFE = 5;
 
@@ -81,7 +84,9 @@ public record SeriesStack(
         double tight = leastLeak / rating;
         double leaky = mostLeak / rating;
         double others = (count - 1) * rating / (volts - rating);
-        return OptionalDouble.of((1 - others) / (others * tight - leaky));
+        // Where the worst is over its rating by the last digit only, that digit may be lost here: any bleeder will do.
+        double conductance = Math.max((others * tight - leaky) / (1 - others), LAST_DIGITS * tight);
+        return OptionalDouble.of(1 / conductance);
     }
 
     /** What is stored, J. */

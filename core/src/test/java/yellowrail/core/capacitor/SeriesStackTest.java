@@ -54,6 +54,13 @@ class SeriesStackTest {
         });
     }
 
+    /** The worst stands at its rating but for the last digit that is computed: any bleeder holds it. */
+    @Test
+    void whereOnlyRoundingIsOverTheRatingABleederIsStillAResistor() {
+        theLargestBleederHoldsTheWorstJustAtItsRating(3, 0.22, 1.6, 0.75);
+        theLargestBleederHoldsTheWorstJustAtItsRating(3, 0.71, 1.6, 0.75);
+    }
+
     @Test
     void whatCannotBeHeldAndWhatIsNoStack() {
         assertThat(BARE.largestBleeder(700)).as("two of 350 V").isEmpty();
