@@ -5,12 +5,10 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.boot.web.server.PortInUseException;
 import yellowrail.web.postgres.CannotStartException;
+import yellowrail.web.postgres.SqlState;
 
 /** What keeps the application from starting, as one line for the terminal, where it is something known. */
 final class StartTrouble {
-
-    private static final String CONNECTION_TROUBLE = "08";
-    private static final String NOT_LET_IN = "28";
 
     private StartTrouble() {}
 
@@ -27,15 +25,7 @@ final class StartTrouble {
         if (cause instanceof PortInUseException port) {
             return Optional.of(portInUse(port.getPort()));
         }
-        if (cause instanceof SQLException e && e.getSQLState() != null) {
-            return whyNoDatabase(e);
-        }
-        return Optional.empty();
-    }
-
-    private static Optional<String> whyNoDatabase(SQLException e) {
-        boolean unreachable = e.getSQLState().startsWith(CONNECTION_TROUBLE);
-        return unreachable || e.getSQLState().startsWith(NOT_LET_IN)
+        return cause instanceof SQLException e && (SqlState.CONNECTION.isOf(e) || SqlState.NOT_LET_IN.isOf(e))
                 ? Optional.of(
                         "The database does not take us: %s Look at SPRING_DATASOURCE_URL, and whether that server runs."
                                 .formatted(oneLine(e)))

@@ -29,10 +29,12 @@ public final class CsvText {
 
     /** The same of a text whose cells are parted by another sign. */
     public static CSVParser parse(String text, char between) throws IOException {
-        return FORMAT.builder()
-                .setDelimiter(between)
-                .get()
-                .parse(new StringReader(text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text));
+        return FORMAT.builder().setDelimiter(between).get().parse(new StringReader(withoutMark(text)));
+    }
+
+    /** The text of a file without the mark of its byte order, which some programs put before it. */
+    public static String withoutMark(String text) {
+        return text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text;
     }
 
     /** What a cell says. */

@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -33,6 +32,7 @@ import yellowrail.core.root.UnsettledException;
 import yellowrail.core.station.Station;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
+import yellowrail.web.layout.Download;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
 
@@ -226,9 +226,7 @@ class BiasController {
                     .body(String.join("\n", asked.faults().byField().values()));
         }
         BiasRange range = new BiasRange(asked.supply().get(), asked.high());
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_TYPE, "text/plain;charset=UTF-8")
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"bias-supply.cir\"")
+        return Download.of(Download.TEXT, "bias-supply.cir")
                 .body(new BiasNetlist(
                                 range.at(asked.stand()), asked.amp().sheet().name())
                         .write());

@@ -3,7 +3,6 @@ package yellowrail.web.bias;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -16,6 +15,7 @@ import yellowrail.core.root.UnsettledException;
 import yellowrail.core.station.Station;
 import yellowrail.core.work.WorkPlan;
 import yellowrail.web.form.Faults;
+import yellowrail.web.layout.Download;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
 
@@ -130,9 +130,7 @@ class WorkController {
             return ResponseEntity.unprocessableContent()
                     .body(String.join("\n", faults.byField().values()));
         }
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_TYPE, "text/csv;charset=UTF-8")
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"bias-parts.csv\"")
+        return Download.of(Download.CSV, "bias-parts.csv")
                 .body(WorkView.of(plan.get(), words).csv());
     }
 }

@@ -2,13 +2,11 @@ package yellowrail.web.closing;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -27,6 +25,7 @@ import yellowrail.core.quantity.Unit;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.bounds.TextUpload;
+import yellowrail.web.layout.Download;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.prove.ProofRecord;
 import yellowrail.web.recheck.RecheckRow;
@@ -151,9 +150,7 @@ class ClosingController {
     /** The whole run, to be read in on another bench. */
     @GetMapping("/runs/{id}/run.json")
     ResponseEntity<String> whole(@PathVariable long id) {
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_JSON)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"run-%d.json\"".formatted(id))
+        return Download.of(MediaType.APPLICATION_JSON, "run-%d.json".formatted(id))
                 .body(archive.write(id));
     }
 
@@ -206,9 +203,6 @@ class ClosingController {
     }
 
     private static ResponseEntity<String> csv(String name, String text) {
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(text);
+        return Download.of(Download.CSV, name).body(text);
     }
 }

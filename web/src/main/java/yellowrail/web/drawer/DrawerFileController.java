@@ -1,10 +1,7 @@
 package yellowrail.web.drawer;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,6 +14,7 @@ import yellowrail.core.csv.CsvTable;
 import yellowrail.core.drawer.DrawerCsv;
 import yellowrail.core.drawer.DrawerRow;
 import yellowrail.web.bounds.TextUpload;
+import yellowrail.web.layout.Download;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
 
@@ -36,10 +34,7 @@ class DrawerFileController {
 
     @GetMapping("/drawer.csv")
     ResponseEntity<String> export() {
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"tube-drawer.csv\"")
-                .body(drawer.csv());
+        return Download.of(Download.CSV, "tube-drawer.csv").body(drawer.csv());
     }
 
     /**

@@ -34,11 +34,12 @@ interface DrawerMapper {
 
     int count(@Param("search") DrawerSearch search);
 
-    /** Every test with its tube, oldest first; a tube without a test once. */
-    List<TubeRow> everyTest();
-
-    /** The same of these tubes. */
-    List<TubeRow> everyTestOf(@Param("ids") Collection<Long> ids);
+    /**
+     * Every test with its tube, oldest first; a tube without a test once.
+     *
+     * @param ids of which tubes; null for all
+     */
+    List<TubeRow> everyTest(@Param("ids") Collection<Long> ids);
 
     List<String> types();
 }

@@ -288,13 +288,13 @@ public class DrawerService {
     /** The drawer as a file. */
     @Transactional(readOnly = true)
     public String csv() {
-        return csv(mapper.everyTest());
+        return csv(mapper.everyTest(null));
     }
 
     /** These of its tubes as a file. */
     @Transactional(readOnly = true)
     public String csv(Collection<Long> ids) {
-        return csv(ids.isEmpty() ? List.of() : mapper.everyTestOf(ids));
+        return csv(ids.isEmpty() ? List.of() : mapper.everyTest(ids));
     }
 
     private String csv(List<TubeRow> tests) {

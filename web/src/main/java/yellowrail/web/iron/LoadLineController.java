@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -40,6 +39,7 @@ import yellowrail.web.drawer.OwnTubeService;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
 import yellowrail.web.form.FormReader;
+import yellowrail.web.layout.Download;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
 
@@ -260,7 +260,7 @@ class LoadLineController {
         return file(
                 asked,
                 "stage.cir",
-                "text/plain",
+                Download.TEXT,
                 () -> new Netlist(
                                 performance(asked),
                                 "%s, %s"
@@ -276,7 +276,7 @@ class LoadLineController {
         return file(
                 asked,
                 "plate-curves.csv",
-                "text/csv",
+                Download.CSV,
                 () -> CsvText.write(
                         List.of("grid_v", "plate_v", "plate_ma"),
                         curves(asked).stream()
@@ -294,7 +294,7 @@ class LoadLineController {
         return file(
                 asked,
                 "load-sweep.csv",
-                "text/csv",
+                Download.CSV,
                 () -> SweepView.csv(
                         Sweep.loads(
                                 asked.stage().orElseThrow(),
@@ -308,7 +308,7 @@ class LoadLineController {
     @GetMapping("/amps/{id}/idle-sweep.csv")
     ResponseEntity<String> idles(@PathVariable long id, @RequestParam Map<String, String> typed) {
         Asked asked = asked(id, typed);
-        return file(asked, "idle-sweep.csv", "text/csv", () -> {
+        return file(asked, "idle-sweep.csv", Download.CSV, () -> {
             double most =
                     rating(asked).plateWatts() / asked.stage().orElseThrow().plateVolts();
             return SweepView.csv(
@@ -330,7 +330,7 @@ class LoadLineController {
                 .compute();
     }
 
-    private ResponseEntity<String> file(Asked asked, String name, String type, Supplier<String> text) {
+    private ResponseEntity<String> file(Asked asked, String name, MediaType type, Supplier<String> text) {
         Optional<String> written = Optional.empty();
         try {
             written = asked.stage().isPresent() ? Optional.of(text.get()) : written;
@@ -346,9 +346,6 @@ class LoadLineController {
                                     .map(fault -> fault.getKey() + ": " + fault.getValue())
                                     .toList()));
         }
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_TYPE, type + ";charset=UTF-8")
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(written.get());
+        return Download.of(type, name).body(written.get());
     }
 }

@@ -1,6 +1,5 @@
 package yellowrail.web.keeping;
 
-import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -74,7 +73,7 @@ final class BackupFile {
             String snapshot = one(connection, "SELECT pg_export_snapshot()");
             zip.setLevel(0);
             zip.putNextEntry(new ZipEntry(DUMP));
-            DigestOutputStream digest = new DigestOutputStream(unclosed(zip), sha256());
+            DigestOutputStream digest = new DigestOutputStream(zip, sha256());
             postgres.dump(snapshot, digest);
             zip.closeEntry();
             Manifest manifest = new Manifest(
@@ -103,20 +102,6 @@ final class BackupFile {
     private static String version() {
         String version = BackupFile.class.getPackage().getImplementationVersion();
         return version == null ? "unreleased" : version;
-    }
-
-    private static OutputStream unclosed(OutputStream out) {
-        return new FilterOutputStream(out) {
-            @Override
-            public void write(byte[] bytes, int from, int length) throws IOException {
-                out.write(bytes, from, length);
-            }
-
-            @Override
-            public void close() throws IOException {
-                flush();
-            }
-        };
     }
 
     private static MessageDigest sha256() {

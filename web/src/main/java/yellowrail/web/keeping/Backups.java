@@ -23,7 +23,8 @@ final class Backups {
     static final int DAILY_KEPT = 7;
 
     private static final String DAILY = "daily-";
-    private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
+    /** A moment in the name of a file. */
+    static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
 
     private final Path folder;
     private final Clock clock;

@@ -3,20 +3,17 @@ package yellowrail.web.keeping;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Optional;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import yellowrail.web.postgres.CannotStartException;
 import yellowrail.web.postgres.PrivatePostgres;
+import yellowrail.web.rounds.Rounds;
 
 /** Makes a backup a day of our own database, and one before its tables are changed. */
 @Component
-public class DailyBackup implements SmartLifecycle {
+public class DailyBackup extends Rounds {
 
     private static final Logger LOG = LoggerFactory.getLogger(DailyBackup.class);
     private static final Duration FIRST_LOOK = Duration.ofMinutes(1);
@@ -24,36 +21,16 @@ public class DailyBackup implements SmartLifecycle {
 
     private final Optional<PrivatePostgres> postgres;
     private final Clock clock;
-    private ScheduledExecutorService looks;
     private volatile String trouble = "";
 
     DailyBackup(ObjectProvider<PrivatePostgres> postgres, Clock clock) {
+        super("backup", 1, FIRST_LOOK, BETWEEN_LOOKS);
         this.postgres = Optional.ofNullable(postgres.getIfAvailable());
         this.clock = clock;
     }
 
     @Override
-    public void start() {
-        looks = Executors.newSingleThreadScheduledExecutor(task -> {
-            Thread thread = new Thread(task, "backup");
-            thread.setDaemon(true);
-            return thread;
-        });
-        looks.scheduleWithFixedDelay(this::look, FIRST_LOOK.toSeconds(), BETWEEN_LOOKS.toSeconds(), TimeUnit.SECONDS);
-    }
-
-    @Override
-    public void stop() {
-        looks.shutdownNow();
-        looks = null;
-    }
-
-    @Override
-    public boolean isRunning() {
-        return looks != null;
-    }
-
-    private void look() {
+    protected void look() {
         try {
             if (backups().filter(Backups::isDue).isPresent()) {
                 make();

@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.util.function.Consumer;
+import java.util.function.Function;
 import org.springframework.boot.DefaultApplicationArguments;
 import yellowrail.web.postgres.CannotStartException;
 import yellowrail.web.postgres.ClusterFolder;
@@ -63,27 +63,26 @@ public final class KeepingCommand {
     }
 
     private String backup(BackupFile file) {
-        Manifest[] made = new Manifest[1];
-        withDatabase(postgres -> made[0] = file.write(postgres, clock));
+        Manifest made = withDatabase(postgres -> file.write(postgres, clock));
         return "%s holds %d amps, %d runs, %d readings and %d tubes."
                 .formatted(
                         file.path(),
-                        made[0].rows("amp"),
-                        made[0].rows("bench_run"),
-                        made[0].rows("reading"),
-                        made[0].rows("drawer_tube"));
+                        made.rows("amp"),
+                        made.rows("bench_run"),
+                        made.rows("reading"),
+                        made.rows("drawer_tube"));
     }
 
     private String export(Path file) {
-        withDatabase(postgres -> {
+        return withDatabase(postgres -> {
             try (Connection connection = postgres.connect();
                     OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
                 new Everything(connection).write(out);
+                return file + " is written.";
             } catch (SQLException | IOException e) {
                 throw new BackupException("%s could not be written: %s".formatted(file, e.getMessage()), e);
             }
         });
-        return file + " is written.";
     }
 
     private String restore(BackupFile file, boolean replaces) {
@@ -98,15 +97,15 @@ public final class KeepingCommand {
     }
 
     /** With the server of the application that runs, or with one of our own for as long as it takes. */
-    private void withDatabase(Consumer<PrivatePostgres> work) {
+    private <T> T withDatabase(Function<PrivatePostgres, T> work) {
         if (new ClusterFolder(folder).version().isEmpty()) {
             throw new BackupException("There are no data in %s.".formatted(folder));
         }
         try (DataFolder claimed = claim();
                 PrivatePostgres postgres = PrivatePostgres.start(claimed.path())) {
-            work.accept(postgres);
+            return work.apply(postgres);
         } catch (DataFolder.InUseException running) {
-            work.accept(PrivatePostgres.lookInto(folder));
+            return work.apply(PrivatePostgres.lookInto(folder));
         }
     }
 }

@@ -10,7 +10,6 @@ import java.util.Map;
 import javax.sql.DataSource;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -19,6 +18,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.web.layout.Download;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
@@ -61,9 +61,7 @@ class KeepingController {
         Backups.Kept kept = daily.backups()
                 .flatMap(backups -> backups.of(name))
                 .orElseThrow(() -> new NotFoundException("backup " + name));
-        return ResponseEntity.ok()
-                .contentType(MediaType.valueOf("application/zip"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, attached("yellow-rail-" + kept.name()))
+        return Download.of(MediaType.valueOf("application/zip"), "yellow-rail-" + kept.name())
                 .body(new FileSystemResource(kept.file()));
     }
 
@@ -72,12 +70,8 @@ class KeepingController {
     void everything(HttpServletResponse response) throws SQLException, IOException {
         try (Connection connection = database.getConnection()) {
             response.setContentType(MediaType.APPLICATION_JSON_VALUE);
-            response.setHeader(HttpHeaders.CONTENT_DISPOSITION, attached("yellow-rail-everything.json"));
+            response.setHeader(HttpHeaders.CONTENT_DISPOSITION, Download.disposition("yellow-rail-everything.json"));
             new Everything(connection).write(response.getOutputStream());
         }
-    }
-
-    private static String attached(String name) {
-        return ContentDisposition.attachment().filename(name).build().toString();
     }
 }

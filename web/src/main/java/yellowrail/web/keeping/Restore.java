@@ -7,7 +7,6 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.Map;
 import yellowrail.web.postgres.ClusterFolder;
 import yellowrail.web.postgres.PrivatePostgres;
@@ -15,8 +14,6 @@ import yellowrail.web.postgres.Replacement;
 
 /** Brings a backup back into a data folder: beside what is there, which stays until the new one is verified. */
 final class Restore {
-
-    private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
 
     private final Path folder;
     private final Clock clock;
@@ -45,7 +42,7 @@ final class Restore {
                             .formatted(folder));
         }
         Replacement replacement = new Replacement(folder);
-        Path aside = folder.resolve("kept-" + STAMP.format(LocalDateTime.now(clock)));
+        Path aside = folder.resolve("kept-" + Backups.STAMP.format(LocalDateTime.now(clock)));
         try {
             Path made = replacement.begin();
             try (PrivatePostgres postgres = PrivatePostgres.start(made)) {

@@ -4,17 +4,15 @@ import java.io.IOException;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.util.Optional;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import yellowrail.web.postgres.PostgresException;
 import yellowrail.web.postgres.PrivatePostgres;
+import yellowrail.web.rounds.Rounds;
 
 /**
  * Sees that our own database server runs, and starts it again when it does not: at once the first time, then after ever
@@ -22,7 +20,7 @@ import yellowrail.web.postgres.PrivatePostgres;
  * server that somebody else runs is let alone.
  */
 @Component
-class DatabaseWatch implements SmartLifecycle {
+class DatabaseWatch extends Rounds {
 
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseWatch.class);
     private static final Duration BETWEEN_LOOKS = Duration.ofMillis(500);
@@ -31,34 +29,12 @@ class DatabaseWatch implements SmartLifecycle {
     private final Optional<PrivatePostgres> postgres;
     private final AtomicBoolean doubted = new AtomicBoolean();
     private volatile boolean here = true;
-    private ScheduledExecutorService clock;
     private int failures;
     private long notBefore;
 
     DatabaseWatch(ObjectProvider<PrivatePostgres> postgres) {
+        super("database-watch", 1, BETWEEN_LOOKS, BETWEEN_LOOKS);
         this.postgres = Optional.ofNullable(postgres.getIfAvailable());
-    }
-
-    @Override
-    public void start() {
-        clock = Executors.newSingleThreadScheduledExecutor(task -> {
-            Thread thread = new Thread(task, "database-watch");
-            thread.setDaemon(true);
-            return thread;
-        });
-        postgres.ifPresent(own -> clock.scheduleWithFixedDelay(
-                () -> look(own), BETWEEN_LOOKS.toMillis(), BETWEEN_LOOKS.toMillis(), TimeUnit.MILLISECONDS));
-    }
-
-    @Override
-    public void stop() {
-        clock.shutdownNow();
-        clock = null;
-    }
-
-    @Override
-    public boolean isRunning() {
-        return clock != null;
     }
 
     /** A request had trouble: the server is asked at the next look, however alive it seems. */
@@ -73,6 +49,16 @@ class DatabaseWatch implements SmartLifecycle {
 
     boolean isOurs() {
         return postgres.isPresent();
+    }
+
+    @Override
+    public boolean isAutoStartup() {
+        return postgres.isPresent();
+    }
+
+    @Override
+    protected void look() {
+        postgres.ifPresent(this::look);
     }
 
     private void look(PrivatePostgres own) {

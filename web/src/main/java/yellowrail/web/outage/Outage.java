@@ -5,6 +5,7 @@ import java.sql.SQLTransientConnectionException;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.transaction.TransactionSystemException;
+import yellowrail.web.postgres.SqlState;
 
 /** Trouble with the database that is not of what was asked. */
 public enum Outage {
@@ -12,10 +13,6 @@ public enum Outage {
     AWAY("page.outage.away"),
     /** There is no room to store anything. */
     FULL("page.outage.full");
-
-    private static final String CONNECTION_TROUBLE = "08";
-    private static final String OPERATOR_INTERVENTION = "57P";
-    private static final String INSUFFICIENT_RESOURCES = "53";
 
     private final String says;
 
@@ -47,13 +44,11 @@ public enum Outage {
     }
 
     private static Optional<Outage> of(SQLException e) {
-        String state = e.getSQLState() == null ? "" : e.getSQLState();
-        if (state.startsWith(INSUFFICIENT_RESOURCES)) {
+        if (SqlState.RESOURCES.isOf(e)) {
             return Optional.of(FULL);
         }
-        boolean away = e instanceof SQLTransientConnectionException
-                || state.startsWith(CONNECTION_TROUBLE)
-                || state.startsWith(OPERATOR_INTERVENTION);
+        boolean away =
+                e instanceof SQLTransientConnectionException || SqlState.CONNECTION.isOf(e) || SqlState.STOPPED.isOf(e);
         return away ? Optional.of(AWAY) : Optional.empty();
     }
 }

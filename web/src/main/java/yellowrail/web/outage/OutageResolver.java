@@ -10,11 +10,10 @@ import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.HandlerExceptionResolver;
 import org.springframework.web.servlet.ModelAndView;
-import tools.jackson.databind.json.JsonMapper;
+import yellowrail.web.layout.ProblemAnswer;
 import yellowrail.web.once.StoredAlreadyException;
 import yellowrail.web.words.Words;
 
@@ -30,12 +29,12 @@ class OutageResolver implements HandlerExceptionResolver {
 
     private final DatabaseWatch watch;
     private final Words words;
-    private final JsonMapper json;
+    private final ProblemAnswer problem;
 
-    OutageResolver(DatabaseWatch watch, Words words, JsonMapper json) {
+    OutageResolver(DatabaseWatch watch, Words words, ProblemAnswer problem) {
         this.watch = watch;
         this.words = words;
-        this.json = json;
+        this.problem = problem;
     }
 
     @Override
@@ -61,11 +60,11 @@ class OutageResolver implements HandlerExceptionResolver {
         response.setHeader(HttpHeaders.RETRY_AFTER, SECONDS_UNTIL_LOOKING_AGAIN);
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
         if (request.getRequestURI().startsWith("/api/")) {
-            ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, says);
-            return written(response, MediaType.APPLICATION_PROBLEM_JSON_VALUE, json.writeValueAsString(problem));
+            problem.write(response, HttpStatus.SERVICE_UNAVAILABLE, says);
+            return new ModelAndView();
         }
         if (isForAPiece(request)) {
-            return written(response, MediaType.TEXT_PLAIN_VALUE, says);
+            return sentence(response, says);
         }
         return OutageView.of(says, request, words);
     }
@@ -73,7 +72,7 @@ class OutageResolver implements HandlerExceptionResolver {
     private ModelAndView stored(HttpServletRequest request, HttpServletResponse response) throws IOException {
         if (isForAPiece(request)) {
             response.setHeader("HX-Refresh", "true");
-            return written(response, MediaType.TEXT_PLAIN_VALUE, words.message("page.outage.was-stored"));
+            return sentence(response, words.message("page.outage.was-stored"));
         }
         return OutageView.stored(words);
     }
@@ -82,8 +81,8 @@ class OutageResolver implements HandlerExceptionResolver {
         return request.getHeader("HX-Request") != null || "empty".equals(request.getHeader("Sec-Fetch-Dest"));
     }
 
-    private static ModelAndView written(HttpServletResponse response, String type, String text) throws IOException {
-        response.setContentType(type);
+    private static ModelAndView sentence(HttpServletResponse response, String text) throws IOException {
+        response.setContentType(MediaType.TEXT_PLAIN_VALUE);
         response.setCharacterEncoding(StandardCharsets.UTF_8.name());
         response.getWriter().write(text);
         return new ModelAndView();

@@ -18,6 +18,7 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.csv.CsvTable;
+import yellowrail.core.csv.CsvText;
 import yellowrail.core.drawer.DrawerCsv;
 import yellowrail.core.drawer.DrawerRow;
 import yellowrail.core.drawer.DrawerTube;
@@ -126,7 +127,7 @@ class AmpParcel {
 
     private AmpDocument parse(String text) {
         try {
-            JsonNode tree = JSON.readTree(text.startsWith("\ufeff") ? text.substring(1) : text);
+            JsonNode tree = JSON.readTree(CsvText.withoutMark(text));
             if (tree == null || !tree.path("format").asString("").equals(AmpDocument.FORMAT)) {
                 throw new BadParcelException(words.message("page.parcel.no-amp"));
             }

@@ -2,7 +2,6 @@ package yellowrail.web.parcel;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -13,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.web.layout.Download;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
 
@@ -32,9 +32,7 @@ class ParcelController {
 
     @GetMapping("/amps/{id}/amp.json")
     ResponseEntity<String> out(@PathVariable long id) {
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_JSON)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"amp-%d.json\"".formatted(id))
+        return Download.of(MediaType.APPLICATION_JSON, "amp-%d.json".formatted(id))
                 .body(parcel.write(id));
     }
 

@@ -21,9 +21,6 @@ final class Knock {
         SILENT
     }
 
-    private static final String NO_SUCH_DATABASE = "3D000";
-    private static final String CANNOT_CONNECT_NOW = "57P03";
-    private static final String CONNECTION_TROUBLE = "08";
     private static final String PATIENCE_SECONDS = "2";
 
     private final ClusterFolder folder;
@@ -45,14 +42,13 @@ final class Knock {
     }
 
     private static Answer answer(SQLException e) {
-        String state = e.getSQLState() == null ? CONNECTION_TROUBLE : e.getSQLState();
-        if (state.equals(NO_SUCH_DATABASE)) {
+        if (SqlState.NO_SUCH_DATABASE.isOf(e)) {
             return Answer.EMPTY;
         }
-        if (state.equals(CANNOT_CONNECT_NOW)) {
+        if (SqlState.NOT_YET.isOf(e)) {
             return Answer.NOT_YET;
         }
-        if (state.startsWith(CONNECTION_TROUBLE)) {
+        if (SqlState.CONNECTION.isOf(e) || e.getSQLState() == null) {
             return Answer.SILENT;
         }
         throw new PostgresException("The database refuses its own application: " + e.getMessage(), e);

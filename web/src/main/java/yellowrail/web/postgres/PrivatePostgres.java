@@ -94,10 +94,9 @@ public final class PrivatePostgres implements AutoCloseable {
     /** Brings the server back, whatever became of it. On the port it had, which the application knows. */
     public synchronized void bringUp() throws IOException, SQLException {
         Optional<Postmaster> holder = Postmaster.of(folder);
-        if (holder.isPresent() && takesOver(holder.get())) {
-            return;
+        if (holder.isEmpty() || !takesOver(holder.get())) {
+            startProcess();
         }
-        startProcess();
         if (knock.at(port) == Knock.Answer.EMPTY) {
             makeDatabase();
         }
@@ -114,7 +113,7 @@ public final class PrivatePostgres implements AutoCloseable {
     }
 
     /** @return false if it is dead, or would not answer and was ended */
-    private boolean takesOver(Postmaster server) throws SQLException, IOException {
+    private boolean takesOver(Postmaster server) {
         long until = System.nanoTime() + RECOVERY.toNanos();
         long silentUntil = System.nanoTime() + SILENCE.toNanos();
         server.letRun();
@@ -123,9 +122,6 @@ public final class PrivatePostgres implements AutoCloseable {
             Knock.Answer answer = itsPort == 0 ? Knock.Answer.SILENT : knock.at(itsPort);
             if (answer == Knock.Answer.ACCEPTS || answer == Knock.Answer.EMPTY) {
                 port = itsPort;
-                if (answer == Knock.Answer.EMPTY) {
-                    makeDatabase();
-                }
                 return true;
             }
             if (answer == Knock.Answer.NOT_YET) {

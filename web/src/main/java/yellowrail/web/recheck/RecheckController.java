@@ -11,7 +11,6 @@ import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -26,6 +25,7 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import yellowrail.core.closing.SinceLeft;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.typed.Quantity;
+import yellowrail.web.layout.Download;
 import yellowrail.web.words.Words;
 
 /** The looks that are due: on an amp's page, and for calendars. */
@@ -147,9 +147,6 @@ class RecheckController {
     private ResponseEntity<String> calendar(List<RecheckRow> rows, HttpServletRequest request, String name) {
         String address =
                 ServletUriComponentsBuilder.fromContextPath(request).build().toUriString();
-        return ResponseEntity.ok()
-                .contentType(CALENDAR)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(CalendarFile.of(rows, address, clock.instant(), words));
+        return Download.of(CALENDAR, name).body(CalendarFile.of(rows, address, clock.instant(), words));
     }
 }

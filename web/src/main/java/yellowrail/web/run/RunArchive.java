@@ -23,6 +23,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import yellowrail.core.amp.AmpSheet;
+import yellowrail.core.csv.CsvText;
 import yellowrail.core.reading.EntryWriter;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.station.Station;
@@ -175,7 +176,7 @@ public class RunArchive {
     @Transactional
     public Read read(String text) {
         try {
-            Checked checked = check(JSON.readTree(text.startsWith("\ufeff") ? text.substring(1) : text));
+            Checked checked = check(JSON.readTree(CsvText.withoutMark(text)));
             String form = UUID.nameUUIDFromBytes(text.strip().getBytes(StandardCharsets.UTF_8))
                     .toString();
             if (once.isTaken(form)) {

@@ -1,14 +1,11 @@
 package yellowrail.web.run;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.reading.Entry;
@@ -16,6 +13,7 @@ import yellowrail.core.reading.EntryLine;
 import yellowrail.core.soak.Soak;
 import yellowrail.web.meter.MeterException;
 import yellowrail.web.outage.Outage;
+import yellowrail.web.rounds.Rounds;
 import yellowrail.web.watch.Watch;
 import yellowrail.web.watch.WatchService;
 import yellowrail.web.words.Words;
@@ -25,11 +23,11 @@ import yellowrail.web.words.Words;
  * counts once the next one says the same: a lead that slipped does not, a tube that has changed does.
  */
 @Component
-class WatchReader implements SmartLifecycle {
+class WatchReader extends Rounds {
 
     private static final Logger LOG = LoggerFactory.getLogger(WatchReader.class);
-    /** How often it is seen to what is due, ms. */
-    private static final long LOOKS = 500;
+    /** How often it is seen to what is due. */
+    private static final Duration LOOKS = Duration.ofMillis(500);
     /** Two readings this near to one another say the same. */
     private static final double SAME = 0.2;
 
@@ -41,9 +39,9 @@ class WatchReader implements SmartLifecycle {
     private final MeterReadings meter;
     private final Words words;
     private final Set<Long> beingRead = ConcurrentHashMap.newKeySet();
-    private ScheduledExecutorService clock;
 
     WatchReader(WatchService watches, RunService runs, RunEntries entries, MeterReadings meter, Words words) {
+        super("watch", MOST_METERS_AT_ONCE, LOOKS, LOOKS);
         this.watches = watches;
         this.runs = runs;
         this.entries = entries;
@@ -51,34 +49,12 @@ class WatchReader implements SmartLifecycle {
         this.words = words;
     }
 
-    @Override
-    public void start() {
-        clock = Executors.newScheduledThreadPool(MOST_METERS_AT_ONCE, task -> {
-            Thread thread = new Thread(task, "watch");
-            thread.setDaemon(true);
-            return thread;
-        });
-        clock.scheduleWithFixedDelay(this::look, LOOKS, LOOKS, TimeUnit.MILLISECONDS);
-    }
-
-    @Override
-    public void stop() {
-        clock.shutdownNow();
-        clock = null;
-    }
-
-    @Override
-    public boolean isRunning() {
-        return clock != null;
-    }
-
     /** A database that is away for a while is no reason to stop looking. */
-    private void look() {
+    @Override
+    protected void look() {
         try {
             List<Watch> due = watches.due();
-            due.stream()
-                    .filter(watch -> beingRead.add(watch.runId()))
-                    .forEach(watch -> clock.execute(() -> read(watch)));
+            due.stream().filter(watch -> beingRead.add(watch.runId())).forEach(watch -> aside(() -> read(watch)));
         } catch (RuntimeException e) {
             LOG.debug("what is to be watched cannot be seen to", e);
         }

@@ -5,7 +5,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Set;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -13,10 +12,9 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.InvalidMediaTypeException;
 import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
-import tools.jackson.databind.json.JsonMapper;
+import yellowrail.web.layout.ProblemAnswer;
 import yellowrail.web.words.Words;
 
 /**
@@ -37,11 +35,11 @@ class OtherSites extends OncePerRequestFilter {
     private static final String SOUND = "/api/spectrum";
 
     private final Words words;
-    private final JsonMapper json;
+    private final ProblemAnswer problem;
 
-    OtherSites(Words words, JsonMapper json) {
+    OtherSites(Words words, ProblemAnswer problem) {
         this.words = words;
-        this.json = json;
+        this.problem = problem;
     }
 
     @Override
@@ -50,9 +48,9 @@ class OtherSites extends OncePerRequestFilter {
         boolean writes = !READS.contains(request.getMethod());
         boolean inInterface = request.getRequestURI().startsWith(INTERFACE);
         if ((writes || inInterface) && isOfAnotherSite(request)) {
-            refuse(response, HttpStatus.FORBIDDEN, "page.error.other-site");
+            problem.write(response, HttpStatus.FORBIDDEN, words.message("page.error.other-site"));
         } else if (writes && inInterface && !takesThis(request)) {
-            refuse(response, HttpStatus.UNSUPPORTED_MEDIA_TYPE, "page.error.json-only");
+            problem.write(response, HttpStatus.UNSUPPORTED_MEDIA_TYPE, words.message("page.error.json-only"));
         } else {
             chain.doFilter(request, response);
         }
@@ -75,13 +73,5 @@ class OtherSites extends OncePerRequestFilter {
         } catch (InvalidMediaTypeException none) {
             return false;
         }
-    }
-
-    private void refuse(HttpServletResponse response, HttpStatus status, String says) throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.setCharacterEncoding(StandardCharsets.UTF_8.name());
-        response.getWriter()
-                .write(json.writeValueAsString(ProblemDetail.forStatusAndDetail(status, words.message(says))));
     }
 }

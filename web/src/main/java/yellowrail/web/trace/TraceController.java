@@ -1,15 +1,12 @@
 package yellowrail.web.trace;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,6 +29,7 @@ import yellowrail.core.tube.model.TubeModel;
 import yellowrail.web.bounds.TextUpload;
 import yellowrail.web.drawer.PointRow;
 import yellowrail.web.form.Faults;
+import yellowrail.web.layout.Download;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.meter.MeterException;
@@ -159,9 +157,7 @@ class TraceController {
 
     @GetMapping("/drawer/{id}/curves.csv")
     ResponseEntity<String> csv(@PathVariable long id) {
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"curves-%d.csv\"".formatted(id))
+        return Download.of(Download.CSV, "curves-%d.csv".formatted(id))
                 .body(TraceCsv.write(trace.tube(id).points().stream()
                         .filter(row -> !row.leftOut())
                         .map(PointRow::point)

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,6 +35,7 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.form.Choice;
 import yellowrail.web.form.Faults;
+import yellowrail.web.layout.Download;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.run.RunService;
 import yellowrail.web.schematic.SchematicView;
@@ -70,9 +70,7 @@ class ChartController {
     /** The chart as a file. */
     @GetMapping("/amps/{id}/chart.csv")
     ResponseEntity<String> file(@PathVariable long id) {
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
-                .header("Content-Disposition", "attachment; filename=\"chart-%d.csv\"".formatted(id))
+        return Download.of(Download.CSV, "chart-%d.csv".formatted(id))
                 .body(ChartText.write(amps.newest(id).sheet().chart()));
     }
 

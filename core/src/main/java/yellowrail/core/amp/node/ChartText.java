@@ -45,7 +45,7 @@ public record ChartText(List<ChartNode> nodes, List<LineFault> faults) {
     }
 
     public static ChartText parse(String typed, ChartDefaults defaults) {
-        String text = typed.startsWith("\ufeff") ? typed.substring(1) : typed;
+        String text = CsvText.withoutMark(typed);
         if (text.length() > LONGEST) {
             return new ChartText(
                     List.of(), List.of(new LineFault(0, new ChartFault.TextTooLong(text.length(), LONGEST))));
