@@ -1,9 +1,14 @@
 package yellowrail.web;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
@@ -44,7 +49,7 @@ public class YellowRail {
         properties.put("server.port", port);
         properties.put("yellow-rail.demo", options.containsOption("demo"));
         ApplicationContextInitializer<ConfigurableApplicationContext> database = context -> {};
-        if (System.getenv("SPRING_DATASOURCE_URL") == null) {
+        if (System.getenv("SPRING_DATASOURCE_URL") == null && System.getProperty("spring.datasource.url") == null) {
             Path folder = Path.of(
                             option(options, "data", System.getProperty("user.home") + "/.local/share/yellow-rail"))
                     .toAbsolutePath();
@@ -69,9 +74,25 @@ public class YellowRail {
         application.addInitializers(database);
         ConfigurableApplicationContext context = application.run(args);
         if (options.containsOption("once")) {
+            visit(context);
+            context.getBean(WarmUp.class).now();
             System.exit(SpringApplication.exit(context));
         }
         say("Yellow Rail serves on " + url + "   (Ctrl-C stops it)");
+    }
+
+    /** Asks for the first page, for what that takes. */
+    private static void visit(ConfigurableApplicationContext context) {
+        URI first =
+                URI.create("http://" + HOST + ":" + context.getEnvironment().getProperty("local.server.port") + "/");
+        try {
+            HttpClient.newHttpClient()
+                    .send(HttpRequest.newBuilder(first).build(), HttpResponse.BodyHandlers.discarding());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     private static int port(String asked) {
@@ -84,7 +105,7 @@ public class YellowRail {
     private static void requireFree(int port) {
         try (ServerSocket socket = new ServerSocket()) {
             socket.setReuseAddress(true);
-            socket.bind(new InetSocketAddress(InetAddress.getByName(HOST), port));
+            socket.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), port));
         } catch (IOException e) {
             boolean denied = String.valueOf(e.getMessage()).contains("Permission denied");
             throw new CannotStartException(denied ? StartTrouble.portOfRoot(port) : StartTrouble.portInUse(port), e);

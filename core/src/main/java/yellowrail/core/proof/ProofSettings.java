@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -83,7 +84,7 @@ public final class ProofSettings {
         return number(lastBefore(at));
     }
 
-    private void put(TreeMap<Integer, List<Measured>> found, long id, Measured figure) {
+    private void put(Map<Integer, List<Measured>> found, long id, Measured figure) {
         found.computeIfAbsent(number(id), none -> new ArrayList<>()).add(figure);
     }
 

@@ -32,7 +32,8 @@ final class RingEquations {
         this.perSecond = perSecond;
         for (int column = 0; column < STILL; column++) {
             still[column] = new double[samples.length];
-            double turn = 2 * Math.PI * mains * ((column + 1) / 2) / perSecond;
+            int harmonic = (column + 1) / 2;
+            double turn = 2 * Math.PI * mains * harmonic / perSecond;
             for (int i = 0; i < samples.length; i++) {
                 still[column][i] = column % 2 == 0 && column > 0 ? Math.sin(turn * i) : Math.cos(turn * i);
             }

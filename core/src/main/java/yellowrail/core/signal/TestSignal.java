@@ -117,7 +117,8 @@ public record TestSignal(List<Step> steps, double seconds) {
     /** Crest over time, s, as it is drawn: of each step its beginning and its end. */
     public List<Point> crests() {
         return IntStream.range(0, 2 * steps.size())
-                .mapToObj(i -> new Point((i + 1) / 2 * seconds, steps.get(i / 2).crest()))
+                .mapToObj(i ->
+                        new Point((i / 2 + i % 2) * seconds, steps.get(i / 2).crest()))
                 .toList();
     }
 

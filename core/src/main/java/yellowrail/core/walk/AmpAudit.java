@@ -33,7 +33,6 @@ import yellowrail.core.quantity.Estimate;
 public final class AmpAudit {
 
     private final ChartCheck check;
-    private final AmpSheet sheet;
     private final List<TubeIdle> tubes;
     private final List<NodeVolts> nodes = new ArrayList<>();
     private final List<Part> parts = new ArrayList<>();
@@ -47,7 +46,6 @@ public final class AmpAudit {
 
     public AmpAudit(ChartCheck check, AmpSheet sheet, List<TubeIdle> tubes) {
         this.check = check;
-        this.sheet = sheet;
         this.tubes = tubes;
         for (NodeStanding each : check.standings()) {
             if (isMetered(each)) {

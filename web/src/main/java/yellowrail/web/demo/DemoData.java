@@ -11,9 +11,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.drawer.DrawerCsv;
@@ -40,8 +37,7 @@ import yellowrail.web.tubes.TubeService;
 
 /** Fills an empty database with a made-up workshop, its readings typed in the way a builder types them. */
 @Component
-@ConditionalOnProperty("yellow-rail.demo")
-class DemoData implements ApplicationRunner {
+class DemoData {
 
     private static final String WHO = "bench";
     /** More lines than a first measurement has: the amp is being set. */
@@ -86,8 +82,7 @@ class DemoData implements ApplicationRunner {
         this.clock = clock;
     }
 
-    @Override
-    public void run(ApplicationArguments arguments) {
+    void fillIfEmpty() {
         if (amps.all().isEmpty()) {
             fill();
         }
@@ -174,7 +169,7 @@ class DemoData implements ApplicationRunner {
                             "V1 %.1f V2 %.1f",
                             33.2 * (1 + 0.0046 * minute + 0.02 * Math.exp(-minute / 4.0)),
                             33.8 * (1 + 0.03 * Math.exp(-minute / 5.0))),
-                    begun.plusMinutes(minute).plusSeconds(minute % 4 * 5));
+                    begun.plusMinutes(minute).plusSeconds(minute % 4 * 5L));
         }
         enter(run, "mains 120.1", begun.plusMinutes(30).plusSeconds(30));
     }
@@ -206,7 +201,7 @@ class DemoData implements ApplicationRunner {
         makeSafe(run, sheet);
         enter(run, "on 15", begun);
         for (int i = 0; i < lines.length; i++) {
-            enter(run, lines[i], begun.plusMinutes(15L + 2 * i));
+            enter(run, lines[i], begun.plusMinutes(15 + 2L * i));
         }
         runs.close(run, begun.plusMinutes(60));
     }

@@ -16,7 +16,7 @@ final class ClusterMaker {
 
     static final String USER = "yellowrail";
 
-    private static final Duration LONGEST = Duration.ofSeconds(120);
+    private static final Duration LONGEST = Duration.ofMinutes(2);
     private static final int SECRET_BYTES = 24;
 
     private final ClusterFolder folder;

@@ -28,7 +28,7 @@ public final class PrivatePostgres implements AutoCloseable {
     static final String DATABASE = "yellowrail";
 
     /** How long a server may work off what a crash has left. */
-    private static final Duration RECOVERY = Duration.ofSeconds(120);
+    private static final Duration RECOVERY = Duration.ofMinutes(2);
     /** How long one may be silent before it is ended. */
     private static final Duration SILENCE = Duration.ofSeconds(10);
 

@@ -42,6 +42,7 @@ class SimulatedScpiMeter implements SmartLifecycle {
     }
 
     @Override
+    @SuppressWarnings("FutureReturnValueIgnored") // A visitor that breaks off is gone.
     public void start() {
         try {
             server = open(wanted);

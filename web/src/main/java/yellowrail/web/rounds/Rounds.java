@@ -39,6 +39,7 @@ public abstract class Rounds implements SmartLifecycle {
     }
 
     @Override
+    @SuppressWarnings("FutureReturnValueIgnored") // A round throws nothing.
     public void start() {
         clock = Executors.newScheduledThreadPool(threads, task -> {
             Thread thread = new Thread(task, name);

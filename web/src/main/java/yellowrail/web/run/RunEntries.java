@@ -188,7 +188,7 @@ public class RunEntries {
         }
         List<Entry> said = new EntryLine(amp.sheet()).parse(typed);
         if (said.get(0).kind() == ReadingKind.UNDO) {
-            return undo(run, amp, typed, said);
+            return undo(run, amp, said);
         }
         List<SafetyItem> ticked = ticks(said, stations.progress(run.id(), amp.sheet()));
         return accept(
@@ -310,7 +310,7 @@ public class RunEntries {
                 0, name.offsetByCodePoints(0, Math.min(LONGEST_NAME, name.codePointCount(0, name.length()))));
     }
 
-    private EntryOutcome undo(Run run, Amp amp, String typed, List<Entry> said) {
+    private EntryOutcome undo(Run run, Amp amp, List<Entry> said) {
         if (said.size() > 1 || !said.get(0).words().isBlank()) {
             throw new BadEntryException(new EntryFault.UndoAlone());
         }

@@ -62,6 +62,11 @@ class AccessibilityTest extends BrowserTest {
                 `${each.id} at ${node.target.join(" ")}: ${node.html.slice(0, 160)}`));
             }""";
 
+    private static final int LAPTOP = 1280;
+    private static final int PHONE = 390;
+    private static final int NARROWEST = 320;
+    private static final int TALL = 800;
+
     @Test
     void everyMainViewIsForEverybody() throws Exception {
         String axe = axe();
@@ -69,12 +74,10 @@ class AccessibilityTest extends BrowserTest {
         OwnProcess workshop = OwnProcess.start(data, OwnProcess.freePort(), "--demo");
         List<String> wrong = new ArrayList<>();
         try {
-            for (int width : new int[] {1280, 390}) {
-                for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
-                    Page page = chromium.page(workshop.url(), width, width > 700 ? 800 : 844, scheme);
-                    VIEWS.forEach(view -> look(page, view, axe, "%d %s".formatted(width, scheme), wrong));
-                    page.context().close();
-                }
+            for (int width : new int[] {LAPTOP, PHONE}) {
+                Page page = chromium.page(workshop.url(), width, TALL, ColorScheme.LIGHT);
+                VIEWS.forEach(view -> look(page, view, axe, wrong));
+                page.context().close();
             }
         } finally {
             workshop.stop();
@@ -84,15 +87,26 @@ class AccessibilityTest extends BrowserTest {
         assertThat(wrong).isEmpty();
     }
 
-    private static void look(Page page, String view, String axe, String how, List<String> wrong) {
+    /** One view in both looks; and half as wide again, as it is at 200 %, or on the narrowest phone there is. */
+    private static void look(Page page, String view, String axe, List<String> wrong) {
+        int width = page.viewportSize().width;
         page.navigate(view);
         page.waitForFunction("() => !document.querySelector('.htmx-request')");
         page.evaluate(axe);
-        ((List<?>) page.evaluate(FINDS)).forEach(each -> wrong.add("%s, %s: %s".formatted(view, how, each)));
-        int wide = (int) page.evaluate("document.documentElement.scrollWidth - innerWidth");
-        if (wide > 0) {
-            wrong.add("%s, %s: %d px wider than the screen".formatted(view, how, wide));
+        for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
+            page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
+            ((List<?>) page.evaluate(FINDS))
+                    .forEach(each -> wrong.add("%s, %d px, %s: %s".formatted(view, width, scheme, each)));
         }
+        for (int wide : new int[] {width, width == PHONE ? NARROWEST : LAPTOP / 2}) {
+            page.setViewportSize(wide, TALL);
+            int over = (int) page.evaluate("document.documentElement.scrollWidth - innerWidth");
+            if (over > 0) {
+                wrong.add("%s, %d px: %d px wider than the screen".formatted(view, wide, over));
+            }
+        }
+        page.setViewportSize(width, TALL);
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
     }
 
     private static String axe() throws IOException {

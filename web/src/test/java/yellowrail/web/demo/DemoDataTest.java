@@ -2,7 +2,6 @@ package yellowrail.web.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Clock;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -16,15 +15,6 @@ import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
-import yellowrail.web.drawer.DrawerService;
-import yellowrail.web.drawer.PointService;
-import yellowrail.web.prove.ProveService;
-import yellowrail.web.ring.RingService;
-import yellowrail.web.run.RunEntries;
-import yellowrail.web.run.RunService;
-import yellowrail.web.seat.SeatService;
-import yellowrail.web.station.StationService;
-import yellowrail.web.tubes.TubeService;
 
 /** The made-up workshop on the screen, the worked examples among its amps. */
 @ExtendWith(RunningApplication.class)
@@ -34,21 +24,8 @@ class DemoDataTest {
 
     @BeforeAll
     static void fill() {
-        AmpService amps = RunningApplication.bean(AmpService.class);
-        new DemoData(
-                        amps,
-                        RunningApplication.bean(RunService.class),
-                        RunningApplication.bean(RunEntries.class),
-                        RunningApplication.bean(TubeService.class),
-                        RunningApplication.bean(StationService.class),
-                        RunningApplication.bean(DrawerService.class),
-                        RunningApplication.bean(SeatService.class),
-                        RunningApplication.bean(PointService.class),
-                        RunningApplication.bean(ProveService.class),
-                        RunningApplication.bean(RingService.class),
-                        Clock.systemDefaultZone())
-                .fill();
-        byName = amps.all().stream()
+        RunningApplication.bean(DemoData.class).fill();
+        byName = RunningApplication.bean(AmpService.class).all().stream()
                 .filter(amp -> !amp.sheet().name().isBlank())
                 .collect(Collectors.toMap(amp -> amp.sheet().name(), Function.identity(), (one, other) -> other));
     }

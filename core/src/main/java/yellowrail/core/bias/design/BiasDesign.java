@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
@@ -147,7 +148,7 @@ public final class BiasDesign {
         return found;
     }
 
-    private TreeSet<Double> pots(Kind kind) {
+    private SortedSet<Double> pots(Kind kind) {
         TreeSet<Double> pots = new TreeSet<>(POTS);
         BiasNetwork network = present.network();
         if (network.kind().hasPot()) {

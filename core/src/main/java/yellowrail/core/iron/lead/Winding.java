@@ -32,6 +32,7 @@ public record Winding(List<Placed> leads, List<String> unplaced, List<LeadFindin
     private record Widest(String one, String other, double volts) {
 
         /** As the leads are expected to lie, where that is known. */
+        @SuppressWarnings("ArgumentSelectionDefectChecker") // They are to change places.
         Widest inOrder(Map<String, LeadMap.Expected> expected) {
             return expected.containsKey(one)
                             && expected.containsKey(other)
