@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -94,7 +95,7 @@ class AccessibilityTest extends BrowserTest {
         page.waitForFunction("() => !document.querySelector('.htmx-request')");
         page.evaluate(axe);
         for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
-            page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
+            page.emulateMedia(still().setColorScheme(scheme));
             ((List<?>) page.evaluate(FINDS))
                     .forEach(each -> wrong.add("%s, %d px, %s: %s".formatted(view, width, scheme, each)));
         }
@@ -106,7 +107,12 @@ class AccessibilityTest extends BrowserTest {
             }
         }
         page.setViewportSize(width, TALL);
-        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+        page.emulateMedia(still().setColorScheme(ColorScheme.LIGHT));
+    }
+
+    /** Colours change at once, not by and by. */
+    private static Page.EmulateMediaOptions still() {
+        return new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.REDUCE);
     }
 
     private static String axe() throws IOException {
