@@ -249,21 +249,29 @@ end_well
 row "kill -9 of one child; all notes of the drills above looked for" 10 "after at most $(printf %.1f "$slowest") s"
 
 # 8
-if command -v faketime >/dev/null; then
+if command -v gcc >/dev/null; then
+  printf '%s\n' '#define _GNU_SOURCE' '#include <time.h>' '#include <sys/time.h>' '#include <unistd.h>' '#include <sys/syscall.h>' \
+    'int clock_gettime(clockid_t c, struct timespec *t) { int r = syscall(SYS_clock_gettime, c, t);' \
+    '  if (c == CLOCK_REALTIME && !r) t->tv_sec -= 3600; return r; }' \
+    'int gettimeofday(struct timeval *restrict t, void *restrict z) { struct timespec n; int r = clock_gettime(CLOCK_REALTIME, &n);' \
+    '  t->tv_sec = n.tv_sec; t->tv_usec = n.tv_nsec / 1000; return r; }' \
+    'time_t time(time_t *t) { struct timespec n; clock_gettime(CLOCK_REALTIME, &n); if (t) *t = n.tv_sec; return n.tv_sec; }' >"$WORK/anhour.c"
+  gcc -shared -fPIC -o "$WORK/anhour.so" "$WORK/anhour.c"
   : >"$WORK/acknowledged"
   must_begin && visit; note "drill clock-1" && echo "drill clock-1" >>"$WORK/acknowledged"; end_well
   SAID=$WORK/said.clock
-  # The library that turns the clock is handed to the application alone, as the user it runs as.
-  setpriv --reuid postgres --regid "$(id -g postgres)" --init-groups env FAKETIME_DONT_FAKE_MONOTONIC=1 \
-    LD_PRELOAD="$(find /usr/lib -name libfaketime.so.1 | head -1)" FAKETIME=-1h \
+  # The library that turns the wall clock back, and no other, is handed to the application and its server alone.
+  setpriv --reuid postgres --regid "$(id -g postgres)" --init-groups env LD_PRELOAD="$WORK/anhour.so" \
     java -jar web/target/app/yellow-rail.jar --data="$DATA" --port=$PORT >"$SAID" 2>&1 & APP_PID=$!
   for i in $(seq 600); do curl -s -o /dev/null $URL/ && break; sleep 0.1; done
   visit
+  back=$(( $(date +%s) - $(date +%s -d "$(curl -sI $URL/ | sed -n 's/^Date: //p' | tr -d '\r')") ))
+  [ "$back" -gt 3500 ] || failed=$((failed + 1))
   note "drill clock-2" && echo "drill clock-2" >>"$WORK/acknowledged" || failed=$((failed + 1))
   lost=$(missing "$WORK/acknowledged"); end_well
-  row "clock set back by an hour" 1 "the note is stored"
+  row "clock set back by an hour" 1 "the note is stored, by a clock $back s back"
 else
-  echo "  faketime is not installed: the clock is left out" >&2
+  echo "  gcc is not installed: the clock is left out" >&2
 fi
 
 # 9

@@ -23,7 +23,8 @@ import yellowrail.web.postgres.PrivatePostgres;
 
 /**
  * Starts the application: claims the data folder, starts the database beside it unless one is given in
- * {@code SPRING_DATASOURCE_URL}, then serves. What keeps it from starting is told in one line, and ends it with code 2.
+ * {@code SPRING_DATASOURCE_URL} or {@code -Dspring.datasource.url}, then serves. What keeps it from starting is told in
+ * one line, and ends it with code 2.
  *
  * <pre>--data=DIR  --port=8080  --demo  --once (starts and stops again, for what is learned from a start)</pre>
  */
