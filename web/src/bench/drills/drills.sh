@@ -22,6 +22,9 @@ cleanup() {
 }
 trap cleanup EXIT
 
+# preload NAME: makes NAME.so of the C that comes in, to stand before the system's own calls.
+preload() { cat >"$WORK/$1.c"; gcc -shared -fPIC -o "$WORK/$1.so" "$WORK/$1.c"; }
+
 # ---- starting and ending
 
 # begin [VARIABLE=VALUE...]: starts on $DATA and waits until it serves. 0 if it does.
@@ -250,13 +253,31 @@ row "kill -9 of one child; all notes of the drills above looked for" 10 "after a
 
 # 8
 if command -v gcc >/dev/null; then
-  printf '%s\n' '#define _GNU_SOURCE' '#include <time.h>' '#include <sys/time.h>' '#include <unistd.h>' '#include <sys/syscall.h>' \
-    'int clock_gettime(clockid_t c, struct timespec *t) { int r = syscall(SYS_clock_gettime, c, t);' \
-    '  if (c == CLOCK_REALTIME && !r) t->tv_sec -= 3600; return r; }' \
-    'int gettimeofday(struct timeval *restrict t, void *restrict z) { struct timespec n; int r = clock_gettime(CLOCK_REALTIME, &n);' \
-    '  t->tv_sec = n.tv_sec; t->tv_usec = n.tv_nsec / 1000; return r; }' \
-    'time_t time(time_t *t) { struct timespec n; clock_gettime(CLOCK_REALTIME, &n); if (t) *t = n.tv_sec; return n.tv_sec; }' >"$WORK/anhour.c"
-  gcc -shared -fPIC -o "$WORK/anhour.so" "$WORK/anhour.c"
+  preload anhour <<'C'
+#define _GNU_SOURCE
+#include <time.h>
+#include <sys/time.h>
+#include <unistd.h>
+#include <sys/syscall.h>
+int clock_gettime(clockid_t c, struct timespec *t) {
+  int r = syscall(SYS_clock_gettime, c, t);
+  if (c == CLOCK_REALTIME && !r) t->tv_sec -= 3600;
+  return r;
+}
+int gettimeofday(struct timeval *restrict t, void *restrict z) {
+  struct timespec n;
+  int r = clock_gettime(CLOCK_REALTIME, &n);
+  t->tv_sec = n.tv_sec;
+  t->tv_usec = n.tv_nsec / 1000;
+  return r;
+}
+time_t time(time_t *t) {
+  struct timespec n;
+  clock_gettime(CLOCK_REALTIME, &n);
+  if (t) *t = n.tv_sec;
+  return n.tv_sec;
+}
+C
   : >"$WORK/acknowledged"
   must_begin && visit; note "drill clock-1" && echo "drill clock-1" >>"$WORK/acknowledged"; end_well
   SAID=$WORK/said.clock
@@ -294,12 +315,19 @@ touch "$WORK/file"
 plain "is a file" --data="$WORK/file" --port=$PORT
 row "a file where the folder should be" 1 "refused"
 if command -v gcc >/dev/null; then
-  printf '%s\n' '#include <errno.h>' '#include <fcntl.h>' '#include <stdarg.h>' '#include <unistd.h>' '#include <sys/syscall.h>' \
-    'int fcntl64(int fd, int command, ...) { va_list l; va_start(l, command); void *a = va_arg(l, void *); va_end(l);' \
-    '  if (command == F_SETLK || command == F_SETLKW) { errno = ENOLCK; return -1; } return syscall(SYS_fcntl, fd, command, a); }' \
-    'int fcntl(int fd, int command, ...) { va_list l; va_start(l, command); void *a = va_arg(l, void *); va_end(l);' \
-    '  if (command == F_SETLK || command == F_SETLKW) { errno = ENOLCK; return -1; } return syscall(SYS_fcntl, fd, command, a); }' >"$WORK/nolocks.c"
-  gcc -shared -fPIC -o "$WORK/nolocks.so" "$WORK/nolocks.c"
+  preload nolocks <<'C'
+#include <errno.h>
+#include <fcntl.h>
+#include <stdarg.h>
+#include <unistd.h>
+#include <sys/syscall.h>
+static int without(int fd, int command, void *a) {
+  if (command == F_SETLK || command == F_SETLKW) { errno = ENOLCK; return -1; }
+  return syscall(SYS_fcntl, fd, command, a);
+}
+int fcntl64(int fd, int command, ...) { va_list l; va_start(l, command); void *a = va_arg(l, void *); va_end(l); return without(fd, command, a); }
+int fcntl(int fd, int command, ...) { va_list l; va_start(l, command); void *a = va_arg(l, void *); va_end(l); return without(fd, command, a); }
+C
   code=0; as_user env LD_PRELOAD="$WORK/nolocks.so" java -jar "$JAR_OF" --data="$WORK/nobody" --port=$PORT >"$SAID" 2>&1 || code=$?
   [ $code = 2 ] && grep -q "cannot lock files" "$SAID" || { failed=1; cat "$SAID" >&2; }
   count_traces

@@ -47,7 +47,7 @@ class WarmUp implements ApplicationRunner {
     /** Makes all that was not made yet; what cannot be made is told, and told again to whoever asks for it. */
     void now() {
         for (String name : context.getBeanDefinitionNames()) {
-            if (context.isActive()) {
+            if (!context.isClosed()) {
                 make(name);
             }
         }
@@ -59,8 +59,8 @@ class WarmUp implements ApplicationRunner {
                 context.getBean(name);
             }
         } catch (BeansException | IllegalStateException e) {
-            // The application may have ended meanwhile.
-            if (context.isActive()) {
+            // The application may be ending meanwhile.
+            if (!context.isClosed()) {
                 LOG.error("a part of the application cannot be made: {}", name, e);
             }
         }

@@ -46,8 +46,11 @@ export function redrawer(form, drawn, { quickly = () => {}, kept, done = () => {
   };
 }
 
-/** Draws all of it once a field has changed or the form is sent, without leaving the page. */
+/** Draws all of it once a field has changed or the form is sent, without leaving the page; what was typed before, too. */
 export function drawsOnChange(form, draw) {
+  if ([...form.querySelectorAll("input")].some(field => field.value !== field.defaultValue)) {
+    draw(false);
+  }
   form.addEventListener("change", () => draw(false));
   form.addEventListener("submit", event => {
     event.preventDefault();

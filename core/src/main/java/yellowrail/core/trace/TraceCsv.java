@@ -9,7 +9,7 @@ import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.TracedPoint;
 
 /**
- * Points of a tube’s curves as text: a file with the columns of {@link TraceRow} under their names, or lines of numbers
+ * Points of a tube's curves as text: a file with the columns of {@link TraceRow} under their names, or lines of numbers
  * in their order, parted by commas, semicolons, tabs or spaces; {@code -} stands for what was not read.
  */
 public final class TraceCsv {
@@ -20,7 +20,7 @@ public final class TraceCsv {
 
     private TraceCsv() {}
 
-    /** @param type the tube’s, by whose rating a figure is asked about */
+    /** @param type the tube's, by whose rating a figure is asked about */
     public static CsvTable<TraceRow> parse(String text, TubeType type) {
         String read = text.strip();
         String first = read.lines().findFirst().orElse("");

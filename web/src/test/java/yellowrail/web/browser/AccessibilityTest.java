@@ -88,7 +88,7 @@ class AccessibilityTest extends BrowserTest {
         assertThat(wrong).isEmpty();
     }
 
-    /** One view in both looks; and half as wide again, as it is at 200 %, or on the narrowest phone there is. */
+    /** One view in both looks; then narrower: half as wide, as it is at 200 %, or on the narrowest phone there is. */
     private static void look(Page page, String view, String axe, List<String> wrong) {
         int width = page.viewportSize().width;
         page.navigate(view);

@@ -5,33 +5,28 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
 import yellowrail.web.RunningApplication;
 
 /**
- * A test in the browser: one Chromium for its methods, and no errors on the console but those of requests that were
- * meant to be refused.
+ * A test in the browser: what each method opens ends with it, and no errors on the console but those of requests that
+ * were meant to be refused.
  */
 @ExtendWith(RunningApplication.class)
 abstract class BrowserTest {
 
     static Chromium chromium;
 
-    @BeforeAll
-    static void open() {
+    @BeforeEach
+    void open() {
         chromium = new Chromium();
-    }
-
-    @AfterAll
-    static void close() {
-        chromium.close();
     }
 
     @AfterEach
     void noErrorsOnTheConsole() {
+        chromium.close();
         chromium.errors()
                 .removeIf(error -> error.matches(".*status of (404|409|422).*")
                         || error.startsWith("htmx:sendAbort")

@@ -8,11 +8,15 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 
-/** Debian's Chromium, driven as a person would, noting every error on the console. */
+/**
+ * Debian's Chromium without a window, driven as a person would, noting every error on the console. The browser itself
+ * is started once for all that ask for the same flags, and ends with this Java; what is opened here ends with this.
+ */
 public final class Chromium implements AutoCloseable {
 
     private static final List<String> FLAGS = List.of(
@@ -22,20 +26,34 @@ public final class Chromium implements AutoCloseable {
             "--disable-component-update",
             "--disable-sync",
             "--disable-quic",
-            "--no-first-run");
+            "--no-first-run",
+            // Letters as wide as they are on a phone or a screen of many dots.
+            "--font-render-hinting=none");
 
-    private final Playwright playwright =
-            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private static final Map<List<String>, Browser> BROWSERS = new HashMap<>();
+    private static Playwright playwright;
+
     private final Browser browser;
+    private final List<BrowserContext> contexts = new ArrayList<>();
     private final List<String> errors = new ArrayList<>();
 
     /** @param more flags than every test takes */
     public Chromium(String... more) {
-        browser = playwright
+        browser = BROWSERS.computeIfAbsent(
+                Stream.concat(FLAGS.stream(), Stream.of(more)).toList(), Chromium::launched);
+    }
+
+    private static Browser launched(List<String> flags) {
+        if (playwright == null) {
+            playwright = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
+        }
+        return playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setArgs(Stream.concat(FLAGS.stream(), Stream.of(more)).toList()));
+                        .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
+                        .setArgs(flags));
     }
 
     public Page laptop(String url) {
@@ -52,6 +70,7 @@ public final class Chromium implements AutoCloseable {
                 .setViewportSize(width, height)
                 .setColorScheme(scheme)
                 .setHasTouch(width < 700));
+        contexts.add(context);
         context.setDefaultTimeout(15_000);
         Page page = context.newPage();
         page.onConsoleMessage(message -> {
@@ -69,7 +88,6 @@ public final class Chromium implements AutoCloseable {
 
     @Override
     public void close() {
-        browser.close();
-        playwright.close();
+        contexts.forEach(BrowserContext::close);
     }
 }

@@ -1,6 +1,7 @@
 package yellowrail.web.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -214,6 +215,27 @@ class SchematicTest extends BrowserTest {
         return nodes;
     }
 
+    /** What the two looks find is found: a word put on a line, and one put on another. */
+    @Test
+    void aWordOutOfPlaceIsFound() {
+        long id = RunningApplication.bean(AmpService.class).create(amps().get(2));
+        Page page = chromium.laptop(RunningApplication.url());
+        page.navigate("/amps/" + id);
+        page.evaluate("""
+                () => {
+                  const svg = [...document.querySelectorAll("svg.schematic")].find(each => each.getClientRects().length > 0);
+                  const [one, other, next] = svg.querySelectorAll("text");
+                  const at = svg.querySelector("path.wire").getPointAtLength(1);
+                  one.style.textAnchor = "start";
+                  one.setAttribute("x", at.x - 2);
+                  one.setAttribute("y", at.y + 4);
+                  other.setAttribute("x", next.getAttribute("x"));
+                  other.setAttribute("y", next.getAttribute("y"));
+                }""");
+        assertThat(page.evaluate(CROSSED).toString()).contains(" on wire");
+        assertThat(page.evaluate(OVERLAPS, TOUCH).toString()).contains(" on ");
+    }
+
     @Test
     void itFillsInWhileTheFormIsFilled() {
         Page page = chromium.laptop(RunningApplication.url());
@@ -236,27 +258,39 @@ class SchematicTest extends BrowserTest {
     private static final String TUBES = "svg.schematic:visible .power-tube, svg.schematic:visible .power-triode";
 
     /**
-     * Words on a line or in a symbol: a grid of places in each text, a little smaller than its box, asked of each path.
+     * Words on a line or in a symbol: all lines drawn once more without the words, and looked at where a word stands.
      */
     private static final String CROSSED = """
             () => {
               const wrong = [];
               const drawings = [...document.querySelectorAll("svg.schematic")];
               const svg = drawings.find(each => each.getClientRects().length > 0);
-              const paths = [...svg.querySelectorAll("path")].map(path => [path, path.getScreenCTM().inverse()]);
+              const frame = svg.getBoundingClientRect();
+              const lines = new OffscreenCanvas(frame.width, frame.height).getContext("2d", {willReadFrequently: true});
+              const paths = [...svg.querySelectorAll("path")];
+              paths.forEach(path => {
+                const {a, b, c, d, e, f} = path.getScreenCTM();
+                lines.setTransform(a, b, c, d, e - frame.left, f - frame.top);
+                lines.lineWidth = parseFloat(getComputedStyle(path).strokeWidth);
+                const drawn = new Path2D(path.getAttribute("d"));
+                lines.stroke(drawn);
+                if (path.classList.contains("dot")) {
+                  lines.fill(drawn);
+                }
+              });
               [...svg.querySelectorAll("text")].filter(text => text.textContent).forEach(text => {
                 const box = text.getBoundingClientRect();
-                for (let x = box.left + 1; x < box.right - 1; x += 2) {
-                  for (let y = box.top + 4; y < box.bottom - 4; y += 2) {
-                    const hit = paths.find(([path, screen]) => {
-                      const at = new DOMPoint(x, y).matrixTransform(screen);
-                      return path.isPointInStroke(at) || path.classList.contains("dot") && path.isPointInFill(at);
-                    });
-                    if (hit) {
-                      wrong.push(`${text.textContent} on ${hit[0].getAttribute("class")}`);
-                      return;
-                    }
-                  }
+                const left = Math.round(box.left + 1 - frame.left);
+                const top = Math.round(box.top + 4 - frame.top);
+                const width = Math.max(1, Math.round(box.width - 2));
+                const {data} = lines.getImageData(left, top, width, Math.max(1, Math.round(box.height - 8)));
+                const hit = data.findIndex((value, i) => i % 4 === 3 && value > 127);
+                if (hit >= 0) {
+                  const pixel = (hit - 3) / 4;
+                  const x = frame.left + left + pixel % width + 0.5;
+                  const at = new DOMPoint(x, frame.top + top + Math.floor(pixel / width) + 0.5);
+                  const what = paths.find(path => path.isPointInStroke(at.matrixTransform(path.getScreenCTM().inverse())));
+                  wrong.push(`${text.textContent} on ${what?.getAttribute("class")}`);
                 }
               });
               return wrong;
