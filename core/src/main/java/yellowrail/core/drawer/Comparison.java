@@ -31,6 +31,31 @@ public record Comparison(
     /** A tube and its newest test. */
     public record Tested(DrawerTube tube, Optional<TesterReading> test) {}
 
+    /** What was read, and where. */
+    private record TestedAt(TesterReading.Current current, TestCondition condition) {
+
+        static TestedAt of(TesterReading test) {
+            return new TestedAt(test.current(), test.condition());
+        }
+
+        /** Where most were tested; of those that are as common, the first. */
+        static Optional<TestedAt> commonest(List<TesterReading> tests) {
+            Map<TestedAt, Integer> counted = new LinkedHashMap<>();
+            tests.forEach(test -> counted.merge(of(test), 1, Integer::sum));
+            Map<TestedAt, Integer> alike = new LinkedHashMap<>();
+            counted.keySet().forEach(each -> alike.put(each, each.alike(counted)));
+            return alike.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey);
+        }
+
+        private int alike(Map<TestedAt, Integer> counted) {
+            return counted.entrySet().stream()
+                    .filter(other -> other.getKey().current == current
+                            && other.getKey().condition.isSame(condition))
+                    .mapToInt(Map.Entry::getValue)
+                    .sum();
+        }
+    }
+
     public Comparison {
         candidates = List.copyOf(candidates);
     }
@@ -39,8 +64,7 @@ public record Comparison(
     public static Comparison of(TubeType type, List<Tested> tubes) {
         List<TesterReading> tests =
                 tubes.stream().flatMap(tube -> tube.test().stream()).toList();
-        Optional<TesterReading> commonest =
-                tests.stream().max((one, other) -> Long.compare(alike(one, tests), alike(other, tests)));
+        Optional<TestedAt> commonest = TestedAt.commonest(tests);
         Map<String, List<DrawerFinding>> remarks = new LinkedHashMap<>();
         Map<String, DrawerFinding> leftOut = new LinkedHashMap<>();
         List<Candidate> candidates = new ArrayList<>();
@@ -60,25 +84,18 @@ public record Comparison(
             }
         }
         return new Comparison(
-                commonest.map(TesterReading::condition),
-                commonest.map(TesterReading::current).orElse(TesterReading.Current.CATHODE),
+                commonest.map(TestedAt::condition),
+                commonest.map(TestedAt::current).orElse(TesterReading.Current.CATHODE),
                 candidates,
                 remarks,
                 leftOut);
-    }
-
-    private static long alike(TesterReading test, List<TesterReading> all) {
-        return all.stream()
-                .filter(other ->
-                        other.current() == test.current() && other.condition().isSame(test.condition()))
-                .count();
     }
 
     private static void take(
             TubeType type,
             TesterReading test,
             String label,
-            TesterReading common,
+            TestedAt common,
             List<Candidate> candidates,
             Map<String, List<DrawerFinding>> remarks,
             Map<String, DrawerFinding> leftOut) {

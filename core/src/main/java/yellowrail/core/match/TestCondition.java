@@ -57,7 +57,7 @@ public record TestCondition(double plate, double screen, OptionalDouble grid, St
         return near(plate, other.plate, ratio)
                 && near(screen, other.screen, ratio)
                 && grids
-                && called(setting).equals(called(other.setting));
+                && (setting.equals(other.setting) || called(setting).equals(called(other.setting)));
     }
 
     /** As spoken: capitals and blanks make no other setting. */

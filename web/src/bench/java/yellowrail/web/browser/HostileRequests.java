@@ -17,8 +17,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -134,14 +138,12 @@ class HostileRequests {
             "nonsense",
             "");
 
-    private final Random random = new Random(SEED);
-    private final HttpClient client = HttpClient.newBuilder()
-            .cookieHandler(new CookieManager())
-            .connectTimeout(LONGEST)
-            .build();
+    private static final int VISITORS = 4;
+
     private final List<Route> routes = routes();
     private final Map<String, Integer> answers = new TreeMap<>();
     private final List<String> wrong = new ArrayList<>();
+    private int answered;
     private String slowest = "";
     private long slowestNanos;
 
@@ -176,17 +178,19 @@ class HostileRequests {
 
     @Test
     void nothingBreaks() throws Exception {
-        String token = "";
-        for (int i = 0; i < MANY; i++) {
-            if (i % 1000 == 0) {
-                token = token();
-            }
-            ask(routes.get(random.nextInt(routes.size())), token);
+        ExecutorService visitors = Executors.newFixedThreadPool(VISITORS);
+        List<Future<Void>> asked = IntStream.range(0, VISITORS)
+                .mapToObj(i -> visitors.submit(() -> new Intruder(SEED + i).visit(MANY / VISITORS)))
+                .toList();
+        for (Future<Void> each : asked) {
+            each.get();
         }
+        visitors.shutdown();
         System.out.printf(
                 Locale.ROOT,
-                "%d requests over %d routes, seed %d: %s; slowest %.2f s (%s)%n",
+                "%d requests of %d visitors over %d routes, seed %d: %s; slowest %.2f s (%s)%n",
                 MANY,
+                VISITORS,
                 routes.size(),
                 SEED,
                 answers,
@@ -195,91 +199,116 @@ class HostileRequests {
         assertThat(wrong).isEmpty();
     }
 
-    private String token() throws Exception {
-        Matcher token = TOKEN.matcher(send(HttpRequest.newBuilder(uri("/"))).body());
-        return token.find() ? token.group(1) : "";
-    }
+    /** One of those who ask at the same time, with a session and a seed of its own. */
+    private final class Intruder {
 
-    private HttpResponse<String> send(HttpRequest.Builder request) throws Exception {
-        return client.send(request.timeout(LONGEST.multipliedBy(3)).build(), HttpResponse.BodyHandlers.ofString());
+        private final Random random;
+        private final HttpClient client = HttpClient.newBuilder()
+                .cookieHandler(new CookieManager())
+                .connectTimeout(LONGEST)
+                .build();
+
+        Intruder(long seed) {
+            random = new Random(seed);
+        }
+
+        Void visit(int times) throws Exception {
+            String token = "";
+            for (int i = 0; i < times; i++) {
+                if (i % 250 == 0) {
+                    token = token();
+                }
+                ask(routes.get(random.nextInt(routes.size())), token);
+            }
+            return null;
+        }
+
+        private String token() throws Exception {
+            Matcher token = TOKEN.matcher(send(HttpRequest.newBuilder(uri("/"))).body());
+            return token.find() ? token.group(1) : "";
+        }
+
+        private HttpResponse<String> send(HttpRequest.Builder request) throws Exception {
+            return client.send(request.timeout(LONGEST.multipliedBy(3)).build(), HttpResponse.BodyHandlers.ofString());
+        }
+
+        private String value() {
+            return VALUES.get(random.nextInt(VALUES.size()));
+        }
+
+        private void ask(Route route, String token) throws Exception {
+            String path = VARIABLE.matcher(route.path())
+                    .replaceAll(variable -> Matcher.quoteReplacement(
+                            random.nextInt(3) == 0 ? encoded(value()) : String.valueOf(1 + random.nextInt(12))));
+            String fields = fields(route);
+            boolean writes = !route.method().equals("GET");
+            HttpRequest.Builder request =
+                    HttpRequest.newBuilder(uri(path + (writes || fields.isEmpty() ? "" : "?" + fields)));
+            String told = route.method() + " " + path + " " + fields;
+            if (writes) {
+                body(request, route, fields, token);
+            }
+            if (random.nextInt(4) == 0) {
+                request.header("HX-Request", "true");
+            }
+            request.header("Accept", random.nextInt(5) == 0 ? "application/json" : "text/html,*/*;q=0.8");
+            long begun = System.nanoTime();
+            HttpResponse<String> answer = send(request);
+            judge(answer, System.nanoTime() - begun, told);
+        }
+
+        private void body(HttpRequest.Builder request, Route route, String fields, String token) {
+            boolean json = route.path().startsWith("/api/");
+            String type = random.nextInt(json ? 12 : 30) == 0
+                    ? TYPES.get(random.nextInt(TYPES.size()))
+                    : json ? "application/json" : "application/x-www-form-urlencoded";
+            if (!type.isEmpty()) {
+                request.header("Content-Type", type);
+            }
+            String body = json ? document(3) : fields + "&_csrf=" + encoded(token);
+            request.method(route.method(), HttpRequest.BodyPublishers.ofString(body));
+        }
+
+        private String fields(Route route) {
+            StringBuilder fields = new StringBuilder();
+            List<String> names = new ArrayList<>(route.parameters());
+            names.addAll(List.of(
+                    "line", "form", "at", "q", "name", "file", "stage.tubeType", "pots[0].name", "class.x", "once"));
+            for (int i = random.nextInt(8); i > 0; i--) {
+                fields.append(fields.isEmpty() ? "" : "&")
+                        .append(encoded(names.get(random.nextInt(names.size()))))
+                        .append('=')
+                        .append(encoded(value()));
+            }
+            return fields.toString();
+        }
+
+        /** A JSON document that may be anything. */
+        private String document(int depth) {
+            List<String> names =
+                    List.of("tubeType", "in", "wants", "amp", "log", "tubes", "plateVolts", "method", "points", "x");
+            return switch (random.nextInt(depth == 0 ? 4 : 8)) {
+                case 0 -> String.valueOf(random.nextGaussian() * Math.pow(10, random.nextInt(20) - 8));
+                case 1 -> "null";
+                case 2 -> quoted(value());
+                case 3 -> random.nextInt(10) == 0 ? value() : "true";
+                case 4 -> "[" + document(depth - 1) + "," + document(depth - 1) + "]";
+                default -> {
+                    StringBuilder object = new StringBuilder("{");
+                    for (int i = random.nextInt(6); i > 0; i--) {
+                        object.append(object.length() == 1 ? "" : ",")
+                                .append(quoted(names.get(random.nextInt(names.size()))))
+                                .append(':')
+                                .append(document(depth - 1));
+                    }
+                    yield object.append('}').toString();
+                }
+            };
+        }
     }
 
     private static URI uri(String path) {
         return URI.create(RunningApplication.url() + path);
-    }
-
-    private String value() {
-        return VALUES.get(random.nextInt(VALUES.size()));
-    }
-
-    private void ask(Route route, String token) throws Exception {
-        String path = VARIABLE.matcher(route.path())
-                .replaceAll(variable -> Matcher.quoteReplacement(
-                        random.nextInt(3) == 0 ? encoded(value()) : String.valueOf(1 + random.nextInt(12))));
-        String fields = fields(route);
-        boolean writes = !route.method().equals("GET");
-        HttpRequest.Builder request =
-                HttpRequest.newBuilder(uri(path + (writes || fields.isEmpty() ? "" : "?" + fields)));
-        String told = route.method() + " " + path + " " + fields;
-        if (writes) {
-            body(request, route, fields, token);
-        }
-        if (random.nextInt(4) == 0) {
-            request.header("HX-Request", "true");
-        }
-        request.header("Accept", random.nextInt(5) == 0 ? "application/json" : "text/html,*/*;q=0.8");
-        long begun = System.nanoTime();
-        HttpResponse<String> answer = send(request);
-        judge(answer, System.nanoTime() - begun, told);
-    }
-
-    private void body(HttpRequest.Builder request, Route route, String fields, String token) {
-        boolean json = route.path().startsWith("/api/");
-        String type = random.nextInt(json ? 12 : 30) == 0
-                ? TYPES.get(random.nextInt(TYPES.size()))
-                : json ? "application/json" : "application/x-www-form-urlencoded";
-        if (!type.isEmpty()) {
-            request.header("Content-Type", type);
-        }
-        String body = json ? document(3) : fields + "&_csrf=" + encoded(token);
-        request.method(route.method(), HttpRequest.BodyPublishers.ofString(body));
-    }
-
-    private String fields(Route route) {
-        StringBuilder fields = new StringBuilder();
-        List<String> names = new ArrayList<>(route.parameters());
-        names.addAll(List.of(
-                "line", "form", "at", "q", "name", "file", "stage.tubeType", "pots[0].name", "class.x", "once"));
-        for (int i = random.nextInt(8); i > 0; i--) {
-            fields.append(fields.isEmpty() ? "" : "&")
-                    .append(encoded(names.get(random.nextInt(names.size()))))
-                    .append('=')
-                    .append(encoded(value()));
-        }
-        return fields.toString();
-    }
-
-    /** A JSON document that may be anything. */
-    private String document(int depth) {
-        List<String> names =
-                List.of("tubeType", "in", "wants", "amp", "log", "tubes", "plateVolts", "method", "points", "x");
-        return switch (random.nextInt(depth == 0 ? 4 : 8)) {
-            case 0 -> String.valueOf(random.nextGaussian() * Math.pow(10, random.nextInt(20) - 8));
-            case 1 -> "null";
-            case 2 -> quoted(value());
-            case 3 -> random.nextInt(10) == 0 ? value() : "true";
-            case 4 -> "[" + document(depth - 1) + "," + document(depth - 1) + "]";
-            default -> {
-                StringBuilder object = new StringBuilder("{");
-                for (int i = random.nextInt(6); i > 0; i--) {
-                    object.append(object.length() == 1 ? "" : ",")
-                            .append(quoted(names.get(random.nextInt(names.size()))))
-                            .append(':')
-                            .append(document(depth - 1));
-                }
-                yield object.append('}').toString();
-            }
-        };
     }
 
     private static String quoted(String text) {
@@ -290,8 +319,12 @@ class HostileRequests {
         return URLEncoder.encode(text, StandardCharsets.UTF_8).replace("+", "%20");
     }
 
-    private void judge(HttpResponse<String> answer, long nanos, String told) {
+    private synchronized void judge(HttpResponse<String> answer, long nanos, String told) {
         answers.merge(String.valueOf(answer.statusCode()), 1, Integer::sum);
+        answered++;
+        if (answered % 10_000 == 0) {
+            System.out.printf("%d: %s%n", answered, answers);
+        }
         String shown = told.length() > 200 ? told.substring(0, 200) + "\u2026" : told;
         if (nanos > slowestNanos) {
             slowestNanos = nanos;

@@ -59,7 +59,7 @@ final class BackupFile {
             Files.move(draft, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
             return manifest;
         } catch (IOException | SQLException e) {
-            throw new BackupException("The backup %s could not be written: %s".formatted(file, e.getMessage()), e);
+            throw new BackupException("The backup %s could not be written: %s.".formatted(file, FileTrouble.of(e)), e);
         } finally {
             draft.toFile().delete();
         }
@@ -124,7 +124,7 @@ final class BackupFile {
             }
             return manifest;
         } catch (IOException | JacksonException e) {
-            throw new BackupException("%s is no backup of Yellow Rail: %s".formatted(file, e.getMessage()), e);
+            throw new BackupException("%s is no backup of Yellow Rail: %s.".formatted(file, FileTrouble.of(e)), e);
         }
     }
 
@@ -141,7 +141,7 @@ final class BackupFile {
                                 .formatted(file, is, should));
             }
         } catch (IOException e) {
-            throw new BackupException("%s is damaged: %s. Take another backup.".formatted(file, e.getMessage()), e);
+            throw new BackupException("%s is damaged: %s. Take another backup.".formatted(file, FileTrouble.of(e)), e);
         }
     }
 

@@ -80,7 +80,7 @@ public final class KeepingCommand {
                 new Everything(connection).write(out);
                 return file + " is written.";
             } catch (SQLException | IOException e) {
-                throw new BackupException("%s could not be written: %s".formatted(file, e.getMessage()), e);
+                throw new BackupException("%s could not be written: %s.".formatted(file, FileTrouble.of(e)), e);
             }
         });
     }

@@ -53,7 +53,7 @@ final class Restore {
             return Files.exists(aside.resolve("postgres")) ? aside : folder;
         } catch (IOException | SQLException e) {
             throw new BackupException(
-                    "The backup %s could not be brought back: %s".formatted(backup.path(), e.getMessage()), e);
+                    "The backup %s could not be brought back: %s".formatted(backup.path(), FileTrouble.of(e)), e);
         } finally {
             abandon(replacement);
         }

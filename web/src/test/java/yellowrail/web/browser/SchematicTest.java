@@ -223,7 +223,8 @@ class SchematicTest extends BrowserTest {
         page.navigate("/amps/" + id);
         page.evaluate("""
                 () => {
-                  const svg = [...document.querySelectorAll("svg.schematic")].find(each => each.getClientRects().length > 0);
+                  const drawings = [...document.querySelectorAll("svg.schematic")];
+                  const svg = drawings.find(each => each.getClientRects().length > 0);
                   const [one, other, next] = svg.querySelectorAll("text");
                   const at = svg.querySelector("path.wire").getPointAtLength(1);
                   one.style.textAnchor = "start";
@@ -266,7 +267,8 @@ class SchematicTest extends BrowserTest {
               const drawings = [...document.querySelectorAll("svg.schematic")];
               const svg = drawings.find(each => each.getClientRects().length > 0);
               const frame = svg.getBoundingClientRect();
-              const lines = new OffscreenCanvas(frame.width, frame.height).getContext("2d", {willReadFrequently: true});
+              const canvas = new OffscreenCanvas(frame.width, frame.height);
+              const lines = canvas.getContext("2d", {willReadFrequently: true});
               const paths = [...svg.querySelectorAll("path")];
               paths.forEach(path => {
                 const {a, b, c, d, e, f} = path.getScreenCTM();
@@ -289,8 +291,8 @@ class SchematicTest extends BrowserTest {
                   const pixel = (hit - 3) / 4;
                   const x = frame.left + left + pixel % width + 0.5;
                   const at = new DOMPoint(x, frame.top + top + Math.floor(pixel / width) + 0.5);
-                  const what = paths.find(path => path.isPointInStroke(at.matrixTransform(path.getScreenCTM().inverse())));
-                  wrong.push(`${text.textContent} on ${what?.getAttribute("class")}`);
+                  const on = path => path.isPointInStroke(at.matrixTransform(path.getScreenCTM().inverse()));
+                  wrong.push(`${text.textContent} on ${paths.find(on)?.getAttribute("class")}`);
                 }
               });
               return wrong;

@@ -140,6 +140,8 @@ class RestoreTest {
         assertThat(base.resolve("damaged/postgres")).doesNotExist();
         Files.write(backup.path(), new byte[] {1, 2, 3});
         assertThatThrownBy(() -> restored("none")).hasMessageContaining("is no backup of Yellow Rail");
+        Files.delete(backup.path());
+        assertThatThrownBy(() -> restored("none")).hasMessageEndingWith(": there is no " + backup.path() + ".");
     }
 
     @Test
