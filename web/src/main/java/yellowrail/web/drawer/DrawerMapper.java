@@ -13,6 +13,9 @@ interface DrawerMapper {
     /** Adds tubes, or tells those anew whose type and label are there; no two of the same in one call. */
     void save(@Param("tubes") String tubes, @Param("at") OffsetDateTime at);
 
+    /** @return 0 if a tube bears this name already, also one that somebody else adds at this moment */
+    int add(@Param("tube") TubeRow tube, @Param("at") OffsetDateTime at);
+
     /** @return 0 if another tube bears this name, or somebody else has changed this one in the meantime */
     int change(@Param("tube") TubeRow tube, @Param("at") OffsetDateTime at);
 

@@ -209,10 +209,12 @@ public class DrawerService {
     @Transactional
     public Optional<Long> add(DrawerRow row) {
         DrawerTube tube = named(row.tube(), types.catalogue());
-        if (mapper.id(tube.type(), tube.label()).isPresent()) {
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        if (mapper.add(TubeRow.of(0, 1, tube), now) == 0) {
             return Optional.empty();
         }
-        keep(List.of(row));
+        DrawerRows one = DrawerRows.of(List.of(new DrawerRow(tube, row.test(), Map.of())));
+        mapper.addTests(json.write(one.tests()), now);
         return mapper.id(tube.type(), tube.label());
     }
 

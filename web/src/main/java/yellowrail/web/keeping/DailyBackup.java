@@ -3,6 +3,7 @@ package yellowrail.web.keeping;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Optional;
+import java.util.concurrent.locks.ReentrantLock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
@@ -21,6 +22,7 @@ public class DailyBackup extends Rounds {
 
     private final Optional<PrivatePostgres> postgres;
     private final Clock clock;
+    private final ReentrantLock making = new ReentrantLock();
     private volatile String trouble = "";
 
     DailyBackup(ObjectProvider<PrivatePostgres> postgres, Clock clock) {
@@ -45,8 +47,25 @@ public class DailyBackup extends Rounds {
         return postgres.map(own -> new Backups(own.data(), clock));
     }
 
-    /** Makes one now. @return what went wrong; blank if nothing did */
-    synchronized String make() {
+    /**
+     * Makes one now; while one is being made already, that one will do.
+     *
+     * @return what went wrong; blank if nothing did
+     */
+    String make() {
+        boolean underWay = making.isLocked();
+        making.lock();
+        try {
+            if (!underWay) {
+                write();
+            }
+            return trouble;
+        } finally {
+            making.unlock();
+        }
+    }
+
+    private void write() {
         try {
             postgres.ifPresent(own -> new Backups(own.data(), clock).make(own));
             trouble = "";
@@ -54,7 +73,6 @@ public class DailyBackup extends Rounds {
             trouble = e.getMessage();
             LOG.warn("no backup could be made: {}", trouble);
         }
-        return trouble;
     }
 
     /** What went wrong last time. */

@@ -2,8 +2,11 @@ package yellowrail.web.layout;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.sql.SQLException;
 import java.util.List;
 import org.apache.tomcat.util.http.InvalidParameterException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -16,6 +19,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
+import yellowrail.web.postgres.SqlState;
 import yellowrail.web.words.Vocabularies;
 import yellowrail.web.words.Words;
 
@@ -78,5 +82,20 @@ public class LayoutAdvice {
     @ExceptionHandler(BindException.class)
     void wrongForm(HttpServletResponse response) throws IOException {
         response.sendError(HttpStatus.BAD_REQUEST.value());
+    }
+
+    /** Text with a character that the database has no place for, which nobody types. */
+    @ExceptionHandler(DataIntegrityViolationException.class)
+    void unstorable(DataIntegrityViolationException e, HttpServletResponse response) throws IOException {
+        if (!(e.getMostSpecificCause() instanceof SQLException cause && SqlState.NO_CHARACTER.isOf(cause))) {
+            throw e;
+        }
+        response.sendError(HttpStatus.BAD_REQUEST.value());
+    }
+
+    /** Two have stored the same at one moment, or one has pressed twice: the other was first. */
+    @ExceptionHandler(DuplicateKeyException.class)
+    void atTheSameMoment(HttpServletResponse response) throws IOException {
+        response.sendError(HttpStatus.CONFLICT.value());
     }
 }

@@ -27,6 +27,7 @@ class WordedErrors extends DefaultErrorAttributes {
     static String key(int status) {
         return switch (status) {
             case 404 -> "page.error.there-is-nothing-at-this";
+            case 409 -> "page.error.at-the-same-moment";
             case 403 -> "page.error.the-page-had-grown-old";
             default -> status < 500 ? "page.error.the-form-could-not-be" : "page.error.something-went-wrong-here-not";
         };

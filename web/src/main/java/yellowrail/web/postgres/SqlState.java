@@ -11,6 +11,8 @@ public enum SqlState {
     /** The user or the password is not taken. */
     NOT_LET_IN("28"),
     NO_SUCH_DATABASE("3D000"),
+    /** A character that no text holds: NUL. */
+    NO_CHARACTER("22021"),
     /** No room on the disk, no memory, no more connections. */
     RESOURCES("53"),
     /** Somebody stops the server, or it is not up yet. */

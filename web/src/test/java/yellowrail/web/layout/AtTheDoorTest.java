@@ -47,6 +47,12 @@ class AtTheDoorTest {
     }
 
     @Test
+    void aFieldThatNoTextCanHold() {
+        String token = visitor.form("/amps/new", "/amps").get("_csrf");
+        refused(visitor.post("/drawer/match", Map.of("_csrf", token, "q", "a\u0000b")));
+    }
+
+    @Test
     void aNumberOfFourHundredDigits() {
         HttpResponse<String> swap =
                 visitor.postJson("/api/swap-check", "{\"in\":\"EL34\",\"wants\":\"KT88\",\"tubes\":" + DIGITS + "}");
