@@ -9,10 +9,11 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import yellowrail.core.tube.model.TubeModels;
 
 /**
- * Makes what the first page has no use for, shortly after it stands: parts are made when they are first asked for, and
- * nobody shall wait for them at the second click.
+ * Makes what the first page has no use for, shortly after it stands: parts are made, and tube models fitted, when they
+ * are first asked for, and nobody shall wait for them at the second click.
  */
 @Component
 @Order(1)
@@ -39,6 +40,7 @@ class WarmUp implements ApplicationRunner {
         try {
             TimeUnit.SECONDS.sleep(SECONDS_AFTER_THE_START);
             now();
+            TubeModels.published().all();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
