@@ -4,16 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.time.OffsetDateTime;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
-import java.util.concurrent.Callable;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
@@ -26,8 +20,6 @@ import yellowrail.core.amp.AmpDefaults;
 import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.drawer.DrawerRow;
-import yellowrail.core.drawer.DrawerTube;
-import yellowrail.core.drawer.TubeState;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
@@ -55,23 +47,6 @@ class DrawerPagesTest {
                 .filter(line -> line.startsWith(type + ","))
                 .sorted()
                 .toList();
-    }
-
-    /** Of two who add a tube of one name at the same moment, one is told that there is such a tube. */
-    @Test
-    void aNameIsGivenOnce() throws Exception {
-        DrawerService drawer = RunningApplication.bean(DrawerService.class);
-        ExecutorService both = Executors.newFixedThreadPool(2);
-        for (int i = 0; i < 20; i++) {
-            DrawerTube tube = new DrawerTube("EL84", "twice " + i, "", "", Optional.empty(), TubeState.NEW, "");
-            Callable<Optional<Long>> adds = () -> drawer.add(new DrawerRow(tube, Optional.empty(), Map.of()));
-            int given = 0;
-            for (Future<Optional<Long>> each : both.invokeAll(List.of(adds, adds))) {
-                given += each.get().isPresent() ? 1 : 0;
-            }
-            assertThat(given).isEqualTo(1);
-        }
-        both.shutdown();
     }
 
     private Map<String, String> typed(String page, String action, String... changes) {
@@ -386,19 +361,6 @@ class DrawerPagesTest {
         assertThat(body(visitor.get("/drawer?type=PCL86&page=900"), 200))
                 .contains(">P204<")
                 .doesNotContain(">P199<");
-    }
-
-    private static DrawerRow row(String type, String label) {
-        Map<String, String> cells = Map.of("type", type, "label", label);
-        return DrawerRow.read(column -> cells.getOrDefault(column, ""));
-    }
-
-    @Test
-    void anImportTellsHowFarItIs() {
-        List<Integer> told = new ArrayList<>();
-        DrawerService drawer = RunningApplication.bean(DrawerService.class);
-        drawer.keep(IntStream.range(0, 2500).mapToObj(i -> row("PL36", "I" + i)).toList(), told::add);
-        assertThat(told).containsExactly(1000, 2000, 2500);
     }
 
     @Test

@@ -96,12 +96,14 @@ class TemplatesTest {
     /** Looked for without a pattern, which takes a hundred times as long. */
     private static boolean hasWord(StringBuilder text, String word) {
         for (int at = text.indexOf(word); at >= 0; at = text.indexOf(word, at + 1)) {
-            boolean begins = at == 0 || !Character.isLetterOrDigit(text.charAt(at - 1));
-            int end = at + word.length();
-            if (begins && (end == text.length() || !Character.isLetterOrDigit(text.charAt(end)))) {
+            if (isBetweenWords(text, at - 1) && isBetweenWords(text, at + word.length())) {
                 return true;
             }
         }
         return false;
+    }
+
+    private static boolean isBetweenWords(StringBuilder text, int at) {
+        return at < 0 || at == text.length() || !Character.isLetterOrDigit(text.charAt(at)) && text.charAt(at) != '_';
     }
 }
