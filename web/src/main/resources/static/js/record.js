@@ -134,7 +134,7 @@ export async function begin(climb = () => null) {
 
 async function listen(stream, climb) {
   const context = new AudioContext({ sampleRate: Number(document.getElementById("rate").value) });
-  await context.audioWorklet.addModule("/js/recorder.js");
+  await context.audioWorklet.addModule(new URL("./recorder.js", import.meta.url));
   const recording = {
     stream, context, rate: context.sampleRate, passed: 0, frames: 0, shown: 0, peak: 0, channels: null, climb: null
   };

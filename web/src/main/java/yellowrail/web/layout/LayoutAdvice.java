@@ -29,16 +29,24 @@ public class LayoutAdvice {
 
     private final Vocabularies vocabularies;
     private final Words words;
+    private final Edition edition;
 
-    public LayoutAdvice(Vocabularies vocabularies, Words words) {
+    public LayoutAdvice(Vocabularies vocabularies, Words words, Edition edition) {
         this.vocabularies = vocabularies;
         this.words = words;
+        this.edition = edition;
     }
 
     /** {@code light}, {@code dim}, or blank to follow the system. */
     @ModelAttribute("theme")
     String theme(@CookieValue(name = ThemeController.COOKIE, defaultValue = "") String theme) {
         return theme.equals("light") || theme.equals("dim") ? theme : "";
+    }
+
+    /** What the addresses of styles and scripts begin with. */
+    @ModelAttribute("files")
+    String files() {
+        return edition.address();
     }
 
     /** The language of the page, as browsers write it. */

@@ -3,10 +3,10 @@ package yellowrail.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Page.WaitForFunctionOptions;
 import com.microsoft.playwright.assertions.LocatorAssertions.ContainsTextOptions;
 import com.microsoft.playwright.assertions.LocatorAssertions.HasCountOptions;
 import com.microsoft.playwright.options.FilePayload;
-import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.BeforeEach;
@@ -126,10 +126,14 @@ class ClimbDayTest {
         try (Chromium chromium = new Chromium("--autoplay-policy=no-user-gesture-required")) {
             Page page = open(chromium);
             press(page, "o");
-            assertThat(page.locator("#live"))
-                    .containsText(Pattern.compile("THD"), new ContainsTextOptions().setTimeout(PATIENCE));
+            // Only from the first level that was judged on is it known how loud the next has to come back.
+            page.waitForFunction(
+                    "() => document.querySelector('#live [data-next]')?.dataset.next",
+                    null,
+                    new WaitForFunctionOptions().setTimeout(PATIENCE));
             page.evaluate("() => { window.volume.gain.value = 8; }");
-            assertThat(page.locator("#heard")).containsText("Leave the volume control alone");
+            assertThat(page.locator("#heard"))
+                    .containsText("Leave the volume control alone", new ContainsTextOptions().setTimeout(PATIENCE));
             assertThat(page.locator("#record")).hasText("Record from the sound card");
         }
     }

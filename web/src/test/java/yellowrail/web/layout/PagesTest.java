@@ -3,7 +3,9 @@ package yellowrail.web.layout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -40,6 +42,30 @@ class PagesTest {
             })
     void everythingAPageNeedsShipsWithIt(String path) {
         assertThat(visitor.get(path).statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void whatAPageLoadsIsAskedForOnce() {
+        List<String> loaded = Pattern.compile("<(?:link|script)[^>]+(?:src|href)=\"([^\"]+)\"")
+                .matcher(visitor.get("/drawer").body())
+                .results()
+                .map(each -> each.group(1))
+                .toList();
+        assertThat(loaded).hasSizeGreaterThan(10).allSatisfy(path -> {
+            HttpResponse<String> file = visitor.get(path);
+            assertThat(file.statusCode()).isEqualTo(200);
+            assertThat(file.headers().firstValue("Cache-Control").orElseThrow()).contains("immutable");
+        });
+    }
+
+    @Test
+    void filesOfAnotherEditionAreNotTakenForThese() {
+        assertThat(visitor.get("/as-00000000/js/bench.js").statusCode()).isEqualTo(404);
+        assertThat(visitor.get("/js/bench.js")
+                        .headers()
+                        .firstValue("Cache-Control")
+                        .orElseThrow())
+                .isEqualTo("no-cache");
     }
 
     @ParameterizedTest

@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.layout.Edition;
 import yellowrail.web.layout.LayoutAdvice;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.seat.SeatService;
@@ -48,7 +49,7 @@ class RunControllerTest {
                     entries,
                     words,
                     Clock.systemUTC()))
-            .setControllerAdvice(new LayoutAdvice(BundledWords.vocabularies(), BundledWords.read()))
+            .setControllerAdvice(new LayoutAdvice(BundledWords.vocabularies(), BundledWords.read(), new Edition()))
             .build();
 
     @Test
