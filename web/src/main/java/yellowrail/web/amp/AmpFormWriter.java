@@ -5,6 +5,7 @@ import java.util.stream.Collectors;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.amp.Channel;
 import yellowrail.core.amp.CurrentSense;
+import yellowrail.core.amp.Socket;
 import yellowrail.core.amp.Supply;
 import yellowrail.core.amp.Target;
 import yellowrail.core.quantity.Figures;
@@ -36,7 +37,7 @@ final class AmpFormWriter {
                                 socket.label(),
                                 socket.side().name(),
                                 socket.channel().name(),
-                                socket.testPoint()))
+                                isItsOwn(socket, sheet) ? "" : socket.testPoint()))
                         .toList(),
                 sheet.pots().stream()
                         .map(pot -> new AmpForm.PotRow(
@@ -123,5 +124,14 @@ final class AmpFormWriter {
 
     private static String shown(double si, Unit unit) {
         return Figures.plain(unit.fromSi(si));
+    }
+
+    /** A test point that is called as its socket, and is no other's, follows when the socket is called otherwise. */
+    private static boolean isItsOwn(Socket socket, AmpSheet sheet) {
+        return socket.testPoint().equals(socket.label())
+                && sheet.sockets().stream()
+                                .filter(other -> other.testPoint().equals(socket.testPoint()))
+                                .count()
+                        == 1;
     }
 }

@@ -3,11 +3,8 @@ package yellowrail.web.keeping;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.security.DigestInputStream;
 import java.security.DigestOutputStream;
 import java.security.MessageDigest;
@@ -49,19 +46,11 @@ final class BackupFile {
 
     /** Writes all that a database holds at one moment, while others work with it. */
     Manifest write(PrivatePostgres postgres, Clock clock) {
-        Path draft = file.resolveSibling(file.getFileName() + ".part");
         try {
             Files.createDirectories(file.getParent());
-            Manifest manifest = write(postgres, clock, draft);
-            try (FileChannel written = FileChannel.open(draft, StandardOpenOption.WRITE)) {
-                written.force(true);
-            }
-            Files.move(draft, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-            return manifest;
+            return WholeFile.write(file, draft -> write(postgres, clock, draft));
         } catch (IOException | SQLException e) {
             throw new BackupException("The backup %s could not be written: %s.".formatted(file, FileTrouble.of(e)), e);
-        } finally {
-            draft.toFile().delete();
         }
     }
 

@@ -64,7 +64,7 @@ public final class KeepingCommand {
 
     private String backup(BackupFile file) {
         Manifest made = withDatabase(postgres -> file.write(postgres, clock));
-        return "%s holds %d amps, %d runs, %d readings and %d tubes."
+        return "%s holds amps: %d, runs: %d, readings: %d, tubes: %d."
                 .formatted(
                         file.path(),
                         made.rows("amp"),
@@ -75,10 +75,14 @@ public final class KeepingCommand {
 
     private String export(Path file) {
         return withDatabase(postgres -> {
-            try (Connection connection = postgres.connect();
-                    OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
-                new Everything(connection).write(out);
-                return file + " is written.";
+            try {
+                return WholeFile.write(file, draft -> {
+                    try (Connection connection = postgres.connect();
+                            OutputStream out = new BufferedOutputStream(Files.newOutputStream(draft))) {
+                        new Everything(connection).write(out);
+                        return file + " is written.";
+                    }
+                });
             } catch (SQLException | IOException e) {
                 throw new BackupException("%s could not be written: %s.".formatted(file, FileTrouble.of(e)), e);
             }

@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
  * that a browser which kept them asks again when any of them has changed, and never before.
  */
 @Component
-public class Edition {
+class Edition {
 
     /** Where the libraries that pages load tell their versions. */
     private static final List<String> LIBRARIES = List.of(
@@ -25,7 +25,7 @@ public class Edition {
 
     private final String address;
 
-    public Edition() {
+    Edition() {
         try {
             address = "/as-%08x".formatted(sum());
         } catch (IOException e) {

@@ -3,7 +3,6 @@ package yellowrail.web.layout;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.sql.SQLException;
-import java.util.List;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.DuplicateKeyException;
@@ -12,53 +11,22 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.validation.BindException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
-import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ExceptionHandler;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import yellowrail.web.postgres.SqlState;
-import yellowrail.web.words.Vocabularies;
 import yellowrail.web.words.Words;
 
-/** What every page needs and what every page may run into. */
+/** What every page may run into. */
 @ControllerAdvice
 public class LayoutAdvice {
 
-    private final Vocabularies vocabularies;
     private final Words words;
-    private final Edition edition;
 
-    public LayoutAdvice(Vocabularies vocabularies, Words words, Edition edition) {
-        this.vocabularies = vocabularies;
+    public LayoutAdvice(Words words) {
         this.words = words;
-        this.edition = edition;
-    }
-
-    /** {@code light}, {@code dim}, or blank to follow the system. */
-    @ModelAttribute("theme")
-    String theme(@CookieValue(name = ThemeController.COOKIE, defaultValue = "") String theme) {
-        return theme.equals("light") || theme.equals("dim") ? theme : "";
-    }
-
-    /** What the addresses of styles and scripts begin with. */
-    @ModelAttribute("files")
-    String files() {
-        return edition.address();
-    }
-
-    /** The language of the page, as browsers write it. */
-    @ModelAttribute("language")
-    String language() {
-        return vocabularies.present().toLanguageTag();
-    }
-
-    /** What else the page could speak. */
-    @ModelAttribute("otherWords")
-    List<Vocabularies.Other> otherWords() {
-        return vocabularies.others(vocabularies.present());
     }
 
     /** An address with letters where a number belongs leads nowhere; elsewhere it is no request of ours. */

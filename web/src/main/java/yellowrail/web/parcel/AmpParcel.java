@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.JacksonException;
@@ -24,6 +25,7 @@ import yellowrail.core.drawer.DrawerRow;
 import yellowrail.core.drawer.DrawerTube;
 import yellowrail.web.amp.AmpName;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.amp.SheetCheck;
 import yellowrail.web.database.DocumentKind;
 import yellowrail.web.drawer.DrawerService;
 import yellowrail.web.run.Run;
@@ -31,12 +33,14 @@ import yellowrail.web.run.RunArchive;
 import yellowrail.web.run.RunService;
 import yellowrail.web.seat.Seat;
 import yellowrail.web.seat.SeatService;
+import yellowrail.web.tubes.TubeService;
 import yellowrail.web.words.Words;
 
 /** Writes an amp to a file, and reads one in as another amp: whole, or not at all. */
 @Service
 class AmpParcel {
 
+    private static final int LONGEST_NAME = 80;
     private static final int MOST_SHEETS = 500;
     private static final int MOST_RUNS = 500;
     private static final int MOST_TUBES = 200;
@@ -48,6 +52,8 @@ class AmpParcel {
     private final RunArchive archive;
     private final DrawerService drawer;
     private final SeatService seats;
+    private final TubeService types;
+    private final SheetCheck check;
     private final Words words;
     private final Clock clock;
 
@@ -57,6 +63,8 @@ class AmpParcel {
             RunArchive archive,
             DrawerService drawer,
             SeatService seats,
+            TubeService types,
+            SheetCheck check,
             Words words,
             Clock clock) {
         this.amps = amps;
@@ -64,6 +72,8 @@ class AmpParcel {
         this.archive = archive;
         this.drawer = drawer;
         this.seats = seats;
+        this.types = types;
+        this.check = check;
         this.words = words;
         this.clock = clock;
     }
@@ -109,11 +119,11 @@ class AmpParcel {
     @Transactional
     public long read(String text, String name) {
         AmpDocument document = parse(text);
-        List<AmpSheet> sheets = sheets(document);
-        String called = free(name.isBlank() ? document.name() : name.strip());
-        long ampId = amps.create(sheets.get(0).called(called));
+        String called = called(document, name);
+        List<AmpSheet> sheets = sheets(document, called);
+        long ampId = amps.create(sheets.get(0));
         for (int i = 1; i < sheets.size(); i++) {
-            amps.save(ampId, i, sheets.get(i).called(called));
+            amps.save(ampId, i, sheets.get(i));
         }
         for (JsonNode run : document.runs()) {
             RunArchive.Read read = archive.readInto(ampId, run, document.sheets());
@@ -163,16 +173,39 @@ class AmpParcel {
                 && nodes.stream().allMatch(node -> node != null && node.isObject());
     }
 
-    private List<AmpSheet> sheets(AmpDocument document) {
+    /** The newest has to be one that could have been typed here; the older ones were replaced by it. */
+    private List<AmpSheet> sheets(AmpDocument document, String called) {
+        int newest = document.sheets().size();
+        List<AmpSheet> sheets = IntStream.range(0, newest)
+                .mapToObj(i -> sheet(i + 1, document.sheets().get(i)).called(called))
+                .toList();
+        check.fault(sheets.get(newest - 1)).ifPresent(fault -> {
+            throw new BadParcelException(
+                    words.message("page.parcel.sheet-fault", newest, fault.getKey(), fault.getValue()));
+        });
+        return sheets;
+    }
+
+    private AmpSheet sheet(int number, JsonNode document) {
+        String type = document.path("stage").path("tubeType").asString("");
+        if (!type.isEmpty() && types.catalogue().find(type).isEmpty()) {
+            throw new BadParcelException(words.message("page.parcel.sheet-type", number, type));
+        }
         try {
-            return document.sheets().stream()
-                    .map(sheet -> amps.sheet(JSON.writeValueAsString(sheet)))
-                    .toList();
+            return amps.sheet(JSON.writeValueAsString(document));
         } catch (DocumentKind.NewerFormatException e) {
             throw new BadParcelException(words.message("page.archive.newer-sheet"));
         } catch (RuntimeException e) {
-            throw new BadParcelException(words.message("page.archive.damaged"));
+            throw new BadParcelException(words.message("page.parcel.sheet-damaged", number));
         }
+    }
+
+    private String called(AmpDocument document, String name) {
+        String called = name.isBlank() ? document.name().strip() : name.strip();
+        if (called.length() > LONGEST_NAME) {
+            throw new BadParcelException(words.message("page.parcel.long-name", LONGEST_NAME, called.length()));
+        }
+        return free(called);
     }
 
     /** The name, or with a number behind it where an amp is called so already. */

@@ -20,8 +20,6 @@ import yellowrail.web.words.Words;
 @Controller
 class ParcelController {
 
-    private static final int LONGEST_NAME = 80;
-
     private final AmpParcel parcel;
     private final Words words;
 
@@ -44,9 +42,6 @@ class ParcelController {
     @PostMapping("/amps/import")
     ModelAndView in(@RequestParam(required = false) MultipartFile file, @RequestParam(defaultValue = "") String name)
             throws IOException {
-        if (name.length() > LONGEST_NAME) {
-            return page(name, words.message("page.parcel.long-name", LONGEST_NAME));
-        }
         if (file == null || file.isEmpty()) {
             return page(name, words.message("page.meter.no-file"));
         }

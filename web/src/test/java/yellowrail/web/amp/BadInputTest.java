@@ -18,6 +18,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import yellowrail.core.Thorough;
+import yellowrail.core.amp.Socket;
 import yellowrail.web.Nonsense;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
@@ -172,6 +173,20 @@ class BadInputTest {
     }
 
     @Test
+    void aTestPointThatWasNotNamedIsCalledAsItsSocket() {
+        Map<String, String> fields = visitor.form("/amps/new", "/amps");
+        fields.put("name", "Called otherwise");
+        fields.put("sockets[0].label", "L5");
+        String amp = Visitor.location(visitor.post("/amps", fields));
+        assertThat(RunningApplication.bean(AmpService.class)
+                        .newest(Long.parseLong(amp.replaceAll("\\D", "")))
+                        .sheet()
+                        .sockets())
+                .extracting(Socket::testPoint)
+                .containsExactly("L5", "V2");
+    }
+
+    @Test
     void theSecondOfTwoEditorsIsToldAndLosesNothing() {
         Map<String, String> fields = visitor.form("/amps/new", "/amps");
         fields.put("name", "Twice edited");
@@ -188,7 +203,7 @@ class BadInputTest {
                 .contains("Somebody saved this sheet")
                 .contains("theirs: buzzes when cold")
                 .contains(">mine: new reservoir</textarea>")
-                .contains("<th scope=\"row\">Socket 2: Test point</th><td>V2</td><td>TP2</td>")
+                .contains("<th scope=\"row\">Socket 2: Test point</th><td></td><td>TP2</td>")
                 .doesNotContain("<th scope=\"row\">Current is read by");
         mine.put("version", "2");
         assertThat(visitor.post(amp, mine).statusCode()).isEqualTo(302);

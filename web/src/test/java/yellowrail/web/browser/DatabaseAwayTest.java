@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.Cookie;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -76,8 +78,10 @@ class DatabaseAwayTest {
             keys.type("plate 452").press("Enter");
             assertThat(page.locator("#waiting")).containsText("V2 33.9 \u00b7 plate 452");
             Page second = page.context().newPage();
+            page.context().addCookies(List.of(new Cookie("theme", "dim").setUrl(application.url())));
             second.navigate(application.url() + "/");
             assertThat(second.locator("main")).containsText("The database has stopped");
+            assertThat(second.locator("html[data-theme=dim][lang=en]")).hasCount(1);
 
             bringBack();
             assertThat(page.locator(".log .typed")).hasCount(3, SOON);

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -153,5 +154,29 @@ class ParcelPagesTest {
         assertThat(broken).isNotEqualTo(out);
         assertThat(in(broken, "").statusCode()).isEqualTo(422);
         assertThat(amps.names()).hasSize(before);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "\"tubeType\" : \"EL34\", \"tubeType\" : \"EL9999\", of a tube type that is not known here",
+        "\"label\" : \"V1\", \"label\" : \"V1/left\", begin with a letter",
+        "\"ohms\" : 1.0, \"ohms\" : -1.0, current.ohms",
+        "\"topology\" : \"PUSH_PULL\", \"topology\" : \"CIRCLOTRON\", Sheet 1 of the file cannot be read",
+    })
+    void aSheetThatCannotBeReadIsTold(String here, String there, String says) {
+        int before = amps.names().size();
+        String out = file(ampId);
+        assertThat(out).contains(here);
+        HttpResponse<String> answer = in(out.replace(here, there), "");
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains(says);
+        assertThat(amps.names()).hasSize(before);
+    }
+
+    @Test
+    void aNameNobodyCouldReadIsNotTaken() {
+        String longer = file(ampId).replaceAll("Second name [^\"]*", "x".repeat(5000));
+        assertThat(in(longer, "").body()).contains("at most 80 characters, this one has 5000");
+        assertThat(in(longer, "Shorter " + label).statusCode()).isEqualTo(302);
     }
 }

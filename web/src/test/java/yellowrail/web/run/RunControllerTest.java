@@ -15,10 +15,10 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import org.junit.jupiter.api.Test;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import yellowrail.web.amp.AmpService;
-import yellowrail.web.layout.Edition;
 import yellowrail.web.layout.LayoutAdvice;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.seat.SeatService;
@@ -49,7 +49,7 @@ class RunControllerTest {
                     entries,
                     words,
                     Clock.systemUTC()))
-            .setControllerAdvice(new LayoutAdvice(BundledWords.vocabularies(), BundledWords.read(), new Edition()))
+            .setControllerAdvice(new LayoutAdvice(BundledWords.read()))
             .build();
 
     @Test
@@ -83,5 +83,13 @@ class RunControllerTest {
         when(runs.run(7)).thenReturn(new Run(7, 3, OffsetDateTime.now(), null, null, 0, false));
         pages.perform(post("/runs/7/close")).andExpect(redirectedUrl("/amps/3"));
         verify(runs).close(7);
+    }
+
+    @Test
+    void whatTwoStoredAtOneMomentIsToldToTheSecond() throws Exception {
+        when(entries.enter(anyLong(), any(String.class), any(), anyBoolean(), any(), any()))
+                .thenThrow(new DuplicateKeyException("reading"));
+        pages.perform(post("/runs/7/readings").param("line", "V1 36.4").param("by", "me"))
+                .andExpect(status().isConflict());
     }
 }
