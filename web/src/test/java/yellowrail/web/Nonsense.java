@@ -1,5 +1,6 @@
 package yellowrail.web;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
@@ -11,16 +12,24 @@ import org.jsoup.nodes.Document;
  */
 public final class Nonsense {
 
-    private static final Pattern NONSENSE =
-            Pattern.compile("\\bNaN\\b|\\bInfinity\\b|>null\\b|\\snull\\s|Optional[\\[.]|\\{\\d|\\$\\{|@[0-9a-f]{6,}");
+    /** By a piece that has to be in the text for it, which is looked for first: that takes no time. */
+    private static final Map<String, Pattern> NONSENSE = Map.of(
+            "NaN", Pattern.compile("\\bNaN\\b"),
+            "Infinity", Pattern.compile("\\bInfinity\\b"),
+            "null", Pattern.compile(">null\\b|\\snull\\s"),
+            "Optional", Pattern.compile("Optional[\\[.]"),
+            "{", Pattern.compile("\\{\\d"),
+            "${", Pattern.compile("\\$\\{"),
+            "@", Pattern.compile("@[0-9a-f]{6,}"));
 
     private Nonsense() {}
 
     /** The first piece of it, with what stands around it. */
     public static Optional<String> in(String answer) {
         String text = withoutTokens(answer);
-        return NONSENSE.matcher(text)
-                .results()
+        return NONSENSE.entrySet().stream()
+                .filter(each -> text.contains(each.getKey()))
+                .flatMap(each -> each.getValue().matcher(text).results())
                 .findFirst()
                 .map(found ->
                         text.substring(Math.max(0, found.start() - 120), Math.min(text.length(), found.end() + 60)));

@@ -2,11 +2,13 @@ package yellowrail.core.tube;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVRecord;
@@ -20,11 +22,15 @@ import yellowrail.core.resource.CsvResource;
 public final class TubeCatalogue {
 
     private static final String SECTION = "section";
+    private static final Pattern GAPS = Pattern.compile("[\\s-]");
 
     private final List<TubeType> types;
+    /** By its own number and the others it has; the first that answers to one keeps it. */
+    private final Map<String, TubeType> byKey = new HashMap<>();
 
     public TubeCatalogue(List<TubeType> types) {
         this.types = List.copyOf(types);
+        this.types.forEach(type -> keys(type).forEach(key -> byKey.putIfAbsent(key, type)));
     }
 
     /** The catalogue that ships with the application. */
@@ -46,7 +52,7 @@ public final class TubeCatalogue {
         for (TubeType type : types) {
             List<Rating> ratings = new ArrayList<>(type.ratings());
             own.stream()
-                    .filter(mine -> answersTo(type, key(mine.name())))
+                    .filter(mine -> keys(type).anyMatch(key(mine.name())::equals))
                     .forEach(mine -> ratings.addAll(mine.ratings()));
             all.add(type.with(ratings));
         }
@@ -64,11 +70,7 @@ public final class TubeCatalogue {
      * tube.
      */
     public Optional<TubeType> find(String name) {
-        String wanted = key(name);
-        return types.stream()
-                .filter(type -> answersTo(type, wanted))
-                .findFirst()
-                .or(() -> withSystem(name));
+        return Optional.ofNullable(byKey.get(key(name))).or(() -> withSystem(name));
     }
 
     /**
@@ -104,9 +106,8 @@ public final class TubeCatalogue {
                 RatingSystem.of(system.strip()).flatMap(type::rating).map(rating -> type.with(List.of(rating))));
     }
 
-    private static boolean answersTo(TubeType type, String wanted) {
-        return key(type.name()).equals(wanted)
-                || type.aka().stream().anyMatch(other -> key(other).equals(wanted));
+    private static Stream<String> keys(TubeType type) {
+        return Stream.concat(Stream.of(type.name()), type.aka().stream()).map(TubeCatalogue::key);
     }
 
     /** Every type as a choice: a double tube also as one of its sections. */
@@ -121,7 +122,7 @@ public final class TubeCatalogue {
     }
 
     static String key(String name) {
-        return name.replaceAll("[\\s-]", "").toUpperCase(Locale.ROOT);
+        return GAPS.matcher(name).replaceAll("").toUpperCase(Locale.ROOT);
     }
 
     private static TubeType type(CSVRecord row, Map<String, List<Rating>> ratings) {
