@@ -47,7 +47,7 @@ import yellowrail.web.meter.MeterException;
 /** Makes a sheet of what was typed, and finds every fault in it in one pass. */
 final class AmpFormReader {
 
-    private static final int LONGEST_NAME = 80;
+    private static final int LONGEST_HOST = 80;
     private static final int LONGEST_NOTES = 4000;
     private static final int MOST_POTS = 12;
     private static final int MOST_BANDS = 12;
@@ -69,7 +69,7 @@ final class AmpFormReader {
 
     /** @return the sheet, without the chart, which has a page of its own; it counts only if no fault was found */
     AmpSheet sheet() {
-        String name = read.requiredWords("name", form.name(), LONGEST_NAME, "page.form.needed.amp-name");
+        String name = read.requiredWords("name", form.name(), AmpName.LONGEST, "page.form.needed.amp-name");
         Topology topology = read.choice("stage.topology", form.stage().topology(), Topology.class);
         BiasKind bias = read.choice("stage.bias", form.stage().bias(), BiasKind.class);
         TubeType type = catalogue.find(form.stage().typed()).orElse(null);
@@ -145,7 +145,7 @@ final class AmpFormReader {
 
     /** A link that could not be asked is found here, not at the bench with a lead in the other hand. */
     private MeterLink link() {
-        String host = read.words("link.host", form.link().host(), LONGEST_NAME);
+        String host = read.words("link.host", form.link().host(), LONGEST_HOST);
         String port = form.link().port() == null ? "" : form.link().port().strip();
         if (host.isEmpty() && port.isEmpty()) {
             return MeterLink.NONE;

@@ -40,7 +40,6 @@ import yellowrail.web.words.Words;
 @Service
 class AmpParcel {
 
-    private static final int LONGEST_NAME = 80;
     private static final int MOST_SHEETS = 500;
     private static final int MOST_RUNS = 500;
     private static final int MOST_TUBES = 200;
@@ -202,8 +201,8 @@ class AmpParcel {
 
     private String called(AmpDocument document, String name) {
         String called = name.isBlank() ? document.name().strip() : name.strip();
-        if (called.length() > LONGEST_NAME) {
-            throw new BadParcelException(words.message("page.parcel.long-name", LONGEST_NAME, called.length()));
+        if (called.length() > AmpName.LONGEST) {
+            throw new BadParcelException(words.message("page.parcel.long-name", AmpName.LONGEST, called.length()));
         }
         return free(called);
     }

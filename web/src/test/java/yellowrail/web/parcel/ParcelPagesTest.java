@@ -161,7 +161,7 @@ class ParcelPagesTest {
         "\"tubeType\" : \"EL34\", \"tubeType\" : \"EL9999\", of a tube type that is not known here",
         "\"label\" : \"V1\", \"label\" : \"V1/left\", begin with a letter",
         "\"ohms\" : 1.0, \"ohms\" : -1.0, current.ohms",
-        "\"topology\" : \"PUSH_PULL\", \"topology\" : \"CIRCLOTRON\", Sheet 1 of the file cannot be read",
+        "\"topology\" : \"PUSH_PULL\", \"topology\" : \"NONE_SUCH\", Sheet 1 of the file cannot be read",
     })
     void aSheetThatCannotBeReadIsTold(String here, String there, String says) {
         int before = amps.names().size();
