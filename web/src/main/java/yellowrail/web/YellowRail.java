@@ -12,11 +12,14 @@ import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.boot.DefaultApplicationArguments;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
+import yellowrail.web.network.Lan;
+import yellowrail.web.network.LanAddress;
 import yellowrail.web.postgres.CannotStartException;
 import yellowrail.web.postgres.DataFolder;
 import yellowrail.web.postgres.PrivatePostgres;
@@ -26,7 +29,9 @@ import yellowrail.web.postgres.PrivatePostgres;
  * {@code SPRING_DATASOURCE_URL} or {@code -Dspring.datasource.url}, then serves. What keeps it from starting is told in
  * one line, and ends it with code 2.
  *
- * <pre>--data=DIR  --port=8080  --demo  --once (starts and stops again, for what is learned from a start)</pre>
+ * <pre>
+ * --data=DIR  --port=8080  --demo  --lan[=ADDRESS]  --once (starts and stops again, for what is learned from a start)
+ * </pre>
  */
 @SpringBootApplication
 public class YellowRail {
@@ -49,13 +54,15 @@ public class YellowRail {
         Map<String, Object> properties = new HashMap<>();
         properties.put("server.port", port);
         properties.put("yellow-rail.demo", options.containsOption("demo"));
+        Path folder = Path.of(option(options, "data", System.getProperty("user.home") + "/.local/share/yellow-rail"))
+                .toAbsolutePath();
+        Optional<InetAddress> house = options.containsOption("lan")
+                ? Optional.of(LanAddress.choose(option(options, "lan", "")))
+                : Optional.empty();
         ApplicationContextInitializer<ConfigurableApplicationContext> database = context -> {};
         if (System.getenv("SPRING_DATASOURCE_URL") == null && System.getProperty("spring.datasource.url") == null) {
-            Path folder = Path.of(
-                            option(options, "data", System.getProperty("user.home") + "/.local/share/yellow-rail"))
-                    .toAbsolutePath();
             DataFolder claimed = DataFolder.claim(folder, url);
-            requireFree(port);
+            requireFree(port, house);
             say("Starting the database in " + claimed.path());
             PrivatePostgres postgres = PrivatePostgres.start(claimed.path());
             properties.putAll(postgres.properties());
@@ -67,8 +74,9 @@ public class YellowRail {
                 say("Stopped.");
             });
         } else {
-            requireFree(port);
+            requireFree(port, house);
         }
+        house.ifPresent(address -> properties.putAll(Lan.properties(address, port, folder)));
         say("Starting the application");
         SpringApplication application = new SpringApplication(YellowRail.class);
         application.setDefaultProperties(properties);
@@ -103,10 +111,15 @@ public class YellowRail {
         return Integer.parseInt(asked);
     }
 
-    private static void requireFree(int port) {
+    private static void requireFree(int port, Optional<InetAddress> house) {
+        requireFree(InetAddress.getLoopbackAddress(), port);
+        house.ifPresent(address -> requireFree(address, port));
+    }
+
+    private static void requireFree(InetAddress address, int port) {
         try (ServerSocket socket = new ServerSocket()) {
             socket.setReuseAddress(true);
-            socket.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), port));
+            socket.bind(new InetSocketAddress(address, port));
         } catch (IOException e) {
             boolean denied = String.valueOf(e.getMessage()).contains("Permission denied");
             throw new CannotStartException(denied ? StartTrouble.portOfRoot(port) : StartTrouble.portInUse(port), e);

@@ -1,6 +1,9 @@
 package yellowrail.web;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -14,6 +17,7 @@ import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import yellowrail.web.network.Lan;
 import yellowrail.web.postgres.PrivatePostgres;
 
 /**
@@ -47,6 +51,7 @@ public final class RunningApplication implements BeforeAllCallback {
             Map<String, Object> properties = new HashMap<>(postgres.properties());
             properties.put("server.port", 0);
             properties.put("yellow-rail.meter-port", 0);
+            properties.putAll(Lan.properties(InetAddress.getByName("127.0.0.2"), freePort(), folder));
             SpringApplication application = new SpringApplicationBuilder(YellowRail.class, QueryCount.class)
                     .properties(properties)
                     .initializers(context -> context.getBeanFactory().registerSingleton("privatePostgres", postgres))
@@ -74,6 +79,19 @@ public final class RunningApplication implements BeforeAllCallback {
 
     public static String url() {
         return "http://127.0.0.1:" + running.context().getEnvironment().getProperty("local.server.port");
+    }
+
+    /** Where a device of the house finds it. */
+    public static String lanUrl() {
+        return bean(Lan.class).url();
+    }
+
+    public static int freePort() {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     public static <T> T bean(String name, Class<T> type) {

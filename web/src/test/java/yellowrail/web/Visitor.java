@@ -12,6 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.stream.Collectors;
+import javax.net.ssl.SSLContext;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.FormElement;
@@ -19,11 +20,20 @@ import org.jsoup.nodes.FormElement;
 /** A visitor without a browser: fetches pages and sends their forms, token and cookie included. */
 public final class Visitor {
 
-    private final HttpClient client =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final HttpClient client;
     private final String url;
 
     public Visitor(String url) {
+        this(url, HttpClient.newBuilder());
+    }
+
+    /** Over TLS, where it trusts whom it was told to trust. */
+    public Visitor(String url, SSLContext trust) {
+        this(url, HttpClient.newBuilder().sslContext(trust));
+    }
+
+    private Visitor(String url, HttpClient.Builder client) {
+        this.client = client.cookieHandler(new CookieManager()).build();
         this.url = url;
     }
 

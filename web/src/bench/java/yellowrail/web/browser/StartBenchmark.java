@@ -170,7 +170,7 @@ class StartBenchmark {
 
     /** From nothing to a page that says 200. */
     private static double firstPage(List<String> command, Map<String, String> environment) throws Exception {
-        int port = OwnProcess.freePort();
+        int port = RunningApplication.freePort();
         List<String> whole = new ArrayList<>(command);
         whole.add(command.contains("bare.BareApplication") ? "--server.port=" + port : "--port=" + port);
         ProcessBuilder builder =

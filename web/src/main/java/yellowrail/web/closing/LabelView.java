@@ -12,6 +12,7 @@ import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.timeline.Snapshot;
+import yellowrail.web.qr.QrCode;
 import yellowrail.web.run.Run;
 import yellowrail.web.words.Words;
 

@@ -63,7 +63,7 @@ final class BackupFile {
             zip.setLevel(0);
             zip.putNextEntry(new ZipEntry(DUMP));
             DigestOutputStream digest = new DigestOutputStream(zip, sha256());
-            postgres.dump(snapshot, digest);
+            postgres.dump(snapshot, Tables.DOORS, digest);
             zip.closeEntry();
             Manifest manifest = new Manifest(
                     Manifest.FORMAT,

@@ -12,8 +12,11 @@ import java.util.TreeMap;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
-/** The tables of a database as they are, whatever version made them. */
+/** The tables of a database as they are, whatever version made them, but for {@link #DOORS}. */
 final class Tables {
+
+    /** Who is let in: it opens doors and is no data of the builder's. */
+    static final String DOORS = "device";
 
     private Tables() {}
 
@@ -21,7 +24,8 @@ final class Tables {
         List<String> names = new ArrayList<>();
         try (Statement statement = connection.createStatement();
                 ResultSet rows = statement.executeQuery("SELECT table_name FROM information_schema.tables"
-                        + " WHERE table_schema = 'public' AND table_type = 'BASE TABLE' ORDER BY table_name")) {
+                        + " WHERE table_schema = 'public' AND table_type = 'BASE TABLE' AND table_name <> '" + DOORS
+                        + "' ORDER BY table_name")) {
             while (rows.next()) {
                 names.add(rows.getString(1));
             }

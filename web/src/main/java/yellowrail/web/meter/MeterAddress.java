@@ -1,15 +1,12 @@
 package yellowrail.web.meter;
 
-import java.net.Inet6Address;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
 import yellowrail.core.amp.MeterLink;
+import yellowrail.web.network.PrivateAddresses;
 
 /** Where a meter may be asked: on this machine or in the house, never out on the network. */
 public final class MeterAddress {
-
-    private static final int UNIQUE_LOCAL = 0xfc;
-    private static final int UNIQUE_LOCAL_MASK = 0xfe;
 
     private MeterAddress() {}
 
@@ -33,12 +30,6 @@ public final class MeterAddress {
     }
 
     private static boolean isNear(InetAddress address) {
-        if (address.isLoopbackAddress()) {
-            return true;
-        }
-        // What Java calls site-local of the longer addresses, fec0::/10, was given up: it belongs to nobody's house.
-        return address instanceof Inet6Address
-                ? (address.getAddress()[0] & UNIQUE_LOCAL_MASK) == UNIQUE_LOCAL
-                : address.isSiteLocalAddress();
+        return address.isLoopbackAddress() || PrivateAddresses.isPrivate(address);
     }
 }

@@ -238,10 +238,19 @@ public final class PrivatePostgres implements AutoCloseable {
      * Writes all that is stored, in PostgreSQL's own format.
      *
      * @param snapshot the moment as of which it is told, from {@code pg_export_snapshot()}
+     * @param emptied the table whose rows are left out
      */
-    public void dump(String snapshot, OutputStream out) throws IOException {
+    public void dump(String snapshot, String emptied, OutputStream out) throws IOException {
         programs.stream(
-                secret(), null, out, "pg_dump", with("--format=custom", "--compress=6", "--snapshot=" + snapshot));
+                secret(),
+                null,
+                out,
+                "pg_dump",
+                with(
+                        "--format=custom",
+                        "--compress=6",
+                        "--exclude-table-data=public." + emptied,
+                        "--snapshot=" + snapshot));
     }
 
     /** Reads what {@link #dump} wrote into a database that is empty: all or nothing. */

@@ -30,6 +30,9 @@ class OtherSites extends OncePerRequestFilter {
     /** Our own page, or whoever types the address. */
     private static final Set<String> OWN = Set.of("same-origin", "none");
 
+    private static final int USUAL = 80;
+    private static final int USUAL_OVER_TLS = 443;
+
     private static final String INTERFACE = "/api/";
     /** Takes a sound, which no page can send without asking first either. */
     private static final String SOUND = "/api/spectrum";
@@ -59,8 +62,14 @@ class OtherSites extends OncePerRequestFilter {
     private static boolean isOfAnotherSite(HttpServletRequest request) {
         String site = request.getHeader("Sec-Fetch-Site");
         String origin = request.getHeader(HttpHeaders.ORIGIN);
-        String own = request.getScheme() + "://" + request.getHeader(HttpHeaders.HOST);
-        return site != null && !OWN.contains(site) || origin != null && !origin.equalsIgnoreCase(own);
+        return site != null && !OWN.contains(site) || origin != null && !origin.equalsIgnoreCase(own(request));
+    }
+
+    /** As a browser writes it: the usual port is left out. Over HTTP/2 there is no header called Host. */
+    private static String own(HttpServletRequest request) {
+        boolean usual = request.getServerPort() == (request.isSecure() ? USUAL_OVER_TLS : USUAL);
+        String port = usual ? "" : ":" + request.getServerPort();
+        return request.getScheme() + "://" + request.getServerName() + port;
     }
 
     private static boolean takesThis(HttpServletRequest request) {

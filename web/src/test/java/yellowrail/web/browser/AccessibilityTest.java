@@ -78,7 +78,7 @@ class AccessibilityTest extends BrowserTest {
     void everyMainViewIsForEverybody() throws Exception {
         String axe = axe();
         Path data = RunningApplication.temporary("yellow-rail-axe");
-        OwnProcess workshop = OwnProcess.start(data, OwnProcess.freePort(), "--demo");
+        OwnProcess workshop = OwnProcess.start(data, RunningApplication.freePort(), "--demo");
         List<String> wrong = new ArrayList<>();
         try {
             for (int width : new int[] {LAPTOP, PHONE}) {

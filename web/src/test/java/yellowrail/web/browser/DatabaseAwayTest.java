@@ -33,7 +33,7 @@ class DatabaseAwayTest {
     @BeforeEach
     void start() throws Exception {
         data = RunningApplication.temporary("yellow-rail-away");
-        application = OwnProcess.start(data, OwnProcess.freePort());
+        application = OwnProcess.start(data, RunningApplication.freePort());
     }
 
     @AfterEach

@@ -38,7 +38,7 @@ class EveryLinkTest extends BrowserTest {
     @Test
     void leadsSomewhereAndAnswers() throws Exception {
         Path data = RunningApplication.temporary("yellow-rail-links");
-        OwnProcess workshop = OwnProcess.start(data, OwnProcess.freePort(), "--demo");
+        OwnProcess workshop = OwnProcess.start(data, RunningApplication.freePort(), "--demo");
         try {
             walk(chromium.laptop(workshop.url()));
         } finally {

@@ -58,7 +58,7 @@ class KilledTest {
 
     @Test
     void acknowledgedReadingsSurviveTheKillingOfApplicationAndDatabase() throws Exception {
-        int port = OwnProcess.freePort();
+        int port = RunningApplication.freePort();
         OwnProcess first = start(port);
         try (Chromium chromium = new Chromium()) {
             Page page = chromium.laptop(first.url());
@@ -89,9 +89,9 @@ class KilledTest {
 
     @Test
     void aSecondStartSaysWhereTheFirstRunsAndAPortInUseNamesTheRemedy() throws Exception {
-        int port = OwnProcess.freePort();
+        int port = RunningApplication.freePort();
         OwnProcess first = start(port);
-        OwnProcess onSameData = OwnProcess.launch(data, OwnProcess.freePort());
+        OwnProcess onSameData = OwnProcess.launch(data, RunningApplication.freePort());
         assertThat(onSameData.ended()).isEqualTo(2);
         assertThat(onSameData.said())
                 .contains("already runs on the data in " + data)
@@ -111,7 +111,7 @@ class KilledTest {
     /** A watch of every second goes on after the application was killed, by itself, with no page open. */
     @Test
     void aWatchGoesOnAfterTheKillingOfTheApplication() throws Exception {
-        int port = OwnProcess.freePort();
+        int port = RunningApplication.freePort();
         OwnProcess first = start(port);
         try (LyingMeter meter = new LyingMeter("0.0364\n", 0)) {
             Visitor visitor = new Visitor(first.url());

@@ -33,7 +33,7 @@ class LostAnswerTest {
                                     "SPRING_DATASOURCE_PASSWORD",
                                     found.get("spring.datasource.password").toString()),
                             data,
-                            OwnProcess.freePort())
+                            RunningApplication.freePort())
                     .awaited();
             try {
                 aLineAndASheet(chromium.laptop(application.url()), application.url(), wire);

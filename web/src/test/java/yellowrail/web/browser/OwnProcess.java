@@ -1,8 +1,6 @@
 package yellowrail.web.browser;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -25,14 +23,6 @@ final class OwnProcess {
         this.process = process;
         this.output = output;
         this.url = url;
-    }
-
-    static int freePort() {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 
     /** Starts it and does not wait. */

@@ -23,7 +23,7 @@ class WholeRunTest {
     private static final int ROUNDS = 6;
     private static final int MOST_STEPS = 90;
 
-    private final int port = OwnProcess.freePort();
+    private final int port = RunningApplication.freePort();
     private Path data;
     private OwnProcess application;
 
