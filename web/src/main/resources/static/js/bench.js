@@ -1,6 +1,7 @@
 // The page works without this: it only opens verdicts in place, sends the theme back to where one was,
 // and puts the cursor back on the entry line.
 
+import "./awake.js";
 import "./line.js";
 import "./unsent.js";
 import "./walk.js";

@@ -1,8 +1,10 @@
 // The entry line of a run. A line that is typed, or sent, while the one before it is on its way waits for that one's answer;
 // what the application did not take stands in the field again.
 
-import { back, isAway, why } from "./unsent.js";
+import { back, isAway, number, why } from "./unsent.js";
 import { words } from "./words.js";
+
+const OLD = 10 * 60 * 1000; // ms after which a line may no longer tell of what is on the bench
 
 const field = () => document.getElementById("line");
 const path = event => event.detail.requestConfig?.path ?? "";
@@ -13,7 +15,8 @@ let sent = null; // what is on its way; null for nothing
 let half = ""; // what was being typed when an answer came
 let aside = null; // what that answer is about, while something else is being typed; null for nothing
 let away = false; // whether nobody was there to take the last one
-let waiting = []; // what was sent meanwhile, or could not be sent: its text, and the number of its form once it has one
+let waiting = []; // what was sent meanwhile, or could not be sent
+// A line: its text, the number under which it is stored once, and when it was typed
 
 // What stands in the field because the application put it there is its own.
 const typed = () => field() && field().value !== field().defaultValue ? field().value : "";
@@ -32,7 +35,7 @@ document.addEventListener("submit", event => {
   event.preventDefault();
   event.stopPropagation();
   if (plain && field().value.trim()) {
-    waiting.push({ text: field().value });
+    waiting.push(keep({ text: field().value, form: number(), at: Date.now() }));
     field().value = aside ?? "";
     aside = null;
     field().select();
@@ -42,7 +45,10 @@ document.addEventListener("submit", event => {
 
 document.body.addEventListener("htmx:beforeRequest", event => {
   if (isLine(event)) {
-    sent = { text: field().value, form: event.detail.requestConfig.parameters.form };
+    sent = { text: field().value, form: event.detail.requestConfig.parameters.form, at: Date.now() };
+    if (/readings$/.test(path(event)) && sent.text.trim()) {
+      keep(sent);
+    }
     field().value = half;
     field().placeholder = sent.text;
     half = "";
@@ -69,7 +75,8 @@ document.body.addEventListener("htmx:afterSettle", event => {
   if (!isLive(event)) {
     return;
   }
-  if (isLine(event)) {
+  if (isLine(event) && sent !== null) {
+    drop(sent);
     sent = null;
   }
   const line = field();
@@ -83,14 +90,22 @@ document.body.addEventListener("htmx:afterSettle", event => {
   tellWaiting();
 });
 
+// A line that was typed long ago is not sent by itself: what it tells may no longer be so.
 function sendNext(line) {
   const next = waiting.shift();
   half = line.value;
   line.value = next.text;
-  if (next.form) {
-    line.form.elements.form.value = next.form;
+  line.form.elements.form.value = next.form;
+  const minutes = Math.round((Date.now() - next.at) / 60000);
+  if (Date.now() - next.at < OLD) {
+    line.form.requestSubmit();
+  } else {
+    line.defaultValue = next.text;
+    line.select();
+    // What is typed in its place is another line.
+    line.addEventListener("input", () => { drop(next); line.form.elements.form.value = number(); }, { once: true });
+    note("not-stored", "fault", words.old.replace("%s", minutes));
   }
-  line.form.requestSubmit();
 }
 
 function tellWaiting() {
@@ -98,14 +113,22 @@ function tellWaiting() {
   if (waiting.length > 0) {
     note("waiting", "small mt-2 mb-0", `${away ? words.unsent : words.waiting} ${waiting.map(each => each.text).join(" \u00b7 ")}`);
   }
-  keep();
 }
 
-// What could not be sent outlasts the page, until it is sent.
-const shelf = () => "unsent:" + location.pathname;
-const keep = () => away || sessionStorage.getItem(shelf())
-  ? sessionStorage.setItem(shelf(), JSON.stringify(sent === null ? waiting : [sent, ...waiting]))
-  : null;
+// What was not answered outlasts the page, and the phone's sleep.
+const SHELF = "unsent:" + location.pathname + ":";
+
+function keep(line) {
+  localStorage.setItem(SHELF + line.form, JSON.stringify(line));
+  return line;
+}
+
+function drop(line) {
+  localStorage.removeItem(SHELF + line.form);
+}
+
+const kept = () => Object.keys(localStorage).filter(key => key.startsWith(SHELF))
+  .map(key => JSON.parse(localStorage.getItem(key))).sort((one, other) => one.at - other.at);
 
 async function wait() {
   away = true;
@@ -120,7 +143,7 @@ async function wait() {
 }
 
 if (field()) {
-  waiting = JSON.parse(sessionStorage.getItem(shelf()) ?? "[]");
+  waiting = kept();
   if (waiting.length > 0) {
     wait();
   }
@@ -173,6 +196,7 @@ for (const failure of ["htmx:sendError", "htmx:responseError"]) {
       half = "";
       wait();
     } else {
+      drop(failed);
       half = field().value || half;
       field().value = failed.text;
       tellWaiting();

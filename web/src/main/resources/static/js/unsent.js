@@ -5,7 +5,7 @@ import { words } from "./words.js";
 
 const LOOK_EVERY = 1000; // ms
 
-const number = () => crypto.randomUUID?.() ?? ([1e7] + -1e3 + -4e3 + -8e3 + -1e11).replace(/[018]/g,
+export const number = () => crypto.randomUUID?.() ?? ([1e7] + -1e3 + -4e3 + -8e3 + -1e11).replace(/[018]/g,
   digit => (digit ^ crypto.getRandomValues(new Uint8Array(1))[0] & 15 >> digit / 4).toString(16));
 
 let looking = null; // a promise while somebody waits
@@ -27,11 +27,14 @@ export function back() {
   return looking;
 }
 
-/** Whether a request failed because nobody was there: no answer at all, or one that says so. */
-export const isAway = event => event.type === "htmx:sendError" || event.detail.xhr?.status === 503;
+const isSentAway = event => event.detail.xhr?.status === 401;
+
+/** Whether a request failed because nobody was there: no answer at all, or one that says so, or none for this device. */
+export const isAway = event => event.type === "htmx:sendError" || event.detail.xhr?.status === 503 || isSentAway(event);
 
 /** What the application said of it, or that it said nothing. */
-export const why = event => event.detail.xhr?.status === 503 && event.detail.xhr.responseText || words.notStored;
+export const why = event => isSentAway(event) ? JSON.parse(event.detail.xhr.responseText).detail
+  : event.detail.xhr?.status === 503 && event.detail.xhr.responseText || words.notStored;
 
 // A whole form that is sent gets a number as it goes.
 document.addEventListener("submit", event => {

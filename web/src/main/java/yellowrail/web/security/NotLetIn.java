@@ -39,9 +39,6 @@ class NotLetIn implements AuthenticationEntryPoint {
 
     private static boolean isForAPage(HttpServletRequest request) {
         String accept = request.getHeader(HttpHeaders.ACCEPT);
-        return request.getMethod().equals("GET")
-                && accept != null
-                && accept.contains("text/html")
-                && request.getHeader("HX-Request") == null;
+        return accept != null && accept.contains("text/html") && request.getHeader("HX-Request") == null;
     }
 }

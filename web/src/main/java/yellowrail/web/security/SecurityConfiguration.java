@@ -14,6 +14,7 @@ import org.springframework.security.provisioning.InMemoryUserDetailsManager;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
 import org.springframework.security.web.authentication.preauth.PreAuthenticatedAuthenticationToken;
+import org.springframework.security.web.authentication.session.NullAuthenticatedSessionStrategy;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.XorCsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
@@ -34,13 +35,15 @@ public class SecurityConfiguration {
         "/as-*/fonts/**",
         "/as-*/webjars/bootstrap/css/**",
         "/as-*/js/device.js",
-        "/as-*/rail.svg"
+        "/as-*/rail.svg",
+        "/as-*/icons/**",
+        "/as-*/app.webmanifest"
     };
 
     private static final String CONTENT_POLICY =
             "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
-                    + "font-src 'self'; media-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; "
-                    + "frame-ancestors 'none'";
+                    + "font-src 'self'; manifest-src 'self'; media-src 'self'; connect-src 'self'; "
+                    + "form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     private final Devices devices;
     private final NotLetIn notLetIn;
@@ -68,7 +71,10 @@ public class SecurityConfiguration {
         CookieCsrfTokenRepository cookie = new CookieCsrfTokenRepository();
         cookie.setCookieCustomizer(with -> with.sameSite("Strict"));
         return guarded(http)
-                .csrf(csrf -> csrf.csrfTokenRepository(cookie).csrfTokenRequestHandler(token))
+                .csrf(csrf -> csrf.csrfTokenRepository(cookie)
+                        .csrfTokenRequestHandler(token)
+                        // A device is known anew with every request: that is no reason for another token.
+                        .sessionAuthenticationStrategy(new NullAuthenticatedSessionStrategy()))
                 .requestCache(AbstractHttpConfigurer::disable)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         // A browser that was told so would never again let anybody past a certificate that is new to

@@ -44,6 +44,7 @@ class AccessibilityTest extends BrowserTest {
             "/practice",
             "/tubes",
             "/keeping",
+            "/devices",
             "/licences",
             "/runs/import",
             "/runs/1/discharge",

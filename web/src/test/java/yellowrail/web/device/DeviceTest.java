@@ -59,6 +59,15 @@ class DeviceTest {
         return rows.queryForObject("SELECT max(id) FROM device WHERE name = ?", Long.class, name);
     }
 
+    /** Whether it was refused: by a page in its place, or in words. */
+    private static boolean isRefused(HttpResponse<String> answer) {
+        return isLed(answer) || answer.statusCode() == 401 || answer.statusCode() == 403;
+    }
+
+    private static boolean isLed(HttpResponse<String> answer) {
+        return answer.statusCode() == 302 && Visitor.location(answer).equals("/device");
+    }
+
     @Test
     void whoeverWasNotLetInGetsNothingButThePageThatAsksForTheCode() {
         Set<String> open = new TreeSet<>();
@@ -70,9 +79,7 @@ class DeviceTest {
                     HttpResponse<String> got = phone.get(path);
                     HttpResponse<String> posted =
                             path.startsWith("/api/") ? phone.postJson(path, "{}") : phone.post(path, Map.of());
-                    boolean led =
-                            got.statusCode() == 302 && Visitor.location(got).equals("/device");
-                    if (!led || posted.statusCode() != 401 && posted.statusCode() != 403) {
+                    if (!isLed(got) || !isRefused(posted)) {
                         open.add(pattern + " " + got.statusCode() + " " + posted.statusCode());
                     }
                 }));
@@ -82,8 +89,8 @@ class DeviceTest {
         }
         assertThat(phone.postJson("/api/idle", "{}").statusCode()).isEqualTo(401);
         assertThat(phone.postJson("/api/idle", "{}").body()).contains("This device is not let in");
-        assertThat(phone.page("/device").select("link[rel=stylesheet], script[src]"))
-                .hasSize(3)
+        assertThat(phone.page("/device").select("link[rel=stylesheet], link[rel=manifest], script[src]"))
+                .hasSize(4)
                 .allSatisfy(file -> assertThat(
                                 phone.get(file.attr("href") + file.attr("src")).statusCode())
                         .isEqualTo(200));
