@@ -3,6 +3,7 @@
 
 import "./awake.js";
 import "./line.js";
+import "./others.js";
 import "./unsent.js";
 import "./walk.js";
 import { words } from "./words.js";

@@ -80,7 +80,7 @@ document.body.addEventListener("htmx:afterSettle", event => {
     sent = null;
   }
   const line = field();
-  if (line && sent === null && waiting.length > 0 && !line.defaultValue) {
+  if (line && sent === null && !away && waiting.length > 0 && !line.defaultValue) {
     sendNext(line);
   } else if (aside !== null) {
     line.focus();

@@ -20,6 +20,7 @@ import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
+import yellowrail.web.run.Sight;
 import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
 
@@ -51,7 +52,7 @@ class DischargeController {
 
     /**
      * @param volts what was read; off where the amp was switched off just now
-     * @param confirmed true where what was asked about is to stand
+     * @param sight whether what was asked about is to stand
      */
     @PostMapping("/runs/{id}/discharge")
     ModelAndView enter(
@@ -59,13 +60,13 @@ class DischargeController {
             @RequestParam(defaultValue = "") String at,
             @RequestParam(defaultValue = "") String volts,
             @RequestParam(defaultValue = "") String instead,
-            @RequestParam(defaultValue = "") String confirmed,
+            Sight sight,
             @RequestParam(defaultValue = "") String form,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         String line = !instead.isBlank()
                 ? instead
                 : volts.strip().equalsIgnoreCase("off") ? "off" : "drained " + at + " " + volts.strip();
-        EntryOutcome outcome = entries.enter(id, line, "", !instead.isBlank() || confirmed.equals("true"), null, form);
+        EntryOutcome outcome = entries.enter(id, line, "", sight.choosing(instead), null, form);
         boolean taken = outcome instanceof EntryOutcome.Accepted;
         if (taken && htmx == null) {
             return new ModelAndView("redirect:/runs/" + id + "/discharge");

@@ -39,7 +39,7 @@ class EntryQuestions {
      * The first of the entries that cannot be meant, or tells of a mistake; each is held against the log and the
      * entries before it.
      */
-    Optional<EntryOutcome> question(Run run, Amp amp, List<Entry> entries, String typed, OffsetDateTime taken) {
+    Optional<EntryOutcome.Asked> question(Run run, Amp amp, List<Entry> entries, String typed, OffsetDateTime taken) {
         Log log = logs.whole(Map.of(run, amp)).get(run).log();
         Timeline timeline = log.timeline();
         Situation situation = new Situation(log, timeline, taken.toInstant(), asked(timeline));
@@ -65,7 +65,7 @@ class EntryQuestions {
                         line, words.message("run.choice-built-so", Figures.in(Unit.VOLT, upTo.getAsDouble())), true);
     }
 
-    private EntryOutcome asked(Question question, List<Entry> entries, int at, AmpSheet sheet, String typed) {
+    private EntryOutcome.Asked asked(Question question, List<Entry> entries, int at, AmpSheet sheet, String typed) {
         List<EntryOutcome.Asked.Choice> choices = question.suggestions().stream()
                 .map(suggestion -> choice(suggestion, EntryWriter.line(Replay.instead(entries, at, suggestion), sheet)))
                 .toList();

@@ -1,11 +1,13 @@
 package yellowrail.web.run;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -13,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import yellowrail.core.closing.AmpHistory;
 import yellowrail.core.idle.StageIdle;
 import yellowrail.core.idle.StageSummary;
@@ -24,6 +27,7 @@ import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.live.Changes;
 import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
 
@@ -36,6 +40,7 @@ class RunController {
     private final StationService stations;
     private final RunPages pages;
     private final RunEntries entries;
+    private final Changes changes;
     private final Words words;
     private final Clock clock;
 
@@ -45,6 +50,7 @@ class RunController {
             StationService stations,
             RunPages pages,
             RunEntries entries,
+            Changes changes,
             Words words,
             Clock clock) {
         this.runs = runs;
@@ -52,6 +58,7 @@ class RunController {
         this.stations = stations;
         this.pages = pages;
         this.entries = entries;
+        this.changes = changes;
         this.words = words;
         this.clock = clock;
     }
@@ -108,6 +115,8 @@ class RunController {
     }
 
     /**
+     * A device that was let in measures under its name, unless another is typed.
+     *
      * @param at the station to stand at; where the work goes on, if blank
      * @param span half the range of mains to look at, percent
      */
@@ -115,14 +124,22 @@ class RunController {
     ModelAndView page(
             @PathVariable long id,
             @RequestParam(defaultValue = "") String at,
-            @RequestParam(defaultValue = "10") String span) {
-        return pages.page(id, at, span, null, null, "run/page");
+            @RequestParam(defaultValue = "10") String span,
+            HttpServletRequest request) {
+        return pages.page(id, at, span, request.getRemoteUser(), null, "run/page");
     }
 
     /** The run below the rail alone, for what changed it from elsewhere on the page. */
     @GetMapping("/runs/{id}/live")
-    ModelAndView live(@PathVariable long id, @RequestParam(defaultValue = "") String at) {
-        return pages.page(id, at, "", null, null, "run/page :: live").addObject("elsewhere", true);
+    ModelAndView live(@PathVariable long id, @RequestParam(defaultValue = "") String at, HttpServletRequest request) {
+        return pages.page(id, at, "", request.getRemoteUser(), null, "run/page :: live")
+                .addObject("elsewhere", true);
+    }
+
+    /** Tells the page of a run when something of it was stored, by whomever. */
+    @GetMapping(path = "/runs/{id}/changes", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter changes(@PathVariable long id) {
+        return changes.follow(id, runs.run(id).ampId());
     }
 
     /** The verdicts and curves of the soak alone. */
@@ -133,8 +150,8 @@ class RunController {
 
     /**
      * @param instead a line chosen in answer to a question about the typed one, which has been asked and counts
-     * @param confirmed true where the typed one is to stand all the same
      * @param form the one-time number of the form it came with
+     * @param sight what stood on the page, and whether the typed line is to stand all the same
      */
     @PostMapping("/runs/{id}/readings")
     ModelAndView enter(
@@ -142,12 +159,12 @@ class RunController {
             @RequestParam(defaultValue = "") String line,
             @RequestParam(defaultValue = "") String by,
             @RequestParam(defaultValue = "") String instead,
-            @RequestParam(defaultValue = "") String confirmed,
             @RequestParam(defaultValue = "") String at,
             @RequestParam(defaultValue = "") String form,
+            Sight sight,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
-        EntryOutcome outcome = entries.enter(
-                id, instead.isBlank() ? line : instead, by, !instead.isBlank() || confirmed.equals("true"), null, form);
+        EntryOutcome outcome =
+                entries.enter(id, instead.isBlank() ? line : instead, by, sight.choosing(instead), null, form);
         if (htmx != null) {
             return pages.page(id, at, "", by, outcome, "run/page :: live");
         }
@@ -221,7 +238,7 @@ class RunController {
         if (run.isOpen()) {
             progress.called(item).forEach(each -> stations.tick(id, each, ticked));
         }
-        EntryOutcome outcome = line.isBlank() ? null : entries.enter(id, line, by, false, null, form);
+        EntryOutcome outcome = line.isBlank() ? null : entries.enter(id, line, by, Sight.NOTHING, null, form);
         if (htmx != null) {
             return pages.page(id, at, "", line.isBlank() ? null : by, outcome, "run/page :: live");
         }

@@ -89,22 +89,26 @@ public class RunEntries {
      */
     @Transactional
     public EntryOutcome enter(long runId, String line, String byWhom, boolean confirmed) {
-        return enter(runId, line, byWhom, confirmed, null, "");
+        return enter(runId, line, byWhom, sight(confirmed), null, "");
     }
 
     /** The same for readings taken at another time, as they stand in somebody's notebook or on a practice bench. */
     @Transactional
     public EntryOutcome enter(long runId, String line, String byWhom, boolean confirmed, OffsetDateTime taken) {
-        return enter(runId, line, byWhom, confirmed, taken, "");
+        return enter(runId, line, byWhom, sight(confirmed), taken, "");
+    }
+
+    private static Sight sight(boolean confirmed) {
+        return confirmed ? Sight.COUNTS : Sight.NOTHING;
     }
 
     /**
+     * @param sight what was shown when it was typed: an answer to what has become old is none
      * @param taken when it was read; null for now, by the run's own clock
      * @param form the one-time number of the form it came with; blank where there is none
      */
     @Transactional
-    public EntryOutcome enter(
-            long runId, String line, String byWhom, boolean confirmed, OffsetDateTime taken, String form) {
+    public EntryOutcome enter(long runId, String line, String byWhom, Sight sight, OffsetDateTime taken, String form) {
         Run run = locked(runId);
         String typed = line == null ? "" : line.strip();
         if (once.isTaken(form)) {
@@ -114,8 +118,8 @@ public class RunEntries {
             return new EntryOutcome.Refused(typed, words.message(CLOSED));
         }
         try {
-            EntryOutcome outcome = take(
-                    run, typed, name(byWhom), confirmed, taken == null ? OffsetDateTime.now(run.clock(clock)) : taken);
+            EntryOutcome outcome =
+                    take(run, typed, name(byWhom), sight, taken == null ? OffsetDateTime.now(run.clock(clock)) : taken);
             if (outcome instanceof EntryOutcome.Accepted) {
                 once.take(form, runId);
             }
@@ -147,7 +151,7 @@ public class RunEntries {
         if (!run.isOpen()) {
             return new EntryOutcome.Refused(typed, words.message(CLOSED));
         }
-        return accept(run, amp, List.of(read), List.of(), typed, name(byWhom), confirmed, taken);
+        return accept(run, amp, List.of(read), List.of(), typed, name(byWhom), sight(confirmed), taken);
     }
 
     /**
@@ -181,14 +185,14 @@ public class RunEntries {
         return runs.run(runId);
     }
 
-    private EntryOutcome take(Run run, String typed, String byWhom, boolean confirmed, OffsetDateTime taken) {
+    private EntryOutcome take(Run run, String typed, String byWhom, Sight sight, OffsetDateTime taken) {
         Amp amp = runs.amp(run);
         if (WatchLine.is(typed)) {
             return watch(run, amp, WatchLine.parse(typed, amp.sheet()), typed, byWhom);
         }
         List<Entry> said = new EntryLine(amp.sheet()).parse(typed);
         if (said.get(0).kind() == ReadingKind.UNDO) {
-            return undo(run, amp, said);
+            return undo(run, amp, said, sight);
         }
         List<SafetyItem> ticked = ticks(said, stations.progress(run.id(), amp.sheet()));
         return accept(
@@ -198,7 +202,7 @@ public class RunEntries {
                 ticked,
                 typed,
                 byWhom,
-                confirmed,
+                sight,
                 taken);
     }
 
@@ -209,7 +213,7 @@ public class RunEntries {
             List<SafetyItem> ticked,
             String typed,
             String byWhom,
-            boolean confirmed,
+            Sight sight,
             OffsetDateTime taken) {
         RunProgress progress = stations.progress(run.id(), amp.sheet());
         Set<String> seenTo = ticked.stream().map(SafetyItem::id).collect(Collectors.toSet());
@@ -217,8 +221,8 @@ public class RunEntries {
         if (held.isPresent()) {
             return held.get();
         }
-        Optional<EntryOutcome> asked = questions.question(run, amp, entries, typed, taken);
-        if (asked.isPresent() && !confirmed) {
+        Optional<EntryOutcome.Asked> asked = questions.question(run, amp, entries, typed, taken);
+        if (asked.isPresent() && !sight.answers(asked.get())) {
             return asked.get();
         }
         Optional<Amp> saved = corrected(amp, entries);
@@ -310,11 +314,12 @@ public class RunEntries {
                 0, name.offsetByCodePoints(0, Math.min(LONGEST_NAME, name.codePointCount(0, name.length()))));
     }
 
-    private EntryOutcome undo(Run run, Amp amp, List<Entry> said) {
+    /** What was seen last is struck; not what somebody else has entered since. */
+    private EntryOutcome undo(Run run, Amp amp, List<Entry> said, Sight sight) {
         if (said.size() > 1 || !said.get(0).words().isBlank()) {
             throw new BadEntryException(new EntryFault.UndoAlone());
         }
-        Optional<ReadingRow> last = mapper.newest(run.id(), Long.MAX_VALUE, RunService.RECENT).stream()
+        Optional<ReadingRow> last = mapper.newest(run.id(), sight.before(), RunService.RECENT).stream()
                 .filter(row -> !row.struck())
                 .findFirst();
         if (last.isEmpty()) {

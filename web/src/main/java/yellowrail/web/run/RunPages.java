@@ -15,6 +15,7 @@ import yellowrail.core.typed.BadQuantityException;
 import yellowrail.core.typed.Quantity;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.live.Changes;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 import yellowrail.web.watch.WatchService;
@@ -28,6 +29,7 @@ class RunPages {
     private final StationService stations;
     private final SeatService seats;
     private final WatchService watches;
+    private final Changes changes;
     private final RunRecords records;
     private final Words words;
     private final Clock clock;
@@ -37,6 +39,7 @@ class RunPages {
             StationService stations,
             SeatService seats,
             WatchService watches,
+            Changes changes,
             RunRecords records,
             Words words,
             Clock clock) {
@@ -44,6 +47,7 @@ class RunPages {
         this.stations = stations;
         this.seats = seats;
         this.watches = watches;
+        this.changes = changes;
         this.records = records;
         this.words = words;
         this.clock = clock;
@@ -56,6 +60,8 @@ class RunPages {
 
     /** @param by who measures; null for whoever measured last */
     ModelAndView page(long id, String at, String span, String by, EntryOutcome outcome, String view) {
+        // Before anything is asked for: what is stored meanwhile may be shown, and is told of once more.
+        long notSeenFrom = changes.notSeenFrom();
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
         RunNow now = runs.now(run);
@@ -67,6 +73,7 @@ class RunPages {
                 .addObject("watch", here == Station.SOAK ? watch(run, amp) : null)
                 .addObject("discharge", here == Station.MAKE_SAFE || here == Station.CLOSE ? discharge(run, now) : null)
                 .addObject("closing", here == Station.CLOSE ? records.closing(now) : null)
+                .addObject("notSeenFrom", notSeenFrom)
                 .addObject("rail", Rail.ofRun(id, amp.sheet().name(), here, progress, words))
                 .addObject("ampId", amp.id())
                 .addObject("runId", id)

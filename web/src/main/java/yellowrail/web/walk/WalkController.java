@@ -17,6 +17,7 @@ import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
+import yellowrail.web.run.Sight;
 
 /** The walk round the chassis: one node at a time, by the number keys and Enter. */
 @Controller
@@ -74,7 +75,7 @@ class WalkController {
      * @param back whatever, where one goes back
      * @param pulsing whatever, where what was typed swings
      * @param instead a line chosen in answer to a question about what was typed
-     * @param confirmed true where it is to stand all the same
+     * @param sight whether what was asked about is to stand
      * @param form the one-time number of the form it came with
      */
     @PostMapping("/runs/{id}/walk")
@@ -87,7 +88,7 @@ class WalkController {
             @RequestParam(defaultValue = "") String pulsing,
             @RequestParam(defaultValue = "") String by,
             @RequestParam(defaultValue = "") String instead,
-            @RequestParam(defaultValue = "") String confirmed,
+            Sight sight,
             @RequestParam(defaultValue = "") String form,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         Route way = route(route);
@@ -99,7 +100,7 @@ class WalkController {
             return on(id, way, stops, typed.isEmpty() ? at + 1 : at - 1, null, by, htmx);
         }
         String line = instead.isBlank() ? node + " " + typed + (pulsing.isEmpty() ? "" : " pulsing") : instead;
-        EntryOutcome outcome = entries.enter(id, line, by, !instead.isBlank() || confirmed.equals("true"), null, form);
+        EntryOutcome outcome = entries.enter(id, line, by, sight.choosing(instead), null, form);
         if (outcome instanceof EntryOutcome.Accepted) {
             return on(id, way, stops, at + 1, outcome, by, htmx);
         }

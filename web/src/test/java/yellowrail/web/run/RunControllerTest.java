@@ -1,7 +1,6 @@
 package yellowrail.web.run;
 
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.anyBoolean;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
@@ -21,6 +20,7 @@ import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.LayoutAdvice;
 import yellowrail.web.layout.NotFoundException;
+import yellowrail.web.live.Changes;
 import yellowrail.web.seat.SeatService;
 import yellowrail.web.station.StationService;
 import yellowrail.web.watch.WatchService;
@@ -43,10 +43,12 @@ class RunControllerTest {
                             stations,
                             seats,
                             mock(WatchService.class),
+                            mock(Changes.class),
                             mock(RunRecords.class),
                             words,
                             Clock.systemUTC()),
                     entries,
+                    mock(Changes.class),
                     words,
                     Clock.systemUTC()))
             .setControllerAdvice(new LayoutAdvice(BundledWords.read()))
@@ -54,21 +56,25 @@ class RunControllerTest {
 
     @Test
     void anAcceptedLineLeadsBackToTheRun() throws Exception {
-        when(entries.enter(anyLong(), any(String.class), any(), anyBoolean(), any(), any()))
+        when(entries.enter(anyLong(), any(String.class), any(), any(Sight.class), any(), any()))
                 .thenReturn(new EntryOutcome.Accepted(1, false));
         pages.perform(post("/runs/7/readings").param("line", "V1 36.4").param("by", "me"))
                 .andExpect(redirectedUrl("/runs/7"));
-        verify(entries).enter(7, "V1 36.4", "me", false, null, "");
+        verify(entries).enter(7, "V1 36.4", "me", Sight.NOTHING, null, "");
     }
 
     @Test
     void theAnswerToAQuestionGoesInInsteadOfTheLine() throws Exception {
-        when(entries.enter(anyLong(), any(String.class), any(), anyBoolean(), any(), any()))
+        when(entries.enter(anyLong(), any(String.class), any(), any(Sight.class), any(), any()))
                 .thenReturn(new EntryOutcome.Accepted(1, false));
         pages.perform(post("/runs/7/readings").param("line", "V1 38.2V").param("instead", "V1 38.2mV"));
-        verify(entries).enter(7, "V1 38.2mV", "", true, null, "");
-        pages.perform(post("/runs/7/readings").param("line", "V1 38.2V").param("confirmed", "true"));
-        verify(entries).enter(7, "V1 38.2V", "", true, null, "");
+        verify(entries).enter(7, "V1 38.2mV", "", Sight.COUNTS, null, "");
+        pages.perform(post("/runs/7/readings")
+                .param("line", "V1 38.2V")
+                .param("confirmed", "true")
+                .param("about", "That would be 38.2 A.")
+                .param("seen", "12"));
+        verify(entries).enter(7, "V1 38.2V", "", new Sight("true", "That would be 38.2 A.", 12L), null, "");
     }
 
     @Test
@@ -87,7 +93,7 @@ class RunControllerTest {
 
     @Test
     void whatTwoStoredAtOneMomentIsToldToTheSecond() throws Exception {
-        when(entries.enter(anyLong(), any(String.class), any(), anyBoolean(), any(), any()))
+        when(entries.enter(anyLong(), any(String.class), any(), any(Sight.class), any(), any()))
                 .thenThrow(new DuplicateKeyException("reading"));
         pages.perform(post("/runs/7/readings").param("line", "V1 36.4").param("by", "me"))
                 .andExpect(status().isConflict());

@@ -191,12 +191,19 @@ class RunServiceTest {
     @Test
     void theSameFormIsStoredOnce() {
         String form = UUID.randomUUID().toString();
-        assertThat(entries.enter(run, "V1 36.4", "", false, null, form)).isEqualTo(new EntryOutcome.Accepted(1, false));
-        assertThat(entries.enter(run, "V1 36.4", "", false, null, form)).isEqualTo(new EntryOutcome.Accepted(0, true));
-        assertThat(entries.enter(
-                        run, "V1 36.4", "", false, null, UUID.randomUUID().toString()))
+        assertThat(entries.enter(run, "V1 36.4", "", Sight.NOTHING, null, form))
                 .isEqualTo(new EntryOutcome.Accepted(1, false));
-        assertThat(entries.enter(run, "V1 36.4", "", false, null, "no number at all"))
+        assertThat(entries.enter(run, "V1 36.4", "", Sight.NOTHING, null, form))
+                .isEqualTo(new EntryOutcome.Accepted(0, true));
+        assertThat(entries.enter(
+                        run,
+                        "V1 36.4",
+                        "",
+                        Sight.NOTHING,
+                        null,
+                        UUID.randomUUID().toString()))
+                .isEqualTo(new EntryOutcome.Accepted(1, false));
+        assertThat(entries.enter(run, "V1 36.4", "", Sight.NOTHING, null, "no number at all"))
                 .isEqualTo(new EntryOutcome.Accepted(1, false));
         assertThat(log().rows()).hasSize(3);
     }
