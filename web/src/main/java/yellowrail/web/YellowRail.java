@@ -29,15 +29,15 @@ import yellowrail.web.postgres.PrivatePostgres;
  * {@code SPRING_DATASOURCE_URL} or {@code -Dspring.datasource.url}, then serves. What keeps it from starting is told in
  * one line, and ends it with code 2.
  *
- * <pre>
- * --data=DIR  --port=8080  --demo  --lan[=ADDRESS]  --once (starts and stops again, for what is learned from a start)
- * </pre>
+ * <pre>--data=DIR  --port=8080  --demo  --years=N  --lan[=ADDRESS]
+ * --once (starts and stops again, for what is learned from a start)</pre>
  */
 @SpringBootApplication
 public class YellowRail {
 
     private static final String HOST = "127.0.0.1";
     private static final int CANNOT_START = 2;
+    private static final int MOST_YEARS = 20;
 
     public static void main(String[] args) {
         try {
@@ -54,6 +54,7 @@ public class YellowRail {
         Map<String, Object> properties = new HashMap<>();
         properties.put("server.port", port);
         properties.put("yellow-rail.demo", options.containsOption("demo"));
+        properties.put("yellow-rail.demo-years", years(option(options, "years", "0")));
         Path folder = Path.of(option(options, "data", System.getProperty("user.home") + "/.local/share/yellow-rail"))
                 .toAbsolutePath();
         Optional<InetAddress> house = options.containsOption("lan")
@@ -102,6 +103,13 @@ public class YellowRail {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
+    }
+
+    private static int years(String asked) {
+        if (!asked.matches("\\d{1,2}") || Integer.parseInt(asked) > MOST_YEARS) {
+            throw new CannotStartException("--years takes a number from 1 to %d, got %s.".formatted(MOST_YEARS, asked));
+        }
+        return Integer.parseInt(asked);
     }
 
     private static int port(String asked) {

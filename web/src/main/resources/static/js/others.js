@@ -40,7 +40,7 @@ addEventListener("pageshow", listen);
 
 function look() {
   const shown = live();
-  if (!shown || asking || sending > 0 || pressing || newest < Number(shown.dataset.notSeenFrom)) {
+  if (!shown?.dataset.changes || asking || sending > 0 || pressing || newest < Number(shown.dataset.notSeenFrom)) {
     return;
   }
   if (shown.querySelector("#line-answer")) {
@@ -67,7 +67,7 @@ function mark(answer) {
   }
 }
 
-const toLive = event => event.detail.target?.id === "live";
+const toLive = event => event.detail.target?.id === "live" && Boolean(live()?.dataset.changes);
 const ofOthers = event => toLive(event) && /\/live(\?|$)/.test(event.detail.requestConfig?.path ?? "");
 
 document.body.addEventListener("htmx:beforeRequest", event => { sending += toLive(event) && !ofOthers(event) ? 1 : 0; });
@@ -115,6 +115,8 @@ document.addEventListener("htmx:beforeSwap", event => {
   const shown = live();
   const line = shown.querySelector("#line");
   before = {
+    // What works by itself, as a recording that is going on, is taken out and put back as it is.
+    whole: [...shown.querySelectorAll("[data-whole]")],
     opened: [...shown.querySelectorAll(opened)].map(each => each.className + each.querySelector("summary").textContent),
     typed: [...shown.querySelectorAll("input:not([type=hidden]):not(#line), textarea, select")].map(part => ({
       tagName: part.tagName, name: name(part), value: part.value, files: part.files, checked: part.checked,
@@ -126,6 +128,7 @@ document.addEventListener("htmx:beforeSwap", event => {
     move: shown.querySelector(".move .move-sentence")?.textContent,
     last: shown.querySelector(".log li")?.textContent,
   };
+  before.whole.forEach(part => part.remove());
 }, true);
 
 document.body.addEventListener("htmx:afterSwap", event => {
@@ -133,6 +136,7 @@ document.body.addEventListener("htmx:afterSwap", event => {
     return;
   }
   const shown = live();
+  before.whole.forEach(part => document.getElementById(part.id)?.replaceWith(part));
   for (const part of shown.querySelectorAll("details")) {
     part.open ||= before.opened.includes(part.className + part.querySelector("summary").textContent);
   }

@@ -15,7 +15,6 @@ import org.springframework.stereotype.Component;
 import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.drawer.DrawerCsv;
 import yellowrail.core.practice.PracticeOutput;
-import yellowrail.core.station.SafetyItem;
 import yellowrail.core.station.Station;
 import yellowrail.core.trace.PointSource;
 import yellowrail.core.trace.TraceCsv;
@@ -55,6 +54,7 @@ class DemoData {
     private final PointService points;
     private final ProveService proofs;
     private final RingService taps;
+    private final SafeStart start;
     private final Clock clock;
 
     DemoData(
@@ -68,6 +68,7 @@ class DemoData {
             PointService points,
             ProveService proofs,
             RingService taps,
+            SafeStart start,
             Clock clock) {
         this.stations = stations;
         this.drawer = drawer;
@@ -75,6 +76,7 @@ class DemoData {
         this.points = points;
         this.proofs = proofs;
         this.taps = taps;
+        this.start = start;
         this.amps = amps;
         this.runs = runs;
         this.entries = entries;
@@ -156,7 +158,7 @@ class DemoData {
     /** Half an hour of a pair of which one creeps by half a percent a minute. */
     private void soak(AmpSheet sheet) {
         long run = runs.begin(amps.create(sheet)).id();
-        makeSafe(run, sheet);
+        start.makeSafe(run, sheet);
         List.of(Station.MEASURE, Station.SET).forEach(station -> stations.done(run, station));
         OffsetDateTime begun = OffsetDateTime.now(clock).minusMinutes(31);
         enter(run, "on", begun);
@@ -198,7 +200,7 @@ class DemoData {
     private void visit(long amp, AmpSheet sheet, int daysAgo, String... lines) {
         OffsetDateTime begun = OffsetDateTime.now(clock).minusDays(daysAgo);
         long run = runs.begin(amp, begun).id();
-        makeSafe(run, sheet);
+        start.makeSafe(run, sheet);
         enter(run, "on 15", begun);
         for (int i = 0; i < lines.length; i++) {
             enter(run, lines[i], begun.plusMinutes(15 + 2L * i));
@@ -237,7 +239,7 @@ class DemoData {
     private long play(AmpSheet sheet, int minutesOn, String... lines) {
         long amp = amps.create(sheet);
         long run = runs.begin(amp).id();
-        makeSafe(run, sheet);
+        start.makeSafe(run, sheet);
         OffsetDateTime now = OffsetDateTime.now(clock);
         int cold = lines[0].startsWith("rk off") ? 1 : 0;
         for (int i = 0; i < lines.length; i++) {
@@ -250,14 +252,6 @@ class DemoData {
             stations.done(run, Station.MEASURE);
         }
         return amp;
-    }
-
-    private void makeSafe(long run, AmpSheet sheet) {
-        stations.done(run, Station.PLAN);
-        stations.progress(run, sheet).items(Station.MAKE_SAFE).stream()
-                .filter(item -> item.gate() == SafetyItem.Gate.ALWAYS)
-                .forEach(item -> stations.tick(run, item, true));
-        List.of(Station.MAKE_SAFE, Station.TUBES, Station.POWER_UP).forEach(station -> stations.done(run, station));
     }
 
     private void enter(long run, String line, OffsetDateTime taken) {

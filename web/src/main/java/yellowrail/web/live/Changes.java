@@ -6,6 +6,9 @@ import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicLong;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -14,14 +17,12 @@ import yellowrail.web.rounds.Rounds;
 /**
  * Passes on what the database tells of changes, to every page that looks at the run or its amp. While nobody looks,
  * nobody listens. A page that begins to look, or whose connection was gone, or that looked on while the database was
- * away, is told to look at everything: it may have missed something.
+ * away, is told of the newest change there is, of whatever: it may have missed something.
  */
 @Service
 public class Changes extends Rounds {
 
-    /** What a page knows when it has seen nothing. */
-    static final long EVERYTHING = (1L << 53) - 1;
-
+    private static final Logger LOG = LoggerFactory.getLogger(Changes.class);
     private static final Duration BETWEEN_WORDS = Duration.ofMillis(1);
     private static final int MOST_PAGES = 200;
     /** After so long without a word a connection that is gone is noticed: by writing to it. */
@@ -67,7 +68,12 @@ public class Changes extends Rounds {
         synchronized (pages) {
             pages.notifyAll();
         }
-        tell(page, seen.notSeenFrom() - 1);
+        try {
+            tell(page, seen.notSeenFrom() - 1);
+        } catch (DataAccessException away) {
+            pages.remove(page);
+            throw away;
+        }
         return line;
     }
 
@@ -80,13 +86,15 @@ public class Changes extends Rounds {
         try {
             awaitPages();
             if (ear.opened()) {
-                pages.forEach(page -> tell(page, EVERYTHING));
+                long missed = seen.notSeenFrom() - 1;
+                pages.forEach(page -> tell(page, missed));
             }
             for (Ear.Change change : ear.hear()) {
                 pages.stream().filter(page -> page.looksAt(change)).forEach(page -> tell(page, change.transaction()));
             }
             sayThatWeAreHere();
-        } catch (SQLException away) {
+        } catch (SQLException | RuntimeException trouble) {
+            LOG.debug("changes are not heard: {}", trouble.getMessage());
             ear.close();
             pause();
         } catch (InterruptedException stopped) {

@@ -3,9 +3,11 @@ package yellowrail.web.recheck;
 import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.util.List;
@@ -51,7 +53,7 @@ class RecheckController {
     }
 
     /** A look as it is shown. */
-    record Look(long id, String at, String day, boolean due) {}
+    record Look(long id, String at, String day, Instant was, boolean due) {}
 
     /** The looks at an amp, as a part of its page. */
     @GetMapping("/amps/{ampId}/rechecks")
@@ -74,6 +76,7 @@ class RecheckController {
                                                 .atZoneSameInstant(clock.getZone())
                                                 .toLocalDate()
                                                 .toString(),
+                                        row.dueAt().toInstant(),
                                         !row.dueAt().isAfter(now)))
                                 .toList());
     }
@@ -104,6 +107,7 @@ class RecheckController {
             @PathVariable long id,
             @RequestParam(defaultValue = "") String what,
             @RequestParam(defaultValue = "") String day,
+            @RequestParam(defaultValue = "") Instant was,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         if (what.equals("drop")) {
             rechecks.drop(ampId, id);
@@ -111,13 +115,24 @@ class RecheckController {
         }
         Optional<LocalDate> to = day(day.strip());
         if (to.isEmpty()) {
-            ModelAndView again = part(ampId, words.message("page.recheck.no-day", Quantity.quote(day.strip())));
-            again.setStatus(htmx == null ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.OK);
-            return again;
+            return refused(
+                    ampId,
+                    words.message("page.recheck.no-day", Quantity.quote(day.strip())),
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    htmx);
         }
-        rechecks.move(
-                ampId, id, to.get().atTime(EVENING).atZone(clock.getZone()).toOffsetDateTime());
+        OffsetDateTime evening =
+                to.get().atTime(EVENING).atZone(clock.getZone()).toOffsetDateTime();
+        if (was == null || !rechecks.move(ampId, id, was.atOffset(ZoneOffset.UTC), evening)) {
+            return refused(ampId, words.message("page.recheck.moved-meanwhile"), HttpStatus.CONFLICT, htmx);
+        }
         return changed(ampId, htmx);
+    }
+
+    private ModelAndView refused(long ampId, String fault, HttpStatus status, String htmx) {
+        ModelAndView again = part(ampId, fault);
+        again.setStatus(htmx == null ? status : HttpStatus.OK);
+        return again;
     }
 
     /** A day as a field for days sends it; empty for any other, and for years beyond 9999. */

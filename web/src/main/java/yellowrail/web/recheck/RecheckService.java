@@ -45,6 +45,7 @@ public class RecheckService {
     @EventListener
     void closed(RunClosed event) {
         Run run = event.run();
+        mapper.tickOff(run.ampId(), run.id());
         Timeline timeline = runs.wholeTimelines(List.of(run)).get(run);
         StageSummary summary = StageSummary.of(timeline);
         boolean set = summary.tubes().stream().anyMatch(tube -> tube.figures().isPresent());
@@ -104,11 +105,16 @@ public class RecheckService {
         return mapper.openOf(ampId);
     }
 
+    /** @param was when it was due as far as whoever moves it knew; @return false if it was moved meanwhile */
     @Transactional
-    void move(long ampId, long id, OffsetDateTime to) {
-        if (mapper.move(ampId, id, to) == 0) {
+    boolean move(long ampId, long id, OffsetDateTime was, OffsetDateTime to) {
+        if (mapper.move(ampId, id, was, to) == 1) {
+            return true;
+        }
+        if (mapper.openOf(ampId).stream().noneMatch(row -> row.id() == id)) {
             throw new NotFoundException("There is no such look at this amp.");
         }
+        return false;
     }
 
     @Transactional

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -21,15 +22,22 @@ class MigrationTest {
     private static final String SCHEMA = "of_before";
 
     private final DataSource database = RunningApplication.bean(DataSource.class);
+    private SingleConnectionDataSource one;
     private JdbcTemplate old;
 
     @BeforeEach
     void anEmptySchema() throws Exception {
-        SingleConnectionDataSource one = new SingleConnectionDataSource(database.getConnection(), true);
+        one = new SingleConnectionDataSource(database.getConnection(), true);
         old = new JdbcTemplate(one);
         old.execute("DROP SCHEMA IF EXISTS %s CASCADE".formatted(SCHEMA));
         migrateTo("5");
         old.execute("SET search_path TO " + SCHEMA);
+    }
+
+    @AfterEach
+    void backToThePool() {
+        old.execute("SET search_path TO public");
+        one.destroy();
     }
 
     private void migrateTo(String version) {
@@ -122,6 +130,26 @@ class MigrationTest {
         migrateTo("12");
         assertThat(old.queryForList("SELECT typed FROM reading WHERE recorded", String.class))
                 .containsExactly("file");
+    }
+
+    /** A look that a later run has ticked off was found by going through the readings of all later runs. */
+    @Test
+    void whatAClosedRunHasTickedOffIsDone() {
+        old.update("INSERT INTO amp DEFAULT VALUES");
+        old.update("INSERT INTO amp_sheet (amp_id, version, sheet) SELECT id, 1, '{}' FROM amp");
+        old.update("INSERT INTO bench_run (amp_id, closed_at, sheet_version) SELECT id, now(), 1 FROM amp");
+        old.update("INSERT INTO bench_run (amp_id, closed_at, sheet_version) SELECT id, now(), 1 FROM amp");
+        migrateTo("20");
+        old.update("""
+                INSERT INTO recheck (amp_id, run_id, kind, due_at, early_minutes)
+                SELECT amp_id, min(id), 'week', now() + late * interval '1 day', 2880
+                FROM bench_run, (VALUES (1), (3)) AS due (late) GROUP BY amp_id, late""");
+        old.update("""
+                INSERT INTO reading (run_id, sheet_version, kind, target, value, typed, taken_at, entered_at)
+                SELECT max(id), 1, 'SENSE_VOLTS', 'V1', 0.03, 'V1 30mV', now(), now() FROM bench_run""");
+        migrateTo("21");
+        assertThat(old.queryForList("SELECT done FROM recheck ORDER BY due_at", Boolean.class))
+                .containsExactly(true, false);
     }
 
     /** Before tubes were tapped all recordings were of tones. */

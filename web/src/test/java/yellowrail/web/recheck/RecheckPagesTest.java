@@ -148,6 +148,9 @@ class RecheckPagesTest {
         HttpResponse<String> bad = change(first, Map.of("what", "move", "day", "tomorrow"));
         assertThat(bad.statusCode()).isEqualTo(422);
         assertThat(bad.body()).contains("tomorrow", "is no day");
+        HttpResponse<String> second = change(first, Map.of("what", "move", "day", "2032-01-01"));
+        assertThat(second.statusCode()).as("it was moved since").isEqualTo(409);
+        assertThat(second.body()).contains("It was moved meanwhile", "2031-12-24");
         assertThat(change(first, Map.of("what", "drop")).statusCode()).isEqualTo(302);
         assertThat(rechecks.openOf(amp)).hasSize(6);
         assertThat(visitor.post("/amps/999999/rechecks/1", form(Map.of("what", "drop")))
@@ -156,7 +159,9 @@ class RecheckPagesTest {
     }
 
     private HttpResponse<String> change(RecheckRow row, Map<String, String> fields) {
-        return visitor.post("/amps/" + amp + "/rechecks/" + row.id(), form(fields));
+        Map<String, String> form = form(fields);
+        form.put("was", row.dueAt().toInstant().toString());
+        return visitor.post("/amps/" + amp + "/rechecks/" + row.id(), form);
     }
 
     private Map<String, String> form(Map<String, String> fields) {
