@@ -15,6 +15,7 @@ let sent = null; // what is on its way; null for nothing
 let half = ""; // what was being typed when an answer came
 let aside = null; // what that answer is about, while something else is being typed; null for nothing
 let away = false; // whether nobody was there to take the last one
+let again = null; // the one that was sent again last
 let waiting = []; // what was sent meanwhile, or could not be sent
 // A line: its text, the number under which it is stored once, and when it was typed
 
@@ -45,7 +46,9 @@ document.addEventListener("submit", event => {
 
 document.body.addEventListener("htmx:beforeRequest", event => {
   if (isLine(event)) {
-    sent = { text: field().value, form: event.detail.requestConfig.parameters.form, at: Date.now() };
+    const form = event.detail.requestConfig.parameters.form;
+    // Sent again it is as old as it was.
+    sent = { text: field().value, form, at: again?.form === form ? again.at : Date.now() };
     if (/readings$/.test(path(event)) && sent.text.trim()) {
       keep(sent);
     }
@@ -93,6 +96,7 @@ document.body.addEventListener("htmx:afterSettle", event => {
 // A line that was typed long ago is not sent by itself: what it tells may no longer be so.
 function sendNext(line) {
   const next = waiting.shift();
+  again = next;
   half = line.value;
   line.value = next.text;
   line.form.elements.form.value = next.form;
@@ -104,7 +108,7 @@ function sendNext(line) {
     line.select();
     // What is typed in its place is another line.
     line.addEventListener("input", () => { drop(next); line.form.elements.form.value = number(); }, { once: true });
-    note("not-stored", "fault", words.old.replace("%s", minutes));
+    note("line-answer", "fault", words.old.replace("%s", minutes));
   }
 }
 
@@ -119,7 +123,11 @@ function tellWaiting() {
 const SHELF = "unsent:" + location.pathname + ":";
 
 function keep(line) {
-  localStorage.setItem(SHELF + line.form, JSON.stringify(line));
+  try {
+    localStorage.setItem(SHELF + line.form, JSON.stringify(line));
+  } catch {
+    // a browser that keeps nothing has it on the page
+  }
   return line;
 }
 
@@ -181,7 +189,7 @@ document.body.addEventListener("htmx:afterSwap", event => {
 for (const failure of ["htmx:sendError", "htmx:responseError"]) {
   document.body.addEventListener(failure, event => {
     const sends = event.detail.requestConfig;
-    if (/\/display$/.test(sends?.path ?? "")) {
+    if (/\/(display|live)(\?|$)/.test(sends?.path ?? "")) {
       return;
     }
     note("not-stored", "fault", isAway(event) ? why(event) : words.notStored);

@@ -50,6 +50,7 @@ class AmpController {
         Amp amp = amps.newest(id);
         return new ModelAndView("amp/page")
                 .addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.PLAN, words))
+                .addObject("away", amps.away().contains(id))
                 .addObject("view", AmpView.of(amp, tubes.catalogue(), seats.labels(id), words));
     }
 

@@ -33,4 +33,9 @@ interface AmpMapper {
 
     /** The amps of the bench; practice amps stand elsewhere. */
     List<AmpRow> all();
+
+    /** @param at null where it comes back; @return 1, or 0 if there is no such one, or it is practised on */
+    int putAway(@Param("ampId") long ampId, @Param("at") OffsetDateTime at);
+
+    List<Long> away();
 }

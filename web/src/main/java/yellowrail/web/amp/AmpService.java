@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -41,6 +42,20 @@ public class AmpService {
     @Transactional(readOnly = true)
     public List<Amp> all() {
         return mapper.all().stream().map(this::amp).toList();
+    }
+
+    /** Those that have left the bench. */
+    @Transactional(readOnly = true)
+    public Set<Long> away() {
+        return Set.copyOf(mapper.away());
+    }
+
+    /** Takes an amp off the bench, or back onto it; nothing of it is lost. */
+    @Transactional
+    public void putAway(long id, boolean away) {
+        if (mapper.putAway(id, away ? OffsetDateTime.now(clock) : null) == 0) {
+            throw new NotFoundException("There is no amp " + id + ".");
+        }
     }
 
     /** To choose one from a list. */

@@ -2,7 +2,11 @@ package yellowrail.web.bench;
 
 import yellowrail.core.soak.Standing;
 
-/** An amp on the bench in one line. */
+/**
+ * An amp on the bench in one line.
+ *
+ * @param away whether it has left the bench, and is shown because it was looked for
+ */
 record BenchLine(
         long id,
         String name,
@@ -11,7 +15,8 @@ record BenchLine(
         String token,
         String due,
         String go,
-        Standing.Urgency urgency) {
+        Standing.Urgency urgency,
+        boolean away) {
 
     /** Where its line leads: to its run; where it is only to be looked at again, to the amp. */
     public String href() {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -49,23 +50,64 @@ class BenchService {
         this.clock = clock;
     }
 
+    /**
+     * @param find a part of a name, or of what an amp is: looked for among those that have left the bench, too
+     * @param allAway to see those that have left it, instead of those that stand on it
+     */
     @Transactional(readOnly = true)
-    public List<BenchLine> lines() {
-        List<Run> newest = runs.newestOfAll();
+    public BenchView view(String find, boolean allAway) {
+        String words = find.strip().toLowerCase(Locale.ROOT);
+        Set<Long> away = amps.away();
+        List<Amp> all = amps.all();
+        List<Amp> shown = all.stream()
+                .filter(amp -> words.isEmpty() ? away.contains(amp.id()) == allAway : isAbout(amp, words))
+                .toList();
+        Set<Long> ids = shown.stream().map(Amp::id).collect(Collectors.toSet());
+        List<Run> newest = runs.newestOfAll().stream()
+                .filter(run -> ids.contains(run.ampId()))
+                .toList();
         Map<Long, Run> byAmp = newest.stream().collect(Collectors.toMap(Run::ampId, Function.identity()));
         Map<Run, Standing> standings = runs.standings(newest);
         Map<Long, RecheckRow> looks = rechecks.next();
-        return amps.all().stream()
-                .map(amp -> line(
-                        amp,
-                        Optional.ofNullable(byAmp.get(amp.id())),
-                        standings,
-                        Optional.ofNullable(looks.get(amp.id()))))
-                .sorted(Comparator.comparing(BenchLine::urgency))
-                .toList();
+        return new BenchView(
+                shown.stream()
+                        .map(amp -> line(
+                                amp,
+                                Optional.ofNullable(byAmp.get(amp.id())),
+                                standings,
+                                Optional.ofNullable(looks.get(amp.id())),
+                                away.contains(amp.id())))
+                        .sorted(Comparator.comparing(BenchLine::urgency))
+                        .toList(),
+                find.strip(),
+                all.size(),
+                away.size(),
+                allAway);
     }
 
-    private BenchLine line(Amp amp, Optional<Run> newest, Map<Run, Standing> standings, Optional<RecheckRow> look) {
+    private boolean isAbout(Amp amp, String find) {
+        return (amp.sheet().name() + " " + words.say(amp.sheet().told()))
+                .toLowerCase(Locale.ROOT)
+                .contains(find);
+    }
+
+    /** Takes an amp off the bench, unless its run is open; @return whether it is off now */
+    @Transactional
+    public boolean putAway(long ampId) {
+        if (runs.newestOf(ampId).filter(Run::isOpen).isPresent()) {
+            return false;
+        }
+        amps.putAway(ampId, true);
+        return true;
+    }
+
+    @Transactional
+    public void bringBack(long ampId) {
+        amps.putAway(ampId, false);
+    }
+
+    private BenchLine line(
+            Amp amp, Optional<Run> newest, Map<Run, Standing> standings, Optional<RecheckRow> look, boolean away) {
         AmpSheet sheet = amp.sheet();
         String what = words.say(sheet.told());
         if (newest.isEmpty()) {
@@ -77,7 +119,8 @@ class BenchService {
                     Verdict.NOT_JUDGED.token(),
                     "",
                     words.message("page.bench.start"),
-                    Standing.Urgency.NONE);
+                    Standing.Urgency.NONE,
+                    away);
         }
         Run run = newest.get();
         Standing standing = standings.get(run);
@@ -99,7 +142,8 @@ class BenchService {
                                 DAY.format(each.dueAt().atZoneSameInstant(clock.getZone()))))
                         .orElseGet(() -> due(run, standing)),
                 words.message(run.isOpen() ? "page.bench.go-on" : "page.bench.look"),
-                urgency);
+                urgency,
+                away);
     }
 
     private String due(Run run, Standing standing) {

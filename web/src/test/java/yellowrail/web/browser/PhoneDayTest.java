@@ -80,7 +80,7 @@ class PhoneDayTest extends BrowserTest {
         again.addInitScript("Date.now = (now => () => now() + 47 * 60000)(Date.now)");
         again.context().setOffline(false);
         again.navigate(run);
-        assertThat(again.locator("#not-stored")).containsText("Typed 47 min ago and not sent.");
+        assertThat(again.locator("#line-answer")).containsText("Typed 47 min ago and not sent.");
         assertThat(again.locator("#line")).hasValue("note faint hum");
         assertThat(again.locator(".log li")).hasCount(1);
         again.locator("#line").press("Enter");
