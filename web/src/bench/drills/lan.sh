@@ -70,7 +70,7 @@ check "without TLS: the bench" "$(phone http://$HERE:$PORT/ | grep -c 'Bench')" 
 for path in / /drawer /devices /runs/1 /actuator/health /v3/api-docs /keeping/everything.json /js/keys.js; do
   check "without a code: $path" "$(status -w '%{http_code} to %{redirect_url}' $URL$path)" "302 to $URL/device"
 done
-check "without a code: the JSON interface" "$(status -H 'Content-Type: application/json' -H 'Accept: application/json' -d '{}' $URL/api/idle)" 401
+check "without a code: the JSON interface" "$(ip netns exec $SPACE curl -sk -o /dev/null -w '%{http_code}' -H 'Content-Type: application/json' -d '{}' $URL/api/idle)" 401
 check "another name for us (rebinding)" "$(status -H 'Host: evil.example' $URL/device)" 400
 check "yellow-rail.local" "$(status -H "Host: yellow-rail.local:$PORT" $URL/device)" 200
 check "another site's form" "$(status -H 'Origin: https://evil.example' -d code=x $URL/device)" 403
