@@ -39,11 +39,10 @@ start() {
 # The phone: curl from the other network, which keeps its cookies.
 phone() { ip netns exec $SPACE curl -sk -m 10 -b "$WORK/jar" -c "$WORK/jar" -H 'Accept: text/html' "$@"; }
 status() { phone -o "$WORK/body" -w '%{http_code}' "$@"; }
+token() { sed -n 's/.*name="_csrf" value="\([^"]*\)".*/\1/p' | head -1; } # of the first form of a page
 code() { curl -s "http://127.0.0.1:$PORT/devices" | sed -n 's/.*class="one-time"[^>]*>\([^<]*\)<.*/\1/p'; }
 tell() {
-  local token
-  token=$(phone $URL/device | sed -n 's/.*name="_csrf" value="\([^"]*\)".*/\1/p' | head -1)
-  status --data-urlencode "_csrf=$token" --data-urlencode "code=$1" --data-urlencode 'name=Drill' $URL/device
+  status --data-urlencode "_csrf=$(phone $URL/device | token)" --data-urlencode "code=$1" --data-urlencode 'name=Drill' $URL/device
 }
 
 # check WHAT IS SHOULD-BE
@@ -88,7 +87,7 @@ check "after a start anew: the bench" "$(status $URL/)" 200
 cp "$WORK/jar" "$WORK/machine"
 page=$(curl -s -b "$WORK/machine" -c "$WORK/machine" "http://127.0.0.1:$PORT/devices")
 curl -s -o /dev/null -b "$WORK/machine" -c "$WORK/machine" \
-  --data-urlencode "_csrf=$(sed -n 's/.*name="_csrf" value="\([^"]*\)".*/\1/p' <<<"$page" | head -1)" \
+  --data-urlencode "_csrf=$(token <<<"$page")" \
   "http://127.0.0.1:$PORT$(grep -o '/devices/[0-9]*/away' <<<"$page" | head -1)"
 check "sent away at the machine: the bench" "$(status -w '%{http_code} to %{redirect_url}' $URL/)" "302 to $URL/device"
 echo "failed: $failed"

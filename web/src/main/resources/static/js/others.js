@@ -4,7 +4,7 @@
 import { words } from "./words.js";
 
 const live = () => document.getElementById("live");
-const opened = "details[open]";
+const fields = shown => [...shown.querySelectorAll("input:not([type=hidden]):not(#line), textarea, select")];
 
 let line = null; // what tells of changes
 let newest = 0; // the newest one that was told
@@ -58,13 +58,16 @@ function look() {
 
 function mark(answer) {
   if (!document.getElementById("overtaken")) {
-    const said = document.createElement("p");
-    said.id = "overtaken";
-    said.className = "overtaken";
-    said.setAttribute("role", "status");
-    said.textContent = words.overtaken;
-    answer.before(said);
+    answer.before(Object.assign(overtaken(words.overtaken), { id: "overtaken" }));
   }
+}
+
+function overtaken(...says) {
+  const said = document.createElement("p");
+  said.className = "overtaken";
+  said.setAttribute("role", "status");
+  said.append(...says);
+  return said;
 }
 
 const toLive = event => event.detail.target?.id === "live" && Boolean(live()?.dataset.changes);
@@ -117,8 +120,8 @@ document.addEventListener("htmx:beforeSwap", event => {
   before = {
     // What works by itself, as a recording that is going on, is taken out and put back as it is.
     whole: [...shown.querySelectorAll("[data-whole]")],
-    opened: [...shown.querySelectorAll(opened)].map(each => each.className + each.querySelector("summary").textContent),
-    typed: [...shown.querySelectorAll("input:not([type=hidden]):not(#line), textarea, select")].map(part => ({
+    opened: [...shown.querySelectorAll("details[open]")].map(each => each.className + each.querySelector("summary").textContent),
+    typed: fields(shown).map(part => ({
       tagName: part.tagName, name: name(part), value: part.value, files: part.files, checked: part.checked,
       // Whoever measures here does not change because somebody else has measured.
       changed: part.id === "by" || part.value !== part.defaultValue || part.checked !== part.defaultChecked,
@@ -140,7 +143,7 @@ document.body.addEventListener("htmx:afterSwap", event => {
   for (const part of shown.querySelectorAll("details")) {
     part.open ||= before.opened.includes(part.className + part.querySelector("summary").textContent);
   }
-  for (const part of shown.querySelectorAll("input:not([type=hidden]):not(#line), textarea, select")) {
+  for (const part of fields(shown)) {
     const was = before.typed.find(each => sameName(part, each));
     if (was?.files?.length) {
       part.files = was.files;
@@ -170,11 +173,8 @@ const who = (entry, last) => entry && entry.textContent !== last
   ? [entry.querySelector(".by")?.textContent, entry.querySelector(".typed")?.textContent].filter(Boolean).join(": ") : "";
 
 function tellOld(next) {
-  const said = document.createElement("p");
-  said.className = "overtaken";
-  said.setAttribute("role", "status");
-  said.append(words.noLonger + " ", Object.assign(document.createElement("s"), { textContent: old.move }), old.why && ` (${old.why})`);
-  next?.before(said);
+  const struck = Object.assign(document.createElement("s"), { textContent: old.move });
+  next?.before(overtaken(words.noLonger + " ", struck, old.why && ` (${old.why})`));
 }
 
 listen();

@@ -10,7 +10,6 @@ import yellowrail.core.amp.BiasKind;
 import yellowrail.core.amp.CurrentMethod;
 import yellowrail.core.amp.CurrentSense;
 import yellowrail.core.amp.Identity;
-import yellowrail.core.amp.Measuring;
 import yellowrail.core.amp.Topology;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.TubeCatalogue;
@@ -57,9 +56,11 @@ record YearsAmp(AmpSheet sheet, String type, double plateVolts, double amps, dou
         double amps = share * type.customaryRating().plateWatts() / plate / TO_THE_PLATE;
         double ohms = kind.bias().isCathode() ? Math.round(0.03 * plate / amps / 10) * 10 : 1;
         AmpSheet usual = new AmpDefaults(kind.topology(), kind.bias(), type, kind.tubes(), false).sheet();
-        AmpSheet named = usual.with(new Identity(name(number), "", ""));
+        AmpSheet sheet = usual.with(new Identity(name(number), "", ""));
         return new YearsAmp(
-                kind.bias().isCathode() ? named.with(acrossResistors(named.measuring(), ohms)) : named,
+                kind.bias().isCathode()
+                        ? sheet.with(CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, ohms, 0.05, Unit.VOLT))
+                        : sheet,
                 type.name(),
                 plate,
                 amps,
@@ -70,17 +71,6 @@ record YearsAmp(AmpSheet sheet, String type, double plateVolts, double amps, dou
         String name = FIRST.get(number % FIRST.size()) + " " + SECOND.get(number / FIRST.size() % SECOND.size());
         int round = number / (FIRST.size() * SECOND.size());
         return round == 0 ? name : name + " " + (round + 1);
-    }
-
-    private static Measuring acrossResistors(Measuring usual, double ohms) {
-        return new Measuring(
-                CurrentSense.across(CurrentMethod.CATHODE_RESISTOR, ohms, 0.05, Unit.VOLT),
-                usual.plate(),
-                usual.screen(),
-                usual.meter(),
-                usual.mainsVolts(),
-                usual.settleMinutes(),
-                usual.link());
     }
 
     /** A reading at a socket, as it is typed. */

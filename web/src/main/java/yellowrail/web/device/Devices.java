@@ -1,8 +1,6 @@
 package yellowrail.web.device;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
@@ -15,6 +13,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Service;
+import yellowrail.web.digest.Sha256;
 
 /** The devices that were let in. Each shows a random token of its own, of which only the sum is stored. */
 @Service
@@ -105,10 +104,6 @@ public class Devices {
     }
 
     private static byte[] sum(String token) {
-        try {
-            return MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
+        return Sha256.of(token.getBytes(StandardCharsets.UTF_8));
     }
 }

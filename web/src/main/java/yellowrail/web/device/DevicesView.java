@@ -15,7 +15,7 @@ import yellowrail.web.qr.QrCode;
 record DevicesView(
         boolean open, String url, String code, QrCode picture, boolean waiting, String fingerprint, List<Row> rows) {
 
-    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("yyyy-MM-dd", Locale.ROOT);
+    static final DateTimeFormatter DAY = DateTimeFormatter.ISO_LOCAL_DATE;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT);
 
     /** A device that is let in. */

@@ -7,8 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.DigestInputStream;
 import java.security.DigestOutputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -22,6 +20,7 @@ import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
+import yellowrail.web.digest.Sha256;
 import yellowrail.web.postgres.PrivatePostgres;
 
 /**
@@ -62,7 +61,7 @@ final class BackupFile {
             String snapshot = one(connection, "SELECT pg_export_snapshot()");
             zip.setLevel(0);
             zip.putNextEntry(new ZipEntry(DUMP));
-            DigestOutputStream digest = new DigestOutputStream(zip, sha256());
+            DigestOutputStream digest = new DigestOutputStream(zip, Sha256.begin());
             postgres.dump(snapshot, Tables.DOORS, digest);
             zip.closeEntry();
             Manifest manifest = new Manifest(
@@ -93,14 +92,6 @@ final class BackupFile {
         return version == null ? "unreleased" : version;
     }
 
-    private static MessageDigest sha256() {
-        try {
-            return MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
-    }
-
     /** @throws BackupException if it is no backup of ours */
     Manifest manifest() {
         try (ZipFile zip = new ZipFile(file.toFile());
@@ -121,7 +112,7 @@ final class BackupFile {
     void verify() {
         String should = manifest().sha256();
         try (ZipFile zip = new ZipFile(file.toFile());
-                DigestInputStream in = new DigestInputStream(entry(zip, DUMP), sha256())) {
+                DigestInputStream in = new DigestInputStream(entry(zip, DUMP), Sha256.begin())) {
             in.transferTo(OutputStream.nullOutputStream());
             String is = HexFormat.of().formatHex(in.getMessageDigest().digest());
             if (!is.equals(should)) {

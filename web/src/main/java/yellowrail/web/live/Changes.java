@@ -5,7 +5,6 @@ import java.sql.SQLException;
 import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.atomic.AtomicLong;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -33,7 +32,8 @@ public class Changes extends Rounds {
     private final Ear ear;
     private final SeenMapper seen;
     private final List<Page> pages = new CopyOnWriteArrayList<>();
-    private final AtomicLong nextWord = new AtomicLong();
+    /** When all are told that we are here; only the rounds look at it. */
+    private long nextWord = System.nanoTime();
 
     private record Page(long runId, long ampId, SseEmitter line) {
 
@@ -124,8 +124,8 @@ public class Changes extends Rounds {
 
     private void sayThatWeAreHere() {
         long now = System.nanoTime();
-        if (now - nextWord.get() >= 0) {
-            nextWord.set(now + QUIET_NANOS);
+        if (now - nextWord >= 0) {
+            nextWord = now + QUIET_NANOS;
             pages.forEach(page -> send(page, SseEmitter.event().comment("here")));
         }
     }

@@ -11,7 +11,6 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.KeyStore;
-import java.security.MessageDigest;
 import java.security.cert.X509Certificate;
 import java.time.Clock;
 import java.time.Duration;
@@ -22,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import yellowrail.web.digest.Sha256;
 import yellowrail.web.postgres.CannotStartException;
 
 /**
@@ -150,7 +150,7 @@ public record Certificate(Path keystore, String fingerprint) {
     }
 
     private static String fingerprint(X509Certificate certificate) throws GeneralSecurityException {
-        byte[] sum = MessageDigest.getInstance("SHA-256").digest(certificate.getEncoded());
+        byte[] sum = Sha256.of(certificate.getEncoded());
         return HexFormat.ofDelimiter(":").formatHex(sum).toUpperCase(Locale.ROOT);
     }
 }

@@ -44,6 +44,12 @@ abstract class BrowserTest {
         }
     }
 
+    /** Types a line on a run and presses Enter, whatever comes of it. */
+    static void send(Page page, String line) {
+        page.locator("#line").fill(line);
+        page.locator("#line").press("Enter");
+    }
+
     /** Takes hold of the first of what is chosen and moves it so far, px, in ten steps. */
     static void drag(Page page, String what, double dx, double dy) {
         Locator handle = page.locator(what).first();

@@ -33,9 +33,10 @@ class PhoneDayTest extends BrowserTest {
         return phone;
     }
 
-    private static void type(Page phone, String line) {
-        phone.locator("#line").fill(line);
-        phone.locator("#line").press("Enter");
+    /** What a browser without a connection says of that on its console. */
+    private static void wasOffline() {
+        chromium.errors()
+                .removeIf(error -> error.contains("ERR_INTERNET_DISCONNECTED") || error.contains("htmx:sendError"));
     }
 
     private void typed(Page phone, String... newestFirst) {
@@ -45,13 +46,13 @@ class PhoneDayTest extends BrowserTest {
     @Test
     void whatIsTypedWithoutAConnectionIsSentWhenItIsBackAndOnce() {
         Page phone = onARun();
-        type(phone, "tick closed; on");
+        send(phone, "tick closed; on");
         assertThat(phone.locator(".log li")).hasCount(1);
         phone.context().setOffline(true);
-        type(phone, "note faint hum");
+        send(phone, "note faint hum");
         assertThat(phone.locator("#not-stored")).containsText("What you typed is still here");
-        type(phone, "mains 119");
-        type(phone, "note gone again");
+        send(phone, "mains 119");
+        send(phone, "note gone again");
         assertThat(phone.locator("#waiting")).containsText("note faint hum · mains 119 · note gone again");
         phone.context().setOffline(false);
         assertThat(phone.locator(".log li")).hasCount(4, ONCE_BACK);
@@ -59,18 +60,17 @@ class PhoneDayTest extends BrowserTest {
         assertThat(phone.locator("#waiting")).hasCount(0);
         phone.reload();
         typed(phone, "note gone again", "mains 119V", "note faint hum", "on");
-        chromium.errors()
-                .removeIf(error -> error.contains("ERR_INTERNET_DISCONNECTED") || error.contains("htmx:sendError"));
+        wasOffline();
     }
 
     @Test
     void linesOutlastThePageAndOldOnesAreAskedAbout() {
         Page phone = onARun();
-        type(phone, "tick closed; on");
+        send(phone, "tick closed; on");
         assertThat(phone.locator(".log li")).hasCount(1);
         phone.context().setOffline(true);
-        type(phone, "note faint hum");
-        type(phone, "mains 119");
+        send(phone, "note faint hum");
+        send(phone, "mains 119");
         assertThat(phone.locator("#waiting")).containsText("mains 119");
         String run = phone.url();
         phone.close();
@@ -93,19 +93,18 @@ class PhoneDayTest extends BrowserTest {
         assertThat(again.locator(".log li")).hasCount(3);
         assertThat(again.evaluate("Object.keys(localStorage).filter(key => key.startsWith('unsent:')).length"))
                 .isEqualTo(0);
-        chromium.errors()
-                .removeIf(error -> error.contains("ERR_INTERNET_DISCONNECTED") || error.contains("htmx:sendError"));
+        wasOffline();
     }
 
     @Test
     void aDeviceThatIsSentAwayKeepsWhatWasTyped() {
         Page phone = onARun();
-        type(phone, "tick closed; on");
+        send(phone, "tick closed; on");
         assertThat(phone.locator(".log li")).hasCount(1);
         Page machine = chromium.laptop(RunningApplication.url());
         machine.navigate("/devices");
         machine.locator("tr:has-text('Pocket') button").first().click();
-        type(phone, "note faint hum");
+        send(phone, "note faint hum");
         assertThat(phone.locator("#not-stored")).containsText("This device is not let in, or no longer.");
         String run = phone.url();
         phone.reload();

@@ -35,18 +35,13 @@ class TwoDevicesTest extends BrowserTest {
         assertThat(phone.locator(".log li").first()).containsText("V1 36.4mV", WITHIN_A_SECOND);
     }
 
-    private static void enter(Page page, String line) {
-        page.locator("#line").fill(line);
-        page.locator("#line").press("Enter");
-    }
-
     @Test
     void whatIsBeingTypedAndOpenedStaysAsItIs() {
         laptop.locator("#by").fill("Ann");
         laptop.locator("details.caution summary").click();
         laptop.locator("#line").fill("V2 33");
         laptop.keyboard().press("ArrowLeft");
-        enter(phone, "plate 452");
+        send(phone, "plate 452");
         assertThat(laptop.locator(".log li").first()).containsText("plate 452V", WITHIN_A_SECOND);
         assertThat(laptop.locator("#line")).hasValue("V2 33");
         assertThat(laptop.locator("#line")).isFocused();
@@ -64,14 +59,14 @@ class TwoDevicesTest extends BrowserTest {
 
     @Test
     void aMoveThatIsNoLongerTheNextOneIsMarked() {
-        enter(laptop, "V2 33.9");
+        send(laptop, "V2 33.9");
         assertThat(laptop.locator(".log li").first()).containsText("V2 33.9mV");
-        enter(laptop, "plate 452");
+        send(laptop, "plate 452");
         assertThat(laptop.locator(".move .move-sentence")).isVisible();
         assertThat(phone.locator(".log li").first()).containsText("plate 452V", WITHIN_A_SECOND);
         String move = phone.locator(".move .move-sentence").textContent();
         laptop.locator("#by").fill("Ann");
-        enter(laptop, "turn RANGE clockwise; V1 44.3");
+        send(laptop, "turn RANGE clockwise; V1 44.3");
         assertThat(phone.locator(".log li").first()).containsText("V1 44.3mV");
         assertThat(phone.locator(".overtaken s")).hasText(move);
         assertThat(phone.locator(".overtaken")).containsText("Ann: ");
@@ -80,9 +75,9 @@ class TwoDevicesTest extends BrowserTest {
 
     @Test
     void aQuestionThatWasOvertakenIsMarkedAndKeepsWhatWasTyped() {
-        enter(phone, "V1 364");
+        send(phone, "V1 364");
         assertThat(phone.locator(".question")).isVisible();
-        enter(laptop, "note looked twice");
+        send(laptop, "note looked twice");
         assertThat(phone.locator("#overtaken")).containsText("Something else was entered meanwhile", WITHIN_A_SECOND);
         assertThat(phone.locator("#line")).hasValue("V1 364");
         assertThat(phone.locator(".question")).isVisible();
@@ -95,8 +90,8 @@ class TwoDevicesTest extends BrowserTest {
     void bothAtOnceLoseNothing() {
         List<String> all = new ArrayList<>();
         for (int i = 0; i < 15; i++) {
-            enter(laptop, "note laptop " + i);
-            enter(phone, "note phone " + i);
+            send(laptop, "note laptop " + i);
+            send(phone, "note phone " + i);
             all.add("note laptop " + i);
             all.add("note phone " + i);
         }
