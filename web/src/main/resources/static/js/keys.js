@@ -136,6 +136,10 @@ document.addEventListener("drop", event => {
   }
 });
 
+// The browser puts the hand where it begins with the first picture only; a key that is quicker would be one of the page's.
+if (document.activeElement === document.body && !location.hash) {
+  find("[autofocus]")?.focus();
+}
 // From here on every key counts.
 document.documentElement.dataset.listening = "yes";
 

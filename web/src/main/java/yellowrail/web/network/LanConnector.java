@@ -1,7 +1,6 @@
 package yellowrail.web.network;
 
 import org.apache.catalina.connector.Connector;
-import org.apache.coyote.http2.Http2Protocol;
 import org.apache.tomcat.util.net.SSLHostConfig;
 import org.apache.tomcat.util.net.SSLHostConfigCertificate;
 import org.springframework.boot.tomcat.CompressionConnectorCustomizer;
@@ -33,10 +32,9 @@ class LanConnector implements WebServerFactoryCustomizer<TomcatServletWebServerF
         connector.setURIEncoding(server.getUriEncoding().name());
         connector.setScheme("https");
         connector.setSecure(true);
+        // Over HTTP/1.1: with Tomcat's HTTP/2 a page now and then never came when a request before it was given up.
         connector.setProperty("SSLEnabled", "true");
         connector.addSslHostConfig(secured());
-        // One connection carries all that a page asks for, what it listens to besides.
-        connector.addUpgradeProtocol(new Http2Protocol());
         server.getConnectorCustomizers().forEach(bound -> bound.customize(connector));
         new CompressionConnectorCustomizer(server.getCompression()).customize(connector);
         server.addAdditionalConnectors(connector);

@@ -65,7 +65,7 @@ class OtherSites extends OncePerRequestFilter {
         return site != null && !OWN.contains(site) || origin != null && !origin.equalsIgnoreCase(own(request));
     }
 
-    /** As a browser writes it: the usual port is left out. Over HTTP/2 there is no header called Host. */
+    /** As a browser writes it: the usual port is left out. */
     private static String own(HttpServletRequest request) {
         boolean usual = request.getServerPort() == (request.isSecure() ? USUAL_OVER_TLS : USUAL);
         String port = usual ? "" : ":" + request.getServerPort();

@@ -9,7 +9,9 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import yellowrail.web.PracticeRun;
 import yellowrail.web.RunningApplication;
+import yellowrail.web.Visitor;
 
 /** A laptop and a phone on one run: each sees what the other enters, and neither loses what is being typed. */
 class TwoDevicesTest extends BrowserTest {
@@ -70,6 +72,26 @@ class TwoDevicesTest extends BrowserTest {
         assertThat(phone.locator(".log li").first()).containsText("V1 44.3mV");
         assertThat(phone.locator(".overtaken s")).hasText(move);
         assertThat(phone.locator(".overtaken")).containsText("Ann: ");
+        assertThat(laptop.locator(".overtaken")).hasCount(0);
+    }
+
+    /** On a practice bench the log is written by the bench: that is one's own doing, and for others it is not. */
+    @Test
+    void whatOneDoesOneselfOvertakesNothing() {
+        PracticeRun practice = PracticeRun.warm(new Visitor(RunningApplication.url()));
+        practice.set("12");
+        laptop.navigate(practice.path() + "?at=set");
+        phone.navigate(practice.path() + "?at=set");
+        assertThat(phone.locator(".move .move-sentence")).isVisible();
+        String move = laptop.locator(".move .move-sentence").textContent();
+        Keys keys = new Keys(laptop);
+        laptop.waitForResponse("**/practice/turn", () -> keys.press("Escape").press("."));
+        for (String place : List.of("V1", "V2", "plate")) {
+            laptop.locator("#probe-" + place).click();
+            assertThat(laptop.locator(".log .typed").first()).containsText(place);
+        }
+        assertThat(phone.locator(".overtaken")).isVisible();
+        assertThat(laptop.locator(".move .move-sentence")).not().hasText(move);
         assertThat(laptop.locator(".overtaken")).hasCount(0);
     }
 
