@@ -2,6 +2,7 @@
 // and puts the cursor back on the entry line.
 
 import "./awake.js";
+import "./guide.js";
 import "./line.js";
 import "./others.js";
 import "./unsent.js";

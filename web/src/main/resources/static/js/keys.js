@@ -30,6 +30,7 @@ const actions = {
   e: () => press("#swap"),
   l: () => { const say = find(".say-it"); if (say) { say.open = true; find("#said").focus(); } return Boolean(say); },
   f: () => { find("#probe-V1")?.focus(); return Boolean(find("#probe-V1")); },
+  h: () => press("#show-me"),
   x: () => press("#close button"),
   b: () => press(".brand"),
 };

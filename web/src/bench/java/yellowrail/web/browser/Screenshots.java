@@ -46,7 +46,7 @@ class Screenshots {
     /** A healthy practice amp, warm and read once. */
     private void practice(Page page, String name) {
         page.navigate("/practice?seed=5");
-        page.locator("text=First time").click();
+        page.locator("text=First round").click();
         page.waitForURL("**/runs/*");
         page.navigate(page.url() + "?at=make-safe");
         page.locator("[data-item=closed]").click();

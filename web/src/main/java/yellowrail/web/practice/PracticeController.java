@@ -6,7 +6,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -15,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import yellowrail.core.practice.Exercise;
+import yellowrail.core.station.Station;
 import yellowrail.web.layout.NotFoundException;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
@@ -58,12 +58,7 @@ class PracticeController {
         return new ModelAndView("practice/page")
                 .addObject("rail", Rail.plain(words.message("page.practice.title")))
                 .addObject("tries", tries)
-                .addObject(
-                        "exercises",
-                        Stream.of(Exercise.values())
-                                .filter(exercise -> exercise != Exercise.NOTHING_WRONG)
-                                .map(Exercise::ordinal)
-                                .toList())
+                .addObject("book", PracticeBook.of(practice.records(), words))
                 .addObject("seed", seed.matches("\\d{1,9}") ? seed : "")
                 .addObject("scpi", meter.address());
     }
@@ -91,6 +86,33 @@ class PracticeController {
     @GetMapping("/runs/{id}/practice")
     ModelAndView bench(@PathVariable long id) {
         return panel(practice.look(id), "practice/bench :: bench", null);
+    }
+
+    /**
+     * The hint that comes next; nothing where there is none, or none but what is shown.
+     *
+     * @param at the station that is looked at; that whose turn it is where none is named
+     * @param shown the name of the hint that stands there
+     */
+    @GetMapping("/runs/{id}/practice/hint")
+    ModelAndView hint(
+            @PathVariable long id,
+            @RequestParam String at,
+            @RequestParam(defaultValue = "") String shown,
+            HttpServletResponse response) {
+        Station station =
+                Station.of(at).orElseThrow(() -> new NotFoundException("There is no such station: " + at + "."));
+        return practice.hint(id, station)
+                .map(next -> HintView.of(next, station, words))
+                .filter(hint -> !hint.name().equals(shown))
+                .map(hint -> new ModelAndView("practice/guide :: guide")
+                        .addObject("hint", hint)
+                        .addObject("runId", id)
+                        .addObject("at", at))
+                .orElseGet(() -> {
+                    response.setStatus(HttpServletResponse.SC_NO_CONTENT);
+                    return null;
+                });
     }
 
     /** To the bias supply of the practice amp. */

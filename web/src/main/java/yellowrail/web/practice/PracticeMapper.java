@@ -20,6 +20,9 @@ interface PracticeMapper {
 
     void mark(@Param("runId") long runId, @Param("said") String said, @Param("marking") String marking);
 
+    /** What came of each exercise that was ever tried. */
+    List<PracticeRecord> records();
+
     /** Newest first. */
     List<PracticeRow> newest();
 }

@@ -18,10 +18,15 @@ import yellowrail.core.practice.Exercise;
 import yellowrail.core.practice.Marking;
 import yellowrail.core.practice.PracticeFinding;
 import yellowrail.core.practice.Workshop;
+import yellowrail.core.practice.round.FirstRound;
+import yellowrail.core.practice.round.RoundFinding;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.reading.Entry;
 import yellowrail.core.reading.ReadingKind;
 import yellowrail.core.soak.BenchAlarm;
+import yellowrail.core.station.RunProgress;
+import yellowrail.core.station.Station;
+import yellowrail.core.timeline.Timeline;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
@@ -30,6 +35,7 @@ import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
+import yellowrail.web.station.StationService;
 import yellowrail.web.words.Words;
 
 /**
@@ -52,6 +58,7 @@ class PracticeService {
     private final AmpService amps;
     private final RunService runs;
     private final RunEntries entries;
+    private final StationService stations;
     private final DocumentKind<BenchStateDocument> states;
     private final DocumentKind<MarkingDocument> markings;
     private final Words words;
@@ -62,6 +69,7 @@ class PracticeService {
             AmpService amps,
             RunService runs,
             RunEntries entries,
+            StationService stations,
             JsonColumn json,
             Clock clock,
             Words words) {
@@ -69,6 +77,7 @@ class PracticeService {
         this.amps = amps;
         this.runs = runs;
         this.entries = entries;
+        this.stations = stations;
         this.states = json.kind(BenchStateDocument.class);
         this.markings = json.kind(MarkingDocument.class);
         this.words = words;
@@ -113,6 +122,26 @@ class PracticeService {
     @Transactional(readOnly = true)
     List<PracticeRow> tries() {
         return mapper.newest();
+    }
+
+    @Transactional(readOnly = true)
+    List<PracticeRecord> records() {
+        return mapper.records();
+    }
+
+    /** What comes next on the first round; empty on an exercise, whose point it is to find out. */
+    @Transactional
+    Optional<RoundFinding> hint(long runId, Station at) {
+        Standing standing = standing(runId);
+        if (!standing.row().exercise().equals(Exercise.NOTHING_WRONG.name())
+                || !standing.run().isOpen()) {
+            return Optional.empty();
+        }
+        Timeline timeline = runs.timeline(standing.run());
+        RunProgress progress = stations.progress(runId, timeline.present().sheet());
+        return new FirstRound(
+                        standing.bench(), timeline, progress, standing.time().toInstant())
+                .next(at);
     }
 
     /** A practice bench with its record and its run, loaded once for what is to be done. */
@@ -263,7 +292,10 @@ class PracticeService {
                     said,
                     runs.unread(standing.run()),
                     Double.isNaN(ratio) ? OptionalDouble.empty() : OptionalDouble.of(ratio));
-            mapper.mark(runId, said.name(), markings.write(MarkingDocument.of(marking, words)));
+            mapper.mark(
+                    runId,
+                    said.name(),
+                    markings.write(MarkingDocument.of(marking, standing.bench().state(), words)));
             entries.enter(
                     runId,
                     Entry.said(

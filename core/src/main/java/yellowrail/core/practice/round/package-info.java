@@ -1,0 +1,2 @@
+/** The first round on the practice amp, led by the hand. */
+package yellowrail.core.practice.round;

@@ -1,0 +1,43 @@
+// The first round on the practice amp: what the hint points at bears a mark, and is gone to when asked for.
+
+const guide = () => document.getElementById("guide");
+const target = () => guide()?.dataset.points ? document.querySelector(guide().dataset.points) : null;
+
+function wanted(yes) {
+  if (yes === undefined) {
+    return localStorage.getItem("hints") !== "off";
+  }
+  return yes ? localStorage.removeItem("hints") : localStorage.setItem("hints", "off");
+}
+
+function point() {
+  const at = target();
+  document.querySelectorAll(".pointed").forEach(each => each.classList.toggle("pointed", each === at));
+  at?.classList.add("pointed");
+}
+
+document.addEventListener("click", event => {
+  const hints = event.target.closest("[data-hints]")?.dataset.hints;
+  if (hints) {
+    wanted(hints === "on");
+  }
+  if (hints === "off") {
+    guide().remove();
+    point();
+  } else if (event.target.closest("#show-me")) {
+    target()?.scrollIntoView({ block: "nearest" });
+    target()?.focus({ preventScroll: true });
+  }
+});
+
+document.body.addEventListener("htmx:afterSwap", event => {
+  if (event.target.id === "live" && guide()?.dataset.points) {
+    htmx.trigger(guide(), "look");
+  }
+});
+// Not sooner: what is replaced by its like bears the classes of that until it has settled.
+document.body.addEventListener("htmx:afterSettle", point);
+
+if (guide() && !wanted()) {
+  guide().remove();
+}
