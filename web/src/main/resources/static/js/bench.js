@@ -5,6 +5,7 @@ import "./awake.js";
 import "./guide.js";
 import "./line.js";
 import "./others.js";
+import "./terms.js";
 import "./unsent.js";
 import "./walk.js";
 import { words } from "./words.js";

@@ -21,7 +21,7 @@ class NewcomerTest extends BrowserTest {
     void fromANewAmpToTheFirstVerdictInNineActions() {
         Page page = chromium.laptop(RunningApplication.url());
         page.navigate("/");
-        act(() -> page.getByText("Put a new amp on the bench").first().click());
+        act(() -> page.locator("#main a[href='/amps/new']").click());
         act(() -> page.getByLabel("Name").first().fill("Marsh gentian"));
         act(() -> page.getByLabel("Tube type").fill("6L6GC"));
         act(() -> page.getByText("Save the sheet").click());

@@ -200,6 +200,9 @@ class WholeRunTest {
     void byTouchOnThePhoneAndNotPassed() throws Exception {
         try (Chromium chromium = new Chromium()) {
             Page page = chromium.phone(application.url());
+            page.navigate("/");
+            assertThat(page.locator("#put-mine")).isVisible();
+            assertThat(page.locator("#try-practice")).isVisible();
             page.navigate("/practice?seed=22");
             page.getByText("Exercise 7").tap();
             page.waitForURL("**/runs/*");

@@ -5,13 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.select.Elements;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import yellowrail.web.PracticeRun;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
 
@@ -112,6 +115,29 @@ class PracticePagesTest {
         assertThat(bench().select("#said")).as("there is no second try").isEmpty();
         Document list = Jsoup.parse(visitor.get("/practice").body());
         assertThat(list.select("li:has(a[href=" + path() + "])").text()).contains("Exercise 3", "not passed");
+    }
+
+    /** What an exercise trains would give it away before. */
+    @Test
+    void whatAnExerciseTrainsIsToldWithTheBestMarksOnceItWasPassed() {
+        String trains = "To read the mains with every setting";
+        run = Visitor.location(start("3", "5"));
+        assertThat(visitor.page("/practice").text()).doesNotContain(trains);
+        sent("/ticks/closed", Map.of("ticked", "true"));
+        sent("/practice/power", Map.of());
+        sent("/practice/wait", Map.of("minutes", "10"));
+        PracticeRun practice = new PracticeRun(visitor, path());
+        IntStream.iterate(12, position -> position + 3)
+                .takeWhile(position -> position <= 100 && !isSet())
+                .forEach(position -> practice.set(Integer.toString(position)));
+        sent("/practice/mark", Map.of("said", "MAINS_LOW"));
+        assertThat(bench().select(".marking h2").text()).isEqualTo("Passed");
+        Elements card = visitor.page("/practice").select(".exercises li.done:has([value=3])");
+        assertThat(card.text()).contains("passed", trains).containsPattern("best: \\d+ turns?, \\d+ min \\d+ s");
+    }
+
+    private boolean isSet() {
+        return visitor.page(path() + "?at=set").select(".move-sentence").text().startsWith("Set:");
     }
 
     private String path() {
