@@ -54,7 +54,7 @@ class GlossaryController {
     private static ModelAndView drawn(String view) {
         return new ModelAndView(view)
                 .addObject("classA", Waves.of(1))
-                .addObject("classAb", Waves.of(0.3))
+                .addObject("classAb", Waves.of(0.5))
                 .addObject("tooCold", Waves.tooCold());
     }
 }

@@ -44,7 +44,7 @@ class TermTest {
     void theWavesAreThoseOfTheirClass() {
         assertThat(heights(Waves.of(1).sum()).get(10)).isCloseTo(45 - 38 * Math.sin(Math.PI / 4), within());
         assertThat(heights(Waves.of(1).push())).filteredOn(y -> y > 79.9).hasSizeLessThan(10);
-        assertThat(heights(Waves.of(0.3).push())).filteredOn(y -> y > 79.9).hasSizeBetween(25, 45);
+        assertThat(heights(Waves.of(0.5).push())).filteredOn(y -> y > 79.9).hasSizeBetween(20, 45);
         assertThat(heights(Waves.tooCold().sum()).subList(0, 4)).containsOnly(45.0);
     }
 
