@@ -1,6 +1,7 @@
 package yellowrail.core.stage;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
@@ -104,8 +105,11 @@ public record Sweep(List<Point> points, List<Break> breaks) {
         List<Point> points = new ArrayList<>();
         List<Break> breaks = new ArrayList<>();
         double open = Double.NaN;
-        for (double value : values) {
-            Optional<Point> found = computed.apply(value);
+        List<Optional<Point>> all =
+                Arrays.stream(values).parallel().mapToObj(computed).toList();
+        for (int i = 0; i < values.length; i++) {
+            double value = values[i];
+            Optional<Point> found = all.get(i);
             if (found.isEmpty()) {
                 open = Double.isNaN(open) ? value : open;
                 continue;
