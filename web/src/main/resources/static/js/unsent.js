@@ -28,13 +28,13 @@ export function back() {
 }
 
 const isSentAway = event => event.detail.xhr?.status === 401;
+const told = answer => answer.getResponseHeader("Content-Type")?.includes("json") ? JSON.parse(answer.responseText).detail : answer.responseText;
 
 /** Whether a request failed because nobody was there: no answer at all, or one that says so, or none for this device. */
 export const isAway = event => event.type === "htmx:sendError" || event.detail.xhr?.status === 503 || isSentAway(event);
 
 /** What the application said of it, or that it said nothing. */
-export const why = event => isSentAway(event) ? JSON.parse(event.detail.xhr.responseText).detail
-  : event.detail.xhr?.status === 503 && event.detail.xhr.responseText || words.notStored;
+export const why = event => isAway(event) && event.detail.xhr?.status && told(event.detail.xhr) || words.notStored;
 
 // A whole form that is sent gets a number as it goes.
 document.addEventListener("submit", event => {

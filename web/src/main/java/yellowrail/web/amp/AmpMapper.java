@@ -38,4 +38,13 @@ interface AmpMapper {
     int putAway(@Param("ampId") long ampId, @Param("at") OffsetDateTime at);
 
     List<Long> away();
+
+    /**
+     * @param at null to bring it back
+     * @return 0 if it has not left the bench: then it is not deleted
+     */
+    int remove(@Param("ampId") long ampId, @Param("at") OffsetDateTime at);
+
+    /** Those that were deleted, newest first. */
+    List<Long> removed();
 }

@@ -3,6 +3,7 @@ package yellowrail.web.amp;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -56,6 +57,24 @@ public class AmpService {
         if (mapper.putAway(id, away ? OffsetDateTime.now(clock) : null) == 0) {
             throw new NotFoundException("There is no amp " + id + ".");
         }
+    }
+
+    /**
+     * Deletes an amp that has left the bench, with its runs kept, or brings it back to those that have.
+     *
+     * @throws NotFoundException if there is no such amp among them
+     */
+    @Transactional
+    public void remove(long id, boolean removed) {
+        if (mapper.remove(id, removed ? OffsetDateTime.now(clock) : null) == 0) {
+            throw new NotFoundException("There is no amp " + id + " that has left the bench.");
+        }
+    }
+
+    /** Those that were deleted. */
+    @Transactional(readOnly = true)
+    public Set<Long> removed() {
+        return new LinkedHashSet<>(mapper.removed());
     }
 
     /** To choose one from a list. */

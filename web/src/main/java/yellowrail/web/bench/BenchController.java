@@ -1,6 +1,6 @@
 package yellowrail.web.bench;
 
-import java.util.List;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import yellowrail.web.amp.Amp;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.words.Words;
@@ -29,17 +30,26 @@ class BenchController {
     /**
      * @param find a part of a name
      * @param away all, for those that have left the bench; or the number of the one that left it just now
+     * @param removed the number of the one that was deleted just now
      */
     @GetMapping("/")
-    ModelAndView bench(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String away) {
-        ModelAndView page = page(find, away.equals("all"));
-        if (away.matches("\\d{1,18}")) {
-            long id = Long.parseLong(away);
-            amps.newest(List.of(id)).values().stream()
-                    .filter(amp -> amps.away().contains(id))
-                    .forEach(amp -> page.addObject("left", amp));
-        }
-        return page;
+    ModelAndView bench(
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "") String away,
+            @RequestParam(defaultValue = "") String removed) {
+        boolean allAway = away.equals("all");
+        Set<Long> deleted = amps.removed();
+        ModelAndView page = page(find, allAway)
+                .addObject("left", named(away, amps.away()))
+                .addObject("gone", named(removed, deleted));
+        return allAway ? page.addObject("deleted", amps.newest(deleted).values()) : page;
+    }
+
+    /** The amp of a number, if it is one of these. */
+    private Amp named(String number, Set<Long> of) {
+        return number.matches("\\d{1,18}") && of.contains(Long.parseLong(number))
+                ? amps.newest(Long.parseLong(number))
+                : null;
     }
 
     private ModelAndView page(String find, boolean allAway) {
@@ -62,5 +72,12 @@ class BenchController {
         ModelAndView again = page("", false).addObject("fault", words.message("page.bench.still-open", name));
         again.setStatus(HttpStatus.CONFLICT);
         return again;
+    }
+
+    /** @param removed false to bring it back to those that have left the bench */
+    @PostMapping("/amps/{id}/removed")
+    ModelAndView remove(@PathVariable long id, @RequestParam(defaultValue = "true") boolean removed) {
+        amps.remove(id, removed);
+        return new ModelAndView(removed ? "redirect:/?away=all&removed=" + id : "redirect:/?away=all");
     }
 }

@@ -96,6 +96,7 @@ class DemoData {
                 demo.coldPair(),
                 14,
                 "mark as found",
+                "heater 6.38",
                 "mains 119.6",
                 "V1 24.1",
                 "V2 22.3",

@@ -43,18 +43,26 @@ class DrawerController {
         this.words = words;
     }
 
+    /** @param removed all, for those that were deleted; or the number of the one that was deleted just now */
     @GetMapping("/drawer")
     ModelAndView list(
             @RequestParam(defaultValue = "") String type,
             @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "0") int page) {
-        DrawerFilter filter = new DrawerFilter(type, q);
-        return new ModelAndView("drawer/page")
+            @RequestParam(defaultValue = "0") int page,
+            @RequestParam(defaultValue = "") String removed) {
+        DrawerFilter filter = new DrawerFilter(type, q, removed.equals("all"));
+        ModelAndView list = new ModelAndView("drawer/page")
                 .addObject("rail", Rail.plain(words.message("page.drawer.title")))
                 .addObject("types", drawer.types())
                 .addObject("filter", filter)
                 .addObject("found", drawer.find(filter, page))
                 .addObject("amps", amps.names());
+        if (removed.matches("\\d{1,18}")) {
+            drawer.tubes(List.of(Long.parseLong(removed))).stream()
+                    .filter(kept -> drawer.isRemoved(kept.id()))
+                    .forEach(kept -> list.addObject("gone", kept));
+        }
+        return list;
     }
 
     @GetMapping("/drawer/new")
@@ -93,6 +101,7 @@ class DrawerController {
         ModelAndView page = TubePage.of(kept, drawer.tests(id), stays, words)
                 .addObject("runs", TubeRuns.of(runs, words))
                 .addObject("amps", amps.names())
+                .addObject("removed", drawer.isRemoved(id))
                 .addObject("beside", own.of(id, runs).map(this::beside).orElse(""))
                 .addObject("rail", Rail.plain(kept.name()));
         page.setStatus(status);
@@ -179,6 +188,16 @@ class DrawerController {
         ModelAndView page = form("/drawer/" + stored.id(), versioned(typed, stored.version()), faults.byField(), false);
         page.setStatus(HttpStatus.CONFLICT);
         return page;
+    }
+
+    /** @param removed false to bring it back */
+    @PostMapping("/drawer/{id}/removed")
+    ModelAndView remove(@PathVariable long id, @RequestParam(defaultValue = "true") boolean removed) {
+        if (drawer.remove(id, removed)) {
+            return new ModelAndView("redirect:/drawer" + (removed ? "?removed=" : "/") + id);
+        }
+        return tube(id, drawer.tube(id), Map.of(), Map.of(), HttpStatus.CONFLICT)
+                .addObject("fault", words.message("page.drawer.removed.sits"));
     }
 
     @PostMapping("/drawer/{id}/tests")

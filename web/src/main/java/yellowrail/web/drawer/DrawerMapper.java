@@ -45,4 +45,12 @@ interface DrawerMapper {
     List<TubeRow> everyTest(@Param("ids") Collection<Long> ids);
 
     List<String> types();
+
+    /**
+     * @param at null to bring it back
+     * @return 0 if there is no such tube, or it sits in an amp and so cannot be deleted
+     */
+    int remove(@Param("id") long id, @Param("at") OffsetDateTime at);
+
+    boolean isRemoved(@Param("id") long id);
 }

@@ -10,6 +10,12 @@ import java.util.Collection;
  * @param states whose names contain it
  * @param seated the tubes that sit where it says
  * @param suspect the tubes that open runs speak against
+ * @param removed whether those that were deleted are looked through, and no others
  */
 record DrawerSearch(
-        String type, String text, Collection<String> states, Collection<Long> seated, Collection<Long> suspect) {}
+        String type,
+        String text,
+        Collection<String> states,
+        Collection<Long> seated,
+        Collection<Long> suspect,
+        boolean removed) {}

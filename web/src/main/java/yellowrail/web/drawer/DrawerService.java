@@ -149,7 +149,12 @@ public class DrawerService {
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toSet());
         return new DrawerSearch(
-                listed(filter.type()), text, states, seated, text.isEmpty() ? Set.of() : sittings.suspectNow());
+                listed(filter.type()),
+                text,
+                states,
+                seated,
+                text.isEmpty() ? Set.of() : sittings.suspectNow(),
+                filter.removed());
     }
 
     /** A type by the number that its tubes lie under. */
@@ -162,6 +167,22 @@ public class DrawerService {
         return seats.taken().stream()
                 .collect(Collectors.toMap(
                         Seat::tubeId, seat -> words.message("page.drawer.socket-of", seat.socket(), seat.amp())));
+    }
+
+    /**
+     * Deletes a tube, with all that is told of it kept, or brings it back.
+     *
+     * @return false if it sits in an amp: then it is not deleted
+     */
+    @Transactional
+    boolean remove(long id, boolean removed) {
+        tube(id);
+        return mapper.remove(id, removed ? OffsetDateTime.now(clock) : null) == 1;
+    }
+
+    @Transactional(readOnly = true)
+    boolean isRemoved(long id) {
+        return mapper.isRemoved(id);
     }
 
     /** The types there are tubes of. */

@@ -1,9 +1,9 @@
 package yellowrail.web.tubes;
 
+import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -31,17 +31,32 @@ class TubeController {
         this.words = words;
     }
 
+    /** @param removed the type whose figures were deleted just now */
     @GetMapping("/tubes")
-    String catalogue(@RequestParam(defaultValue = "") String q, Model model) {
-        model.addAttribute("rail", Rail.plain(words.message("page.tubes.title")));
-        model.addAttribute(
-                "rows",
-                tubes.catalogue().types().stream()
-                        .filter(type -> type.isCalled(q))
-                        .flatMap(type -> TubeRow.of(type, words))
-                        .toList());
-        model.addAttribute("q", q.strip());
-        return "tubes/page";
+    ModelAndView catalogue(@RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String removed) {
+        List<String> gone = tubes.removed();
+        return new ModelAndView("tubes/page")
+                .addObject("rail", Rail.plain(words.message("page.tubes.title")))
+                .addObject(
+                        "rows",
+                        tubes.catalogue().types().stream()
+                                .filter(type -> type.isCalled(q))
+                                .flatMap(type -> TubeRow.of(type, words))
+                                .toList())
+                .addObject("q", q.strip())
+                .addObject("removed", gone)
+                .addObject("justRemoved", gone.contains(removed) ? removed : "");
+    }
+
+    /** @param removed false to bring them back */
+    @PostMapping("/tubes/own/removed")
+    ModelAndView remove(@RequestParam String name, @RequestParam(defaultValue = "true") boolean removed) {
+        if (tubes.remove(name, removed)) {
+            return new ModelAndView("redirect:/tubes").addAllObjects(removed ? Map.of("removed", name) : Map.of());
+        }
+        ModelAndView again = catalogue("", "").addObject("fault", words.message("page.tubes.removed.named", name));
+        again.setStatus(HttpStatus.CONFLICT);
+        return again;
     }
 
     /** The form, empty or with the figures of a type to start from. */

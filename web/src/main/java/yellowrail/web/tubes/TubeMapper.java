@@ -22,4 +22,16 @@ interface TubeMapper {
             @Param("version") int version,
             @Param("type") String type,
             @Param("at") OffsetDateTime at);
+
+    /**
+     * @param at null to bring it back
+     * @return 0 if there are no such figures
+     */
+    int remove(@Param("name") String name, @Param("at") OffsetDateTime at);
+
+    /** Those that were deleted. */
+    List<String> removed();
+
+    /** Whether a sheet, a tube of the drawer or a log names this type. */
+    boolean isNamed(@Param("name") String name);
 }

@@ -5,6 +5,7 @@ import java.util.stream.Stream;
 import yellowrail.core.quantity.Figures;
 import yellowrail.core.quantity.Unit;
 import yellowrail.core.tube.Rating;
+import yellowrail.core.tube.RatingSystem;
 import yellowrail.core.tube.TubeType;
 import yellowrail.core.tube.model.TubeModels;
 import yellowrail.web.words.Words;
@@ -29,6 +30,7 @@ public record TubeRow(
         String source,
         boolean sure,
         boolean first,
+        boolean own,
         String model) {
 
     static Stream<TubeRow> of(TubeType type, Words words) {
@@ -60,6 +62,7 @@ public record TubeRow(
                 words.say(rating.source()),
                 rating.sure(),
                 rating == type.customaryRating(),
+                rating.system() == RatingSystem.OWN,
                 TubeModels.published()
                         .of(type)
                         .map(known -> words.say(known.trust()))

@@ -10,6 +10,7 @@ import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.core.tube.TubeType;
 import yellowrail.web.database.DocumentKind;
 import yellowrail.web.database.JsonColumn;
+import yellowrail.web.layout.NotFoundException;
 
 /** The catalogue as this builder has it. */
 @Service
@@ -66,6 +67,29 @@ public class TubeService {
                         ? mapper.add(key(own.name()), document, now)
                         : mapper.change(key(own.name()), editedFrom, document, now))
                 == 1;
+    }
+
+    /**
+     * Deletes the builder's figures for a type, or brings them back.
+     *
+     * @return false if something names a type that would then be unknown: nothing is deleted
+     * @throws NotFoundException if there are no such figures
+     */
+    @Transactional
+    boolean remove(String name, boolean removed) {
+        if (removed && published.find(name).isEmpty() && mapper.isNamed(key(name))) {
+            return false;
+        }
+        if (mapper.remove(key(name), removed ? OffsetDateTime.now(clock) : null) == 0) {
+            throw new NotFoundException("There are no figures of your own for " + name + ".");
+        }
+        return true;
+    }
+
+    /** The types whose figures were deleted. */
+    @Transactional(readOnly = true)
+    List<String> removed() {
+        return mapper.removed();
     }
 
     private static String key(String name) {

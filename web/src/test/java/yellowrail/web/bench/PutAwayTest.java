@@ -87,4 +87,31 @@ class PutAwayTest {
         assertThat(visitor.post("/amps/999999999/away", form).statusCode()).isEqualTo(404);
         assertThat(visitor.get("/?away=999999999999999999").statusCode()).isEqualTo(200);
     }
+
+    private HttpResponse<String> remove(long amp, String removed) {
+        Map<String, String> form = visitor.form("/?away=all", "/amps/" + amp + "/removed");
+        form.put("removed", removed);
+        return visitor.post("/amps/" + amp + "/removed", form);
+    }
+
+    @Test
+    void whatHasLeftTheBenchIsDeletedAndBroughtBack() {
+        long amp = amp("Bog asphodel");
+        Map<String, String> form = visitor.form("/practice", "/practice");
+        assertThat(visitor.post("/amps/" + amp + "/removed", form).statusCode())
+                .as("not while it stands on the bench")
+                .isEqualTo(404);
+        long run = runs.begin(amp).id();
+        runs.close(run);
+        put(amp, "true");
+        Document deleted = visitor.page(Visitor.location(remove(amp, "true")));
+        assertThat(deleted.select("[role=status]").text()).contains("Bog asphodel is deleted.");
+        assertThat(names(deleted)).doesNotContain("Bog asphodel");
+        assertThat(names(visitor.page("/?find=asphodel"))).isEmpty();
+        assertThat(visitor.get("/runs/" + run).statusCode())
+                .as("what was measured is kept")
+                .isEqualTo(200);
+        remove(amp, "false");
+        assertThat(names(visitor.page("/?away=all"))).contains("Bog asphodel");
+    }
 }

@@ -3,11 +3,19 @@ package yellowrail.web.tubes;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.util.HashMap;
 import java.util.Map;
+import org.jsoup.nodes.Document;
+import org.jsoup.select.Elements;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import yellowrail.core.amp.AmpDefaults;
+import yellowrail.core.amp.BiasKind;
+import yellowrail.core.amp.Topology;
+import yellowrail.core.tube.TubeType;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.Visitor;
+import yellowrail.web.amp.AmpService;
 
 @ExtendWith(RunningApplication.class)
 class TubePagesTest {
@@ -65,5 +73,56 @@ class TubePagesTest {
         form.put("stage.tubeType", "6bq5");
         form.put("stage.ratingSystem", "DESIGN_CENTRE");
         assertThat(visitor.post("/amps", form).statusCode()).isEqualTo(302);
+    }
+
+    private void save(String name, String watts) {
+        Map<String, String> form = form("EL34", watts);
+        form.putAll(Map.of("name", name, "version", "0"));
+        assertThat(visitor.post(OWN, form).statusCode()).isEqualTo(302);
+    }
+
+    private HttpResponse<String> remove(String name, String removed) {
+        Map<String, String> form = new HashMap<>(visitor.form("/tubes", OWN + "/removed"));
+        form.putAll(Map.of("name", name, "removed", removed));
+        return visitor.post(OWN + "/removed", form);
+    }
+
+    private Elements own(String name) {
+        return visitor.page("/tubes?q=" + name).select("form:has([name=name][value=" + name + "]) button[aria-label]");
+    }
+
+    @Test
+    void ownFiguresAreDeletedAndUndone() {
+        save("XT81", "27");
+        assertThat(own("XT81")).hasSize(1);
+        Document after = visitor.page(Visitor.location(remove("XT81", "true")));
+        assertThat(after.select("[role=status]").text()).contains("Your own figures for XT81 are deleted.");
+        assertThat(own("XT81")).isEmpty();
+        assertThat(after.select("button[value=XT81]").text()).isEqualTo("Bring back XT81");
+        remove("XT81", "false");
+        assertThat(own("XT81")).hasSize(1);
+        remove("XT81", "true");
+        save("XT81", "21");
+        assertThat(visitor.page("/tubes?q=XT81").text()).contains("21 W").doesNotContain("27 W");
+        assertThat(remove("XT82", "true").statusCode()).isEqualTo(404);
+    }
+
+    /** Without it an amp could not be judged any more; figures beside published ones may go at any time. */
+    @Test
+    void aTypeThatIsNamedAndInNoOtherCatalogueStays() {
+        save("XT80", "27");
+        TubeType type = RunningApplication.bean(TubeService.class)
+                .catalogue()
+                .find("XT80")
+                .orElseThrow();
+        RunningApplication.bean(AmpService.class)
+                .create(new AmpDefaults(Topology.PUSH_PULL, BiasKind.FIXED, type, 2, false).sheet());
+        HttpResponse<String> refused = remove("XT80", "true");
+        assertThat(refused.statusCode()).isEqualTo(409);
+        assertThat(refused.body()).contains("XT80 is in no other catalogue");
+        assertThat(own("XT80")).hasSize(1);
+        save("6V6GT", "13");
+        assertThat(remove("6V6GT", "true").statusCode()).isEqualTo(302);
+        assertThat(own("6V6GT")).isEmpty();
     }
 }
