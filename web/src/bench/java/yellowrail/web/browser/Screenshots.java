@@ -3,6 +3,7 @@ package yellowrail.web.browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -43,20 +44,27 @@ class Screenshots {
         }
     }
 
-    /** A healthy practice amp, warm and read once. */
+    /** The first round, as far as the first turn. */
     private void practice(Page page, String name) {
         page.navigate("/practice?seed=5");
-        page.locator("text=First round").click();
+        page.locator("button[data-hints=on]").click();
         page.waitForURL("**/runs/*");
-        page.navigate(page.url() + "?at=make-safe");
-        page.locator("[data-item=closed]").click();
-        page.waitForTimeout(300);
-        page.navigate(page.url().replace("make-safe", "set"));
-        for (String button : new String[] {
-            "#bench-power", "#wait-ten", "#probe-mains", "#probe-V2", "#probe-plate", "#probe-bias", "#probe-V1"
-        }) {
+        for (String button : List.of(
+                "#done",
+                "[data-item=closed]",
+                "#done",
+                "#done",
+                "#bench-power",
+                "#wait-ten",
+                "#probe-mains",
+                "#done",
+                "#probe-V2",
+                "#probe-V1",
+                "#probe-plate",
+                "#done",
+                "#probe-V1")) {
             page.locator(button).click();
-            page.waitForTimeout(500);
+            page.waitForTimeout(700);
         }
         page.evaluate("window.scrollTo(0, 0)");
         save(page, name);

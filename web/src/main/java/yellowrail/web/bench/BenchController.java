@@ -41,7 +41,8 @@ class BenchController {
         Set<Long> deleted = amps.removed();
         ModelAndView page = page(find, allAway)
                 .addObject("left", named(away, amps.away()))
-                .addObject("gone", named(removed, deleted));
+                .addObject("gone", named(removed, deleted))
+                .addObject("anyDeleted", !deleted.isEmpty());
         return allAway ? page.addObject("deleted", amps.newest(deleted).values()) : page;
     }
 
