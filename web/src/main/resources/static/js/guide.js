@@ -30,6 +30,7 @@ document.addEventListener("click", event => {
   }
 });
 
+// The hint comes last: what it points at is not replaced under the hand any more.
 document.body.addEventListener("htmx:afterSwap", event => {
   if (event.target.id === "live" && guide()?.dataset.points) {
     htmx.trigger(guide(), "look");
