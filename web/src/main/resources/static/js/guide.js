@@ -32,7 +32,7 @@ document.addEventListener("click", event => {
 
 // The hint comes last: what it points at is not replaced under the hand any more.
 document.body.addEventListener("htmx:afterSwap", event => {
-  if (event.target.id === "live" && guide()?.dataset.points) {
+  if (event.target.id === "live" && guide()?.hasAttribute("hx-trigger")) {
     htmx.trigger(guide(), "look");
   }
 });

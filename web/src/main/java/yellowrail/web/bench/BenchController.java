@@ -41,8 +41,7 @@ class BenchController {
         Set<Long> deleted = amps.removed();
         ModelAndView page = page(find, allAway)
                 .addObject("left", named(away, amps.away()))
-                .addObject("gone", named(removed, deleted))
-                .addObject("anyDeleted", !deleted.isEmpty());
+                .addObject("gone", named(removed, deleted));
         return allAway ? page.addObject("deleted", amps.newest(deleted).values()) : page;
     }
 
@@ -56,7 +55,8 @@ class BenchController {
     private ModelAndView page(String find, boolean allAway) {
         return new ModelAndView("bench/page")
                 .addObject("rail", Rail.plain(words.message("page.bench.title")))
-                .addObject("bench", bench.view(find, allAway));
+                .addObject("bench", bench.view(find, allAway))
+                .addObject("anyDeleted", !amps.removed().isEmpty());
     }
 
     /** @param away false to bring it back */

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -89,9 +90,9 @@ class PracticeController {
     }
 
     /**
-     * The hint that comes next; nothing where there is none, or none but what is shown.
+     * The hint that comes next, if it is another than what is shown.
      *
-     * @param at the station that is looked at; that whose turn it is where none is named
+     * @param at the station that is looked at
      * @param shown the name of the hint that stands there
      */
     @GetMapping("/runs/{id}/practice/hint")
@@ -102,17 +103,15 @@ class PracticeController {
             HttpServletResponse response) {
         Station station =
                 Station.of(at).orElseThrow(() -> new NotFoundException("There is no such station: " + at + "."));
-        return practice.hint(id, station)
-                .map(next -> HintView.of(next, station, words))
-                .filter(hint -> !hint.name().equals(shown))
-                .map(hint -> new ModelAndView("practice/guide :: guide")
-                        .addObject("hint", hint)
-                        .addObject("runId", id)
-                        .addObject("at", at))
-                .orElseGet(() -> {
-                    response.setStatus(HttpServletResponse.SC_NO_CONTENT);
-                    return null;
-                });
+        Optional<HintView> hint = practice.hint(id, station).map(next -> HintView.of(next, station, words));
+        if (hint.map(HintView::name).orElse("").equals(shown)) {
+            response.setStatus(HttpServletResponse.SC_NO_CONTENT);
+            return null;
+        }
+        return new ModelAndView("practice/guide :: guide")
+                .addObject("hint", hint.orElse(null))
+                .addObject("runId", id)
+                .addObject("at", at);
     }
 
     /** To the bias supply of the practice amp. */

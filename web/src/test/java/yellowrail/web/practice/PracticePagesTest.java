@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.jsoup.select.Elements;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -115,6 +116,31 @@ class PracticePagesTest {
         assertThat(bench().select("#said")).as("there is no second try").isEmpty();
         Document list = Jsoup.parse(visitor.get("/practice").body());
         assertThat(list.select("li:has(a[href=" + path() + "])").text()).contains("Exercise 3", "not passed");
+    }
+
+    @Test
+    void aHintIsSentWhenItIsAnotherThanWhatIsShown() {
+        HttpResponse<String> first = visitor.get(run + "/practice/hint?at=plan");
+        assertThat(Jsoup.parse(first.body()).select("#guide").attr("data-points"))
+                .isEqualTo("#done");
+        String again = Jsoup.parse(first.body()).select("#guide").attr("hx-get");
+        assertThat(visitor.get(again).statusCode()).isEqualTo(204);
+        assertThat(visitor.get(run + "/practice/hint?at=soak").body()).contains("Now it is the turn of plan");
+        assertThat(visitor.get(run + "/practice/hint?at=heaven").statusCode()).isEqualTo(404);
+        assertThat(visitor.get(Visitor.location(start("4", "5")) + "/practice/hint?at=plan")
+                        .statusCode())
+                .isEqualTo(204);
+    }
+
+    /** What stood there is not to stay when the page alone should be heard. */
+    @Test
+    void aHintGoesWhenThereIsNoneAnyMore() {
+        post("/close", Map.of());
+        Element gone = Jsoup.parse(
+                        visitor.get(run + "/practice/hint?at=plan&shown=5f").body())
+                .selectFirst("#guide");
+        assertThat(gone.hasAttr("hidden")).isTrue();
+        assertThat(gone.text()).isEmpty();
     }
 
     /** What an exercise trains would give it away before. */

@@ -2,13 +2,15 @@ package yellowrail.core.practice.round;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import yellowrail.core.amp.Pot;
 import yellowrail.core.finding.Shown;
+import yellowrail.core.idle.Judgement;
+import yellowrail.core.idle.StageSummary;
+import yellowrail.core.idle.Verdict;
 import yellowrail.core.idle.WarmUp;
 import yellowrail.core.move.MoveFinder;
 import yellowrail.core.move.NextMove;
@@ -63,7 +65,16 @@ public final class FirstRound {
         if (glowing.isPresent()) {
             return glowing;
         }
-        return at == due ? here(due) : Optional.of(new RoundFinding.BackTo(due, due.ordinal() + 1));
+        if (at != due) {
+            return Optional.of(new RoundFinding.BackTo(due, due.ordinal() + 1));
+        }
+        return isTooHot() && due != Station.SET ? Optional.empty() : here(due);
+    }
+
+    /** Then the page says what is to be done, and only at the setting is it the next move. */
+    private boolean isTooHot() {
+        Judgement worst = StageSummary.of(timeline).worst().judgement();
+        return bench.isOn() && worst.verdict() == Verdict.OVER_RATING;
     }
 
     private Optional<RoundFinding> here(Station due) {
@@ -164,7 +175,6 @@ public final class FirstRound {
         Stream<String> plates = Stream.of(PLATES)
                 .filter(place ->
                         present.moment().last(ReadingKind.PLATE).filter(good).isEmpty());
-        List<String> all = Stream.concat(points, plates).toList();
-        return all.stream().findFirst();
+        return Stream.concat(points, plates).findFirst();
     }
 }

@@ -187,4 +187,22 @@ class FirstRoundTest {
         bench.advance(60);
         assertThat(hint(Station.MEASURE)).contains(new RoundFinding.ReadPoint("V1"));
     }
+
+    /** What the page says of a tube over its rating is not to be drowned by "press Done". */
+    @Test
+    void aTubeOverItsRatingLeavesThePageTheWord() {
+        for (Station station : List.of(Station.PLAN, Station.MAKE_SAFE, Station.TUBES, Station.POWER_UP)) {
+            event(StationEvent.What.DONE, station, "");
+        }
+        power(true);
+        bench.turn(0, 1);
+        bench.advance(40);
+        for (String place : List.of("V1", "V2", "plate")) {
+            bench.place(place);
+            add(bench.read(place));
+        }
+        assertThat(hint(Station.MEASURE)).isEmpty();
+        power(false);
+        assertThat(hint(Station.MEASURE)).contains(new RoundFinding.SwitchOn());
+    }
 }
