@@ -76,7 +76,9 @@ class PutAwayTest {
         runs.begin(amp);
         HttpResponse<String> refused = put(amp, "true");
         assertThat(refused.statusCode()).isEqualTo(409);
-        assertThat(refused.body()).contains("The run of Cuckoo flower is open: close it first.").contains("</html>");
+        assertThat(refused.body())
+                .contains("The run of Cuckoo flower is open: close it first.")
+                .contains("</html>");
         assertThat(names(visitor.page("/"))).contains("Cuckoo flower");
     }
 
