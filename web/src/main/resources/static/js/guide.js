@@ -3,13 +3,6 @@
 const guide = () => document.getElementById("guide");
 const target = () => guide()?.dataset.points ? document.querySelector(guide().dataset.points) : null;
 
-function wanted(yes) {
-  if (yes === undefined) {
-    return localStorage.getItem("hints") !== "off";
-  }
-  return yes ? localStorage.removeItem("hints") : localStorage.setItem("hints", "off");
-}
-
 function point() {
   const at = target();
   document.querySelectorAll(".pointed").forEach(each => each.classList.toggle("pointed", each === at));
@@ -19,7 +12,7 @@ function point() {
 document.addEventListener("click", event => {
   const hints = event.target.closest("[data-hints]")?.dataset.hints;
   if (hints) {
-    wanted(hints === "on");
+    localStorage.setItem("hints", hints);
   }
   if (hints === "off") {
     guide().remove();
@@ -39,6 +32,6 @@ document.body.addEventListener("htmx:afterSwap", event => {
 // Not sooner: what is replaced by its like bears the classes of that until it has settled.
 document.body.addEventListener("htmx:afterSettle", point);
 
-if (guide() && !wanted()) {
+if (guide() && localStorage.getItem("hints") === "off") {
   guide().remove();
 }

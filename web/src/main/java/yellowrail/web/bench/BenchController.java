@@ -1,6 +1,7 @@
 package yellowrail.web.bench;
 
 import java.util.Set;
+import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,24 +40,24 @@ class BenchController {
             @RequestParam(defaultValue = "") String removed) {
         boolean allAway = away.equals("all");
         Set<Long> deleted = amps.removed();
-        ModelAndView page = page(find, allAway)
-                .addObject("left", named(away, amps.away()))
-                .addObject("gone", named(removed, deleted));
+        ModelAndView page = page(find, allAway, deleted)
+                .addObject("left", named(away, amps::away))
+                .addObject("gone", named(removed, () -> deleted));
         return allAway ? page.addObject("deleted", amps.newest(deleted).values()) : page;
     }
 
     /** The amp of a number, if it is one of these. */
-    private Amp named(String number, Set<Long> of) {
-        return number.matches("\\d{1,18}") && of.contains(Long.parseLong(number))
+    private Amp named(String number, Supplier<Set<Long>> of) {
+        return number.matches("\\d{1,18}") && of.get().contains(Long.parseLong(number))
                 ? amps.newest(Long.parseLong(number))
                 : null;
     }
 
-    private ModelAndView page(String find, boolean allAway) {
+    private ModelAndView page(String find, boolean allAway, Set<Long> deleted) {
         return new ModelAndView("bench/page")
                 .addObject("rail", Rail.plain(words.message("page.bench.title")))
                 .addObject("bench", bench.view(find, allAway))
-                .addObject("anyDeleted", !amps.removed().isEmpty());
+                .addObject("anyDeleted", !deleted.isEmpty());
     }
 
     /** @param away false to bring it back */
@@ -70,7 +71,8 @@ class BenchController {
         if (bench.putAway(id)) {
             return new ModelAndView("redirect:/?away=" + id);
         }
-        ModelAndView again = page("", false).addObject("fault", words.message("page.bench.still-open", name));
+        ModelAndView again =
+                page("", false, amps.removed()).addObject("fault", words.message("page.bench.still-open", name));
         again.setStatus(HttpStatus.CONFLICT);
         return again;
     }

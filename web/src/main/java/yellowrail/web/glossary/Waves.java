@@ -1,8 +1,10 @@
 package yellowrail.web.glossary;
 
-import java.util.Locale;
+import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
+import yellowrail.core.chart.Point;
+import yellowrail.web.chart.Plot;
 
 /**
  * What the two tubes of a push-pull stage draw while a sine is played, as paths: one full wave across 200 by 90.
@@ -14,13 +16,9 @@ import java.util.stream.IntStream;
 record Waves(String push, String pull, String sum) {
 
     private static final int POINTS = 80;
-    private static final double WIDTH = 200;
-    /** Where nothing is drawn, and how high the most is. */
-    private static final double FLOOR = 80;
-
-    private static final double HEIGHT = 70;
-    private static final double MIDDLE = 45;
-    private static final double SWING = 38;
+    private static final double WAVE = 2 * Math.PI;
+    private static final Plot DRAWN = new Plot(200, 90, 0, 0, 10, 10, 0, WAVE, 0, 1, false);
+    private static final Plot HEARD = new Plot(200, 90, 0, 0, 7, 7, 0, WAVE, -1, 1, false);
 
     /** @param idle grid volts above those where a tube stops drawing, where the swing is 1: 1 in class A */
     static Waves of(double idle) {
@@ -29,9 +27,9 @@ record Waves(String push, String pull, String sum) {
         double most = drawn(idle + 1);
         double loudest = most - drawn(idle - 1);
         return new Waves(
-                path(turn -> FLOOR - HEIGHT * push.applyAsDouble(turn) / most),
-                path(turn -> FLOOR - HEIGHT * pull.applyAsDouble(turn) / most),
-                path(turn -> MIDDLE - SWING * (push.applyAsDouble(turn) - pull.applyAsDouble(turn)) / loudest));
+                DRAWN.line(points(turn -> push.applyAsDouble(turn) / most)),
+                DRAWN.line(points(turn -> pull.applyAsDouble(turn) / most)),
+                HEARD.line(points(turn -> (push.applyAsDouble(turn) - pull.applyAsDouble(turn)) / loudest)));
     }
 
     /** Biased past the point where it stops drawing: neither tube plays while the wave is small. */
@@ -44,15 +42,10 @@ record Waves(String push, String pull, String sum) {
         return Math.pow(Math.max(0, opened), 2);
     }
 
-    private static String path(DoubleUnaryOperator height) {
-        StringBuilder path = new StringBuilder();
-        IntStream.rangeClosed(0, POINTS)
-                .forEach(i -> path.append(String.format(
-                        Locale.ROOT,
-                        "%s%.1f %.1f",
-                        i == 0 ? "M" : "L",
-                        WIDTH * i / POINTS,
-                        height.applyAsDouble(2 * Math.PI * i / POINTS))));
-        return path.toString();
+    private static List<Point> points(DoubleUnaryOperator height) {
+        return IntStream.rangeClosed(0, POINTS)
+                .mapToDouble(i -> WAVE * i / POINTS)
+                .mapToObj(turn -> new Point(turn, height.applyAsDouble(turn)))
+                .toList();
     }
 }

@@ -18,27 +18,18 @@ record HintView(String name, int station, String says, String points) {
     private static final String LEAD = "#probe-";
     private static final String SWITCH = "#bench-power";
     /** Those that always speak of the same; of the rest, what is done with a station. */
-    private static final Map<Class<? extends RoundFinding>, String> WHERE = Map.of(
-            RoundFinding.OffAtOnce.class,
-            SWITCH,
-            RoundFinding.SwitchOn.class,
-            SWITCH,
-            RoundFinding.SwitchOff.class,
-            SWITCH,
-            RoundFinding.TickThese.class,
-            ".tick-box[aria-checked=false]",
-            RoundFinding.LetItWarm.class,
-            "#wait-minute",
-            RoundFinding.LetItSoak.class,
-            "#wait-ten",
-            RoundFinding.ReadMains.class,
-            LEAD + "mains",
-            RoundFinding.ReadPlates.class,
-            LEAD + "plate",
-            RoundFinding.Turn.class,
-            "#practice input[type=range]",
-            RoundFinding.SayHowItSounds.class,
-            "#line");
+    private static final Map<Class<? extends RoundFinding>, String> WHERE = Map.ofEntries(
+            Map.entry(RoundFinding.OffAtOnce.class, SWITCH),
+            Map.entry(RoundFinding.SwitchOn.class, SWITCH),
+            Map.entry(RoundFinding.SwitchOff.class, SWITCH),
+            Map.entry(RoundFinding.TickThese.class, ".tick-box[aria-checked=false]"),
+            Map.entry(RoundFinding.LetItWarm.class, "#wait-minute"),
+            Map.entry(RoundFinding.LetItSoak.class, "#wait-ten"),
+            Map.entry(RoundFinding.ReadMains.class, LEAD + "mains"),
+            Map.entry(RoundFinding.ReadPlates.class, LEAD + "plate"),
+            Map.entry(RoundFinding.Turn.class, "#practice input[type=range]"),
+            Map.entry(RoundFinding.SayHowItSounds.class, "#line"),
+            Map.entry(RoundFinding.CloseTheRun.class, "#close button"));
 
     static HintView of(RoundFinding hint, Station at, Words words) {
         String says = words.say(hint);
@@ -57,9 +48,6 @@ record HintView(String name, int station, String says, String points) {
         }
         if (hint instanceof RoundFinding.AllReadAgain all) {
             return LEAD + all.place();
-        }
-        if (hint instanceof RoundFinding.CloseTheRun) {
-            return "#close button";
         }
         return WHERE.getOrDefault(hint.getClass(), "#done");
     }
