@@ -51,6 +51,7 @@ class AmpController {
         return new ModelAndView("amp/page")
                 .addObject("rail", Rail.ofAmp(id, amp.sheet().name(), Station.PLAN, words))
                 .addObject("away", amps.away().contains(id))
+                .addObject("removed", amps.removed().contains(id))
                 .addObject("view", AmpView.of(amp, tubes.catalogue(), seats.labels(id), words));
     }
 

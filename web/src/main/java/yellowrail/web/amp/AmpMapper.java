@@ -45,6 +45,8 @@ interface AmpMapper {
      */
     int remove(@Param("ampId") long ampId, @Param("at") OffsetDateTime at);
 
+    int onTheBench(@Param("ampId") long ampId);
+
     /** Those that were deleted, newest first. */
     List<Long> removed();
 }

@@ -71,6 +71,12 @@ public class AmpService {
         }
     }
 
+    /** Whoever begins work on an amp has it on the bench, wherever it was before. */
+    @Transactional
+    public void onTheBench(long id) {
+        mapper.onTheBench(id);
+    }
+
     /** Those that were deleted. */
     @Transactional(readOnly = true)
     public Set<Long> removed() {

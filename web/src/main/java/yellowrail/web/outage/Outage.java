@@ -14,6 +14,11 @@ public enum Outage {
     /** There is no room to store anything. */
     FULL("page.outage.full");
 
+    /** A filter that met one forwards here. */
+    public static final String PAGE = "/outage";
+    /** What it met, as an attribute of the request. */
+    public static final String MET = Outage.class.getName();
+
     private final String says;
 
     Outage(String says) {

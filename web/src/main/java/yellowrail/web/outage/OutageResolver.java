@@ -59,7 +59,7 @@ class OutageResolver implements HandlerExceptionResolver {
         response.setStatus(HttpStatus.SERVICE_UNAVAILABLE.value());
         response.setHeader(HttpHeaders.RETRY_AFTER, SECONDS_UNTIL_LOOKING_AGAIN);
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
-        if (request.getRequestURI().startsWith("/api/")) {
+        if (OutageView.path(request).startsWith("/api/")) {
             problem.write(response, HttpStatus.SERVICE_UNAVAILABLE, says);
             return new ModelAndView();
         }

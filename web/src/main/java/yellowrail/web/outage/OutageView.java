@@ -1,5 +1,6 @@
 package yellowrail.web.outage;
 
+import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Map;
@@ -47,7 +48,7 @@ record OutageView(String says, String asked, Then then, String once, List<Field>
 
     static ModelAndView of(String says, HttpServletRequest request, Words words) {
         String query = request.getQueryString();
-        String asked = request.getRequestURI() + (query == null ? "" : "?" + query);
+        String asked = path(request) + (query == null ? "" : "?" + query);
         if (!request.getMethod().equals("POST")) {
             return page(new OutageView(says, asked, Then.LOAD, "", List.of()), words);
         }
@@ -55,6 +56,13 @@ record OutageView(String says, String asked, Then then, String once, List<Field>
         String number = sent == null ? null : sent.number().orElse(null);
         String once = number == null ? UUID.randomUUID().toString() : number;
         return page(new OutageView(says, asked, then(request, sent, number), once, fields(request)), words);
+    }
+
+    /** What was asked for, also where a filter led here. */
+    static String path(HttpServletRequest request) {
+        return request.getAttribute(RequestDispatcher.FORWARD_REQUEST_URI) instanceof String asked
+                ? asked
+                : request.getRequestURI();
     }
 
     private static Then then(HttpServletRequest request, Sent sent, String number) {

@@ -55,9 +55,10 @@ public class RunService {
         this.events = events;
     }
 
-    /** @return the open run of this amp, begun now if there was none */
+    /** @return the open run of this amp, which is on the bench then; begun now if there was none */
     @Transactional
     public Run begin(long ampId) {
+        amps.onTheBench(ampId);
         return begin(ampId, OffsetDateTime.now(clock));
     }
 

@@ -1,5 +1,6 @@
 package yellowrail.web.security;
 
+import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -11,6 +12,7 @@ import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.WebAttributes;
 import org.springframework.stereotype.Component;
 import yellowrail.web.layout.ProblemAnswer;
+import yellowrail.web.outage.Outage;
 import yellowrail.web.words.Words;
 
 /** Leads a device that was not let in to the page that asks for the code; anything but a page is refused in words. */
@@ -27,9 +29,11 @@ class NotLetIn implements AuthenticationEntryPoint {
 
     @Override
     public void commence(HttpServletRequest request, HttpServletResponse response, AuthenticationException e)
-            throws IOException {
-        if (request.getAttribute(WebAttributes.AUTHENTICATION_EXCEPTION) instanceof AuthenticationServiceException) {
-            problem.write(response, HttpStatus.SERVICE_UNAVAILABLE, words.message("page.outage.away"));
+            throws IOException, ServletException {
+        if (request.getAttribute(WebAttributes.AUTHENTICATION_EXCEPTION)
+                instanceof AuthenticationServiceException away) {
+            request.setAttribute(Outage.MET, away);
+            request.getRequestDispatcher(Outage.PAGE).forward(request, response);
         } else if (isForAPage(request)) {
             response.sendRedirect("/device");
         } else {

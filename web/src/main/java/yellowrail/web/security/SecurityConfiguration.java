@@ -89,7 +89,8 @@ public class SecurityConfiguration {
                 .headers(headers -> headers.httpStrictTransportSecurity(HeadersConfigurer.HstsConfig::disable))
                 .addFilter(new DeviceFilter(devices))
                 .exceptionHandling(refused -> refused.authenticationEntryPoint(notLetIn))
-                .authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR)
+                .authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
+                                DispatcherType.ERROR, DispatcherType.FORWARD)
                         .permitAll()
                         .requestMatchers(CODE_PAGE)
                         .permitAll()

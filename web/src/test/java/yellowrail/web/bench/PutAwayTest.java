@@ -90,6 +90,23 @@ class PutAwayTest {
         assertThat(visitor.get("/?away=999999999999999999").statusCode()).isEqualTo(200);
     }
 
+    @Test
+    void whoeverBeginsARunHasTheAmpOnTheBench() {
+        long amp = amp("Water avens");
+        runs.close(runs.begin(amp).id());
+        put(amp, "true");
+        remove(amp, "true");
+        Document sheet = visitor.page("/amps/" + amp);
+        assertThat(sheet.select("[role=status]").text()).contains("This amp is deleted");
+        assertThat(sheet.select("#put-away")).isEmpty();
+
+        visitor.post("/amps/" + amp + "/runs", visitor.form("/amps/" + amp, "/amps/" + amp + "/runs"));
+
+        assertThat(names(visitor.page("/"))).contains("Water avens");
+        assertThat(names(visitor.page("/?away=all"))).doesNotContain("Water avens");
+        assertThat(visitor.page("/amps/" + amp).text()).doesNotContain("This amp is deleted");
+    }
+
     private HttpResponse<String> remove(long amp, String removed) {
         Map<String, String> form = visitor.form("/?away=all", "/amps/" + amp + "/removed");
         form.put("removed", removed);
