@@ -3,7 +3,9 @@
 
 import { words } from "./words.js";
 
-const live = () => document.getElementById("live");
+// The part of the page that tells what is stored: a run, a walk round it, or its discharge.
+const live = () => document.querySelector("[data-changes]");
+const ANSWER = "#line-answer, #answer";
 const fields = shown => [...shown.querySelectorAll("input:not([type=hidden]):not(#line), textarea, select")];
 
 let line = null; // what tells of changes
@@ -14,7 +16,7 @@ let sending = 0; // requests of our own that store something, or bring all of it
 let pressing = false; // a finger or a key is down on something that is about to be replaced
 
 function listen() {
-  if (document.hidden || !live()?.dataset.changes) {
+  if (document.hidden || !live()) {
     line?.close();
     line = null;
   } else if (!line) {
@@ -40,17 +42,17 @@ addEventListener("pageshow", listen);
 
 function look() {
   const shown = live();
-  if (!shown?.dataset.changes || asking || sending > 0 || pressing || newest < Number(shown.dataset.notSeenFrom)) {
+  if (!shown || asking || sending > 0 || pressing || newest < Number(shown.dataset.notSeenFrom)) {
     return;
   }
-  if (shown.querySelector("#line-answer")) {
-    mark(shown.querySelector("#line-answer"));
+  if (shown.querySelector(ANSWER)) {
+    mark(shown.querySelector(ANSWER));
     return;
   }
   asking = true;
   asked = newest;
   newest = 0;
-  htmx.ajax("GET", shown.dataset.now, { target: "#live", swap: "outerHTML" }).catch(() => null).finally(() => {
+  htmx.ajax("GET", shown.dataset.now, { target: `#${shown.id}`, swap: "outerHTML" }).catch(() => null).finally(() => {
     asking = false;
     look();
   });
@@ -70,7 +72,7 @@ function overtaken(...says) {
   return said;
 }
 
-const toLive = event => event.detail.target?.id === "live" && Boolean(live()?.dataset.changes);
+const toLive = event => live() !== null && event.detail.target?.id === live().id;
 // What is asked for here; a practice bench asks for the same after one's own doing.
 const ofOthers = event => toLive(event) && event.detail.requestConfig?.elt === document.body;
 const isOwn = event => !ofOthers(event) && (toLive(event) || event.detail.requestConfig?.verb === "post");
@@ -84,7 +86,7 @@ document.body.addEventListener("htmx:afterRequest", event => {
 });
 
 for (const [down, up] of [["pointerdown", "pointerup"], ["keydown", "keyup"]]) {
-  document.addEventListener(down, event => { pressing = Boolean(event.target.closest?.("#live button, #live summary, #live a")); }, true);
+  document.addEventListener(down, event => { pressing = Boolean(event.target.closest?.("[data-changes] :is(button, summary, a)")); }, true);
   document.addEventListener(up, () => { pressing = false; setTimeout(look); }, true);
 }
 document.addEventListener("pointercancel", () => { pressing = false; setTimeout(look); }, true);
@@ -98,7 +100,7 @@ let old = null; // the move that is no longer the next one, and why
 // What is on its way may have been overtaken itself: by an answer to us that is newer, or by a hand that is about to press.
 function isOfUse(answer) {
   const seen = /data-not-seen-from="(\d+)"/.exec(answer);
-  return sending === 0 && !pressing && !live().querySelector("#line-answer")
+  return sending === 0 && !pressing && !live().querySelector(ANSWER)
     && seen && Number(seen[1]) >= Number(live().dataset.notSeenFrom);
 }
 
@@ -118,7 +120,7 @@ document.addEventListener("htmx:beforeSwap", event => {
     return;
   }
   const shown = live();
-  const line = shown.querySelector("#line");
+  const at = document.activeElement;
   before = {
     // What works by itself, as a recording that is going on, is taken out and put back as it is.
     whole: [...shown.querySelectorAll("[data-whole]")],
@@ -128,7 +130,7 @@ document.addEventListener("htmx:beforeSwap", event => {
       // Whoever measures here does not change because somebody else has measured.
       changed: part.id === "by" || part.value !== part.defaultValue || part.checked !== part.defaultChecked,
     })).filter(part => part.changed),
-    caret: line && document.activeElement === line ? [line.selectionStart, line.selectionEnd] : null,
+    caret: shown.contains(at) && at.id && at.selectionStart !== undefined ? [at.id, at.selectionStart, at.selectionEnd] : null,
     again: shown.querySelector(".line .again"),
     move: shown.querySelector(".move .move-sentence")?.textContent,
     last: shown.querySelector(".log li")?.textContent,
@@ -155,8 +157,12 @@ document.body.addEventListener("htmx:afterSwap", event => {
     }
   }
   if (before.caret) {
-    shown.querySelector("#line")?.focus({ preventScroll: true });
-    shown.querySelector("#line")?.setSelectionRange(...before.caret);
+    const [id, ...range] = before.caret;
+    const field = document.getElementById(id);
+    field?.focus({ preventScroll: true });
+    if (field?.selectionStart !== null) {
+      field?.setSelectionRange(...range);
+    }
   }
   if (before.again) {
     shown.querySelector("form.line")?.append(before.again);

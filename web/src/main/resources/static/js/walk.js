@@ -22,8 +22,8 @@ document.body.addEventListener("htmx:afterSwap", event => {
   if (event.detail.target.id === "live") {
     htmx.trigger(document.body, "live-changed");
   }
-  // Only the answer to a reading: the audit comes while the next one is being typed.
-  if (event.detail.target.id === "walk-head") {
+  // Only the answer to a reading: the audit, and what others read, come while the next one is being typed.
+  if (event.detail.target.id === "walk-head" && event.detail.requestConfig.verb === "post") {
     const next = document.querySelector(".walk .choice") ?? volts();
     next?.focus({ preventScroll: true });
     if (next === volts()) {

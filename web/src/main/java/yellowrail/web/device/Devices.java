@@ -27,6 +27,9 @@ public class Devices {
     /** So long is what was found believed, so that a page asks once; sent away here, a device is out at once. */
     private static final Duration BELIEVED = Duration.ofSeconds(5);
 
+    /** So long nobody is asked again who could not tell: a page is made of many files, and each would wait. */
+    private static final Duration DOUBTED = Duration.ofSeconds(1);
+
     private static final int TOKEN_BYTES = 32;
 
     private final DeviceMapper mapper;
@@ -34,7 +37,12 @@ public class Devices {
     private final SecureRandom random = new SecureRandom();
     private final Map<String, Found> found = new ConcurrentHashMap<>();
 
+    /** What came of the last look, while nobody can tell; null for nothing. */
+    private volatile Trouble trouble;
+
     private record Found(Device device, OffsetDateTime at) {}
+
+    private record Trouble(DataAccessException met, OffsetDateTime at) {}
 
     Devices(DeviceMapper mapper, Clock clock) {
         this.mapper = mapper;
@@ -80,7 +88,11 @@ public class Devices {
     }
 
     private Optional<Device> look(byte[] sum, String key, OffsetDateTime now) {
-        Optional<Device> device = mapper.find(sum, now);
+        Trouble last = trouble;
+        if (last != null && last.at().plus(DOUBTED).isAfter(now)) {
+            throw last.met();
+        }
+        Optional<Device> device = find(sum, now);
         if (device.isEmpty()) {
             found.remove(key);
             return device;
@@ -90,6 +102,15 @@ public class Devices {
             mapper.seen(device.get().id(), now);
         }
         return device;
+    }
+
+    private Optional<Device> find(byte[] sum, OffsetDateTime now) {
+        try {
+            return mapper.find(sum, now);
+        } catch (DataAccessException met) {
+            trouble = new Trouble(met, now);
+            throw met;
+        }
     }
 
     List<Device> all() {

@@ -1,7 +1,9 @@
 package yellowrail.web.discharge;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -16,6 +18,7 @@ import yellowrail.core.discharge.DischargeWalk;
 import yellowrail.core.station.Station;
 import yellowrail.core.timeline.Snapshot;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.live.Changes;
 import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunEntries;
@@ -29,17 +32,21 @@ import yellowrail.web.words.Words;
 class DischargeController {
 
     private static final String PAGE = "discharge/page";
+    private static final String PART = PAGE + " :: discharge";
 
     private final RunService runs;
     private final RunEntries entries;
     private final StationService stations;
+    private final Changes changes;
     private final Words words;
     private final Clock clock;
 
-    DischargeController(RunService runs, RunEntries entries, StationService stations, Words words, Clock clock) {
+    DischargeController(
+            RunService runs, RunEntries entries, StationService stations, Changes changes, Words words, Clock clock) {
         this.runs = runs;
         this.entries = entries;
         this.stations = stations;
+        this.changes = changes;
         this.words = words;
         this.clock = clock;
     }
@@ -48,6 +55,12 @@ class DischargeController {
     @GetMapping("/runs/{id}/discharge")
     ModelAndView walk(@PathVariable long id, @RequestParam(defaultValue = "") String at) {
         return page(id, at, null, "", PAGE);
+    }
+
+    /** What of it changes when somebody else reads. */
+    @GetMapping("/runs/{id}/discharge/now")
+    ModelAndView now(@PathVariable long id, @RequestParam(defaultValue = "") String at) {
+        return page(id, at, null, "", PART).addObject("elsewhere", true);
     }
 
     /**
@@ -62,16 +75,19 @@ class DischargeController {
             @RequestParam(defaultValue = "") String instead,
             Sight sight,
             @RequestParam(defaultValue = "") String form,
-            @RequestHeader(name = "HX-Request", required = false) String htmx) {
+            @RequestHeader(name = "HX-Request", required = false) String htmx,
+            HttpServletRequest request) {
         String line = !instead.isBlank()
                 ? instead
                 : volts.strip().equalsIgnoreCase("off") ? "off" : "drained " + at + " " + volts.strip();
-        EntryOutcome outcome = entries.enter(id, line, "", sight.choosing(instead), null, form);
+        // A device that was let in measures under its name.
+        String by = Objects.requireNonNullElse(request.getRemoteUser(), "");
+        EntryOutcome outcome = entries.enter(id, line, by, sight.choosing(instead), null, form);
         boolean taken = outcome instanceof EntryOutcome.Accepted;
         if (taken && htmx == null) {
             return new ModelAndView("redirect:/runs/" + id + "/discharge");
         }
-        ModelAndView again = page(id, taken ? "" : at, outcome, volts, htmx != null ? PAGE + " :: discharge" : PAGE);
+        ModelAndView again = page(id, taken ? "" : at, outcome, volts, htmx != null ? PART : PAGE);
         if (!taken && htmx == null) {
             again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         }
@@ -79,6 +95,7 @@ class DischargeController {
     }
 
     private ModelAndView page(long id, String at, EntryOutcome outcome, String typed, String view) {
+        long notSeenFrom = changes.notSeenFrom();
         Run run = runs.run(id);
         Snapshot now = runs.wholeTimelines(List.of(run)).get(run).present();
         AmpSheet sheet = now.sheet();
@@ -86,6 +103,7 @@ class DischargeController {
                 new DischargeWalk(sheet, now.moment(), run.clock(clock).instant());
         return new ModelAndView(view)
                 .addObject("rail", Rail.ofRun(id, sheet.name(), Station.MAKE_SAFE, stations.progress(id, sheet), words))
+                .addObject("notSeenFrom", notSeenFrom)
                 .addObject("runId", id)
                 .addObject("ampId", run.ampId())
                 .addObject("open", run.isOpen())

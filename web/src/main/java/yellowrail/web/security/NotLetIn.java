@@ -19,6 +19,8 @@ import yellowrail.web.words.Words;
 @Component
 class NotLetIn implements AuthenticationEntryPoint {
 
+    private static final String SECONDS_UNTIL_LOOKING_AGAIN = "5";
+
     private final Words words;
     private final ProblemAnswer problem;
 
@@ -32,6 +34,10 @@ class NotLetIn implements AuthenticationEntryPoint {
             throws IOException, ServletException {
         if (request.getAttribute(WebAttributes.AUTHENTICATION_EXCEPTION)
                 instanceof AuthenticationServiceException away) {
+            if (request.getMethod().equals("GET")) {
+                // The scripts of the page, which would see to it, cannot be had either.
+                response.setHeader("Refresh", SECONDS_UNTIL_LOOKING_AGAIN);
+            }
             request.setAttribute(Outage.MET, away);
             request.getRequestDispatcher(Outage.PAGE).forward(request, response);
         } else if (isForAPage(request)) {

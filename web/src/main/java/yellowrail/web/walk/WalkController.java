@@ -1,6 +1,8 @@
 package yellowrail.web.walk;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,6 +29,7 @@ class WalkController {
     static final String END = "end";
 
     private static final String PAGE = "walk/page";
+    private static final String HEAD = PAGE + " :: head";
     private static final String BACK = "b";
 
     private final RunService runs;
@@ -44,8 +47,25 @@ class WalkController {
     ModelAndView walk(
             @PathVariable long id,
             @RequestParam(defaultValue = "") String node,
-            @RequestParam(defaultValue = "") String route) {
-        return pages.page(id, route(route), node, null, "", "", PAGE);
+            @RequestParam(defaultValue = "") String route,
+            HttpServletRequest request) {
+        return pages.page(id, route(route), node, null, "", device(request), PAGE);
+    }
+
+    /** What of it changes when somebody else reads. */
+    @GetMapping("/runs/{id}/walk/now")
+    ModelAndView now(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String node,
+            @RequestParam(defaultValue = "") String route,
+            HttpServletRequest request) {
+        return pages.page(id, route(route), node, null, "", device(request), HEAD)
+                .addObject("elsewhere", true);
+    }
+
+    /** A device that was let in measures under its name. */
+    private static String device(HttpServletRequest request) {
+        return Objects.requireNonNullElse(request.getRemoteUser(), "");
     }
 
     /** Where the current goes. */
@@ -104,7 +124,7 @@ class WalkController {
         if (outcome instanceof EntryOutcome.Accepted) {
             return on(id, way, stops, at + 1, outcome, by, htmx);
         }
-        ModelAndView again = pages.page(id, way, node, outcome, typed, by, htmx != null ? PAGE + " :: head" : PAGE);
+        ModelAndView again = pages.page(id, way, node, outcome, typed, by, htmx != null ? HEAD : PAGE);
         if (htmx == null) {
             again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         }
@@ -115,7 +135,7 @@ class WalkController {
             long id, Route way, List<Stop> stops, int to, EntryOutcome outcome, String by, String htmx) {
         String next = to >= stops.size() ? END : stops.get(Math.max(0, to)).typed();
         return htmx != null
-                ? pages.page(id, way, next, outcome, "", by, PAGE + " :: head")
+                ? pages.page(id, way, next, outcome, "", by, HEAD)
                 : new ModelAndView("redirect:"
                         + UriComponentsBuilder.fromPath("/runs/" + id + "/walk")
                                 .queryParam("route", Code.of(way))

@@ -24,6 +24,7 @@ import yellowrail.core.walk.Route;
 import yellowrail.web.amp.AmpService;
 import yellowrail.web.database.JsonColumn;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.live.Changes;
 import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunService;
@@ -46,6 +47,7 @@ class WalkPages {
     private final TubeService tubes;
     private final Words words;
     private final JsonColumn json;
+    private final Changes changes;
 
     WalkPages(
             RunService runs,
@@ -54,7 +56,8 @@ class WalkPages {
             SeatService seats,
             TubeService tubes,
             Words words,
-            JsonColumn json) {
+            JsonColumn json,
+            Changes changes) {
         this.runs = runs;
         this.amps = amps;
         this.stations = stations;
@@ -62,11 +65,13 @@ class WalkPages {
         this.tubes = tubes;
         this.words = words;
         this.json = json;
+        this.changes = changes;
     }
 
     /** @param outcome what became of what was typed; null where nothing was */
     ModelAndView page(
             long runId, Route route, String node, EntryOutcome outcome, String typed, String by, String view) {
+        long notSeenFrom = changes.notSeenFrom();
         Run run = runs.run(runId);
         Timeline timeline = timeline(run);
         AmpSheet sheet = timeline.present().sheet();
@@ -77,6 +82,7 @@ class WalkPages {
                 .addObject(
                         "rail",
                         Rail.ofRun(runId, sheet.name(), Station.MEASURE, stations.progress(runId, sheet), words))
+                .addObject("notSeenFrom", notSeenFrom)
                 .addObject("runId", runId)
                 .addObject("ampId", run.ampId())
                 .addObject("open", run.isOpen())

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Response;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.Cookie;
 import java.net.http.HttpResponse;
@@ -33,7 +34,7 @@ class DatabaseAwayTest {
     @BeforeEach
     void start() throws Exception {
         data = RunningApplication.temporary("yellow-rail-away");
-        application = OwnProcess.start(data, RunningApplication.freePort());
+        application = OwnProcess.start(data, RunningApplication.freePort(), "--lan=127.0.0.2");
     }
 
     @AfterEach
@@ -130,6 +131,22 @@ class DatabaseAwayTest {
         }
         assertThat(visitor.get("/drawer").statusCode()).isEqualTo(200);
         assertThat(application.said()).doesNotContain("\tat ").doesNotContain("Exception");
+    }
+
+    @Test
+    void aDeviceThatNobodyCanKnowMeanwhileIsToldWhy() throws Exception {
+        try (Chromium chromium = new Chromium()) {
+            String lan = application.url().replace("http://127.0.0.1", "https://127.0.0.2");
+            Page phone = chromium.phone(lan);
+            phone.context().addCookies(List.of(new Cookie("__Host-device", "never-seen").setUrl(lan)));
+            takeAway();
+            Response answer = phone.navigate("/drawer");
+            assertThat(answer.status()).isEqualTo(503);
+            assertThat(answer.headerValue("retry-after")).isEqualTo("2");
+            assertThat(phone.locator("main")).containsText("The database has stopped");
+            bringBack();
+            phone.waitForURL(lan + "/device", new Page.WaitForURLOptions().setTimeout(30_000));
+        }
     }
 
     @Test

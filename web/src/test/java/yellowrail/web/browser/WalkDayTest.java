@@ -131,6 +131,45 @@ class WalkDayTest extends BrowserTest {
     }
 
     @Test
+    void whatAnotherDeviceReadsStandsThereWhileOneTypes() {
+        long amp = amp();
+        Page page = chromium.laptop(RunningApplication.url());
+        paste(page, amp, List.of("reservoir 455", "V1 plate 195", "V1 cathode 1.7"));
+        String walk = "/runs/" + run(amp) + "/walk?node=";
+        page.navigate(walk + "at%20V1%20plate");
+        page.locator("#volts").fill("19");
+        page.keyboard().press("ArrowLeft");
+        Page phone = chromium.phone(RunningApplication.url());
+        phone.navigate(walk + "at%20reservoir");
+        phone.locator("#volts").fill("300");
+        phone.locator("#volts").press("Enter");
+        assertThat(phone.locator(".stop b")).containsText("V1 plate");
+
+        assertThat(page.locator(".todo.wrong")).containsText("reservoir");
+        assertThat(page.locator("svg.schematic:visible .probe.wrong")).hasCount(1);
+        assertThat(page.locator("#volts")).hasValue("19");
+        assertThat(page.locator("#volts")).isFocused();
+        page.keyboard().type("2");
+        assertThat(page.locator("#volts")).hasValue("129");
+    }
+
+    @Test
+    void whatAnotherDeviceDrainedIsNotAskedAgain() {
+        long amp = amp();
+        Page page = chromium.laptop(RunningApplication.url());
+        String discharge = "/runs/" + run(amp) + "/discharge";
+        page.navigate(discharge);
+        page.locator("#off").click();
+        assertThat(page.locator(".sentence")).containsText("under 5 V: reservoir");
+        Page phone = chromium.phone(RunningApplication.url());
+        phone.navigate(discharge);
+        phone.locator("#volts").fill("0.8");
+        phone.locator("#volts").press("Enter");
+        assertThat(phone.locator(".sentence")).containsText("under 5 V: screens");
+        assertThat(page.locator(".sentence")).containsText("under 5 V: screens");
+    }
+
+    @Test
     void bGoesBackEnterSkipsAndAQuestionIsAnsweredByEnter() {
         long amp = amp();
         Page page = chromium.laptop(RunningApplication.url());
