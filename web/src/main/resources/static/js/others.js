@@ -1,6 +1,7 @@
 // Somebody else, or another device, works on the same run: what they store stands here at once, and what is being typed here
 // stays as it is. A question that was asked before that is marked, and a move that is no longer the next one.
 
+import { isUnsent } from "./unsent.js";
 import { words } from "./words.js";
 
 // The part of the page that tells what is stored: a run, a walk round it, or its discharge.
@@ -42,7 +43,7 @@ addEventListener("pageshow", listen);
 
 function look() {
   const shown = live();
-  if (!shown || asking || sending > 0 || pressing || newest < Number(shown.dataset.notSeenFrom)) {
+  if (!shown || asking || sending > 0 || pressing || isUnsent() || newest < Number(shown.dataset.notSeenFrom)) {
     return;
   }
   if (shown.querySelector(ANSWER)) {
@@ -100,7 +101,7 @@ let old = null; // the move that is no longer the next one, and why
 // What is on its way may have been overtaken itself: by an answer to us that is newer, or by a hand that is about to press.
 function isOfUse(answer) {
   const seen = /data-not-seen-from="(\d+)"/.exec(answer);
-  return sending === 0 && !pressing && !live().querySelector(ANSWER)
+  return sending === 0 && !pressing && !isUnsent() && !live().querySelector(ANSWER)
     && seen && Number(seen[1]) >= Number(live().dataset.notSeenFrom);
 }
 

@@ -57,6 +57,9 @@ document.addEventListener("submit", event => {
 // A piece of a page gets its number in a header. The lines of a run have their own.
 const unsent = new Map(); // what sends -> the number under which it was sent
 
+/** Whether something on the page still waits to be sent. */
+export const isUnsent = () => [...unsent.keys()].some(elt => elt.isConnected);
+
 document.body.addEventListener("htmx:configRequest", event => {
   if (event.detail.verb !== "post" || event.target.matches("form.line, form.line *")) {
     return;
@@ -77,7 +80,9 @@ for (const failure of ["htmx:sendError", "htmx:responseError"]) {
     }
     const elt = event.detail.elt;
     unsent.set(elt, sent.headers["X-Once"]);
+    tell(elt.closest("form"), why(event));
     await back();
+    document.querySelectorAll(".unsent").forEach(each => each.remove());
     if (elt.isConnected && unsent.has(elt)) {
       if (elt instanceof HTMLFormElement) {
         elt.requestSubmit();
@@ -86,6 +91,14 @@ for (const failure of ["htmx:sendError", "htmx:responseError"]) {
       }
     }
   });
+}
+
+// The entry line, where there is one, tells of itself.
+function tell(form, text) {
+  if (form && !document.querySelector("form.line") && !form.querySelector(".unsent")) {
+    (form.querySelector(".input-group") ?? form.lastElementChild).after(
+      Object.assign(document.createElement("p"), { className: "fault unsent", role: "alert", textContent: text }));
+  }
 }
 
 // The page that stands in for another while the database is away.

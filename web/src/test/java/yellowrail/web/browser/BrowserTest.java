@@ -34,6 +34,12 @@ abstract class BrowserTest {
         assertThat(chromium.errors()).isEmpty();
     }
 
+    /** Takes from the console what a browser without a connection says of that. */
+    static void wasOffline() {
+        chromium.errors()
+                .removeIf(error -> error.contains("ERR_INTERNET_DISCONNECTED") || error.contains("htmx:sendError"));
+    }
+
     /** Types a tube type and leaves the field; the form has followed when this returns. */
     static void typed(Locator field, String type) {
         if (!field.inputValue().equals(type)) {

@@ -33,12 +33,6 @@ class PhoneDayTest extends BrowserTest {
         return phone;
     }
 
-    /** What a browser without a connection says of that on its console. */
-    private static void wasOffline() {
-        chromium.errors()
-                .removeIf(error -> error.contains("ERR_INTERNET_DISCONNECTED") || error.contains("htmx:sendError"));
-    }
-
     private void typed(Page phone, String... newestFirst) {
         assertThat(phone.locator(".log .typed")).hasText(newestFirst);
     }

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Page;
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -17,6 +18,7 @@ import yellowrail.core.station.Safety;
 import yellowrail.core.tube.TubeCatalogue;
 import yellowrail.web.RunningApplication;
 import yellowrail.web.amp.AmpService;
+import yellowrail.web.run.RunEntries;
 import yellowrail.web.run.RunService;
 import yellowrail.web.station.StationService;
 
@@ -151,6 +153,27 @@ class WalkDayTest extends BrowserTest {
         assertThat(page.locator("#volts")).isFocused();
         page.keyboard().type("2");
         assertThat(page.locator("#volts")).hasValue("129");
+    }
+
+    @Test
+    void whatIsReadWhileTheConnectionIsGoneIsStoredOnceWhenItIsBack() {
+        long amp = amp();
+        Page phone = chromium.phone(RunningApplication.url());
+        paste(phone, amp, List.of("reservoir 455", "V1 plate 195"));
+        long run = run(amp);
+        phone.navigate("/runs/" + run + "/walk?node=at%20reservoir");
+        phone.context().setOffline(true);
+        phone.locator("#volts").fill("451");
+        phone.locator("#volts").press("Enter");
+        assertThat(phone.locator(".unsent")).containsText("Not stored");
+        assertThat(phone.locator("#volts")).hasValue("451");
+        RunningApplication.bean(RunEntries.class).enterAsFound(run, "at V1 plate 194", OffsetDateTime.now());
+        phone.context().setOffline(false);
+        assertThat(phone.locator(".stop b")).containsText("V1 plate");
+        assertThat(phone.locator(".unsent")).hasCount(0);
+        phone.navigate("/runs/" + run + "/log");
+        assertThat(phone.locator(".log .typed")).hasText(new String[] {"at reservoir 451V", "at V1 plate 194V"});
+        wasOffline();
     }
 
     @Test
