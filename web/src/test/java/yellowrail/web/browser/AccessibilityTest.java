@@ -43,6 +43,7 @@ class AccessibilityTest extends BrowserTest {
             "/drawer/match",
             "/practice",
             "/tubes",
+            "/glossary",
             "/keeping",
             "/devices",
             "/licences",
