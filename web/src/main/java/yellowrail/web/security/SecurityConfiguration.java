@@ -89,6 +89,7 @@ public class SecurityConfiguration {
                 .headers(headers -> headers.httpStrictTransportSecurity(HeadersConfigurer.HstsConfig::disable))
                 .addFilter(new DeviceFilter(devices))
                 .exceptionHandling(refused -> refused.authenticationEntryPoint(notLetIn))
+                // Only what was guarded already is led on, to where an outage is told.
                 .authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
                                 DispatcherType.ERROR, DispatcherType.FORWARD)
                         .permitAll()
