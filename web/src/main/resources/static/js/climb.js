@@ -90,15 +90,23 @@ class Climb {
   }
 }
 
+// The grid stands anew when another device has recorded.
+function offer() {
+  document.querySelectorAll("button.climb").forEach(button => { button.hidden = false; });
+}
+
 if (canRecord) {
-  for (const button of document.querySelectorAll("button.climb")) {
-    button.hidden = false;
-    button.addEventListener("click", async () => {
-      if (isRecording()) {
-        end("");
-      } else if (await begin(context => new Climb(context, button.dataset))) {
-        say(document.getElementById("recorder").dataset.climbing);
-      }
-    });
-  }
+  offer();
+  document.body.addEventListener("htmx:afterSwap", offer);
+  document.addEventListener("click", async event => {
+    const button = event.target.closest("button.climb");
+    if (!button) {
+      return;
+    }
+    if (isRecording()) {
+      end("");
+    } else if (await begin(context => new Climb(context, button.dataset))) {
+      say(document.getElementById("recorder").dataset.climbing);
+    }
+  });
 }

@@ -28,6 +28,7 @@ import yellowrail.core.tone.Hearing;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.live.Changes;
 import yellowrail.web.practice.PracticeSound;
 import yellowrail.web.prove.ProveService.Kept;
 import yellowrail.web.prove.ProveService.Measured;
@@ -52,6 +53,7 @@ class ProveController {
     private final Recordings recordings;
     private final ProofSheetService sheets;
     private final PracticeSound sounds;
+    private final Changes changes;
     private final Words words;
     private final Clock clock;
 
@@ -62,6 +64,7 @@ class ProveController {
             Recordings recordings,
             ProofSheetService sheets,
             PracticeSound sounds,
+            Changes changes,
             Words words,
             Clock clock) {
         this.runs = runs;
@@ -70,6 +73,7 @@ class ProveController {
         this.recordings = recordings;
         this.sheets = sheets;
         this.sounds = sounds;
+        this.changes = changes;
         this.words = words;
         this.clock = clock;
     }
@@ -89,6 +93,16 @@ class ProveController {
             @RequestParam(defaultValue = "0") long dropped) {
         return page(id, recording, channel, scale, new ProveForm(Map.of()), new Faults(words))
                 .addObject("dropped", dropped == 0 ? null : dropped);
+    }
+
+    /** What of it changes when somebody else records. */
+    @GetMapping("/runs/{id}/proof/kept")
+    ModelAndView kept(@PathVariable long id, @RequestParam(defaultValue = "0") long recording) {
+        long notSeenFrom = changes.notSeenFrom();
+        Run run = runs.run(id);
+        List<Kept> kept = service.ofRun(id);
+        return list(new ModelAndView(PAGE + " :: kept"), run, kept, shown(kept, recording))
+                .addObject("notSeenFrom", notSeenFrom);
     }
 
     /** Settings side by side, as part of another page. */
@@ -192,35 +206,49 @@ class ProveController {
     }
 
     private ModelAndView page(long id, long recording, int channel, String scale, ProveForm form, Faults faults) {
+        long notSeenFrom = changes.notSeenFrom();
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
         List<Kept> kept = service.ofRun(id);
         Optional<CardScale> card = ProveService.scale(kept);
-        Optional<Kept> shown = kept.stream()
-                .filter(each -> each.id() == recording)
-                .findFirst()
-                .or(() -> kept.isEmpty() ? Optional.empty() : Optional.of(kept.get(kept.size() - 1)));
-        ModelAndView page = new ModelAndView(PAGE)
+        Optional<Kept> shown = shown(kept, recording);
+        ModelAndView page = list(new ModelAndView(PAGE), run, kept, shown)
+                .addObject("notSeenFrom", notSeenFrom)
                 .addObject(
                         "rail",
                         Rail.ofRun(id, amp.sheet().name(), Station.PROVE, stations.progress(id, amp.sheet()), words))
-                .addObject("runId", id)
                 .addObject("open", run.isOpen())
                 .addObject("mainsHertz", mains(run))
                 .addObject("practice", run.isOpen() && run.isPractice())
                 .addObject("form", shown.map(each -> filled(form, each)).orElse(form))
                 .addObject("faults", faults)
                 .addObject("linear", scale.equals("linear"))
-                .addObject("card", CardView.of(card, most(run), load(kept), words))
+                .addObject("card", CardView.of(card, most(run), load(kept), words));
+        shown.ifPresent(each -> show(page, id, each, card, channel, scale));
+        return page;
+    }
+
+    /** The one asked for, or the newest. */
+    private static Optional<Kept> shown(List<Kept> kept, long recording) {
+        return kept.stream()
+                .filter(each -> each.id() == recording)
+                .findFirst()
+                .or(() -> kept.isEmpty() ? Optional.empty() : Optional.of(kept.get(kept.size() - 1)));
+    }
+
+    private ModelAndView list(ModelAndView page, Run run, List<Kept> kept, Optional<Kept> shown) {
+        Optional<CardScale> card = ProveService.scale(kept);
+        long here = shown.map(Kept::id).orElse(0L);
+        shown.ifPresent(each -> page.addObject("mains", each.heard().mainsHertz())
+                .addObject("twice", 2 * each.heard().mainsHertz()));
+        return page.addObject("runId", run.id())
+                .addObject("here", here)
                 .addObject("sheet", sheets.of(run, kept))
                 .addObject(
                         "kept",
                         kept.stream()
-                                .map(each -> HeardView.of(
-                                        each, each.figures(), card, shown.get().id() == each.id(), words, clock))
+                                .map(each -> HeardView.of(each, each.figures(), card, here == each.id(), words, clock))
                                 .toList());
-        shown.ifPresent(each -> show(page, id, each, card, channel, scale));
-        return page;
     }
 
     /** What the tubes in it may give, W. */
@@ -244,8 +272,6 @@ class ProveController {
         int at = channel(kept, channel);
         page.addObject("channel", at + 1)
                 .addObject("channels", channels(kept))
-                .addObject("mains", kept.heard().mainsHertz())
-                .addObject("twice", 2 * kept.heard().mainsHertz())
                 .addObject("shown", HeardView.of(kept, kept.heard().channels().get(at), card, true, words, clock));
         recordings
                 .sound(id, kept.id())

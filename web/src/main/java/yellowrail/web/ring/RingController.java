@@ -20,6 +20,7 @@ import yellowrail.core.station.Station;
 import yellowrail.web.amp.Amp;
 import yellowrail.web.form.Faults;
 import yellowrail.web.layout.Rail;
+import yellowrail.web.live.Changes;
 import yellowrail.web.practice.PracticeSound;
 import yellowrail.web.prove.ProveService;
 import yellowrail.web.recording.Recordings;
@@ -34,6 +35,7 @@ import yellowrail.web.words.Words;
 @Controller
 class RingController {
 
+    private static final String PAGE = "ring/page";
     private static final String FILE = "file";
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
 
@@ -43,6 +45,7 @@ class RingController {
     private final Recordings recordings;
     private final ProveService proofs;
     private final PracticeSound sounds;
+    private final Changes changes;
     private final Words words;
     private final Clock clock;
 
@@ -53,6 +56,7 @@ class RingController {
             Recordings recordings,
             ProveService proofs,
             PracticeSound sounds,
+            Changes changes,
             Words words,
             Clock clock) {
         this.runs = runs;
@@ -61,6 +65,7 @@ class RingController {
         this.recordings = recordings;
         this.proofs = proofs;
         this.sounds = sounds;
+        this.changes = changes;
         this.words = words;
         this.clock = clock;
     }
@@ -76,6 +81,16 @@ class RingController {
             @RequestParam(defaultValue = "0") long dropped) {
         return page(id, recording, new TapForm(Map.of()), new Faults(words))
                 .addObject("dropped", dropped == 0 ? null : dropped);
+    }
+
+    /** What of it changes when somebody else records. */
+    @GetMapping("/runs/{id}/taps/kept")
+    ModelAndView kept(@PathVariable long id, @RequestParam(defaultValue = "0") long recording) {
+        long notSeenFrom = changes.notSeenFrom();
+        runs.run(id);
+        List<Kept> kept = service.ofRun(id);
+        return list(new ModelAndView(PAGE + " :: kept"), id, kept, shown(kept, recording))
+                .addObject("notSeenFrom", notSeenFrom);
     }
 
     /** A recording is heard and kept, or refused with what was typed beside it. */
@@ -156,31 +171,41 @@ class RingController {
     }
 
     private ModelAndView page(long id, long recording, TapForm form, Faults faults) {
+        long notSeenFrom = changes.notSeenFrom();
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
         List<Kept> kept = service.ofRun(id);
-        Optional<Kept> shown = kept.stream()
-                .filter(each -> each.id() == recording)
-                .findFirst()
-                .or(() -> kept.isEmpty() ? Optional.empty() : Optional.of(kept.get(kept.size() - 1)));
-        ModelAndView page = new ModelAndView("ring/page")
+        Optional<Kept> shown = shown(kept, recording);
+        ModelAndView page = list(new ModelAndView(PAGE), id, kept, shown)
+                .addObject("notSeenFrom", notSeenFrom)
                 .addObject(
                         "rail",
                         Rail.ofRun(id, amp.sheet().name(), Station.PROVE, stations.progress(id, amp.sheet()), words))
-                .addObject("runId", id)
                 .addObject("open", run.isOpen())
                 .addObject("practice", run.isOpen() && run.isPractice())
                 .addObject("sockets", sockets(run))
                 .addObject("form", form)
-                .addObject("faults", faults)
+                .addObject("faults", faults);
+        shown.ifPresent(each -> show(page, id, each));
+        return page;
+    }
+
+    /** The one asked for, or the newest. */
+    private static Optional<Kept> shown(List<Kept> kept, long recording) {
+        return kept.stream()
+                .filter(each -> each.id() == recording)
+                .findFirst()
+                .or(() -> kept.isEmpty() ? Optional.empty() : Optional.of(kept.get(kept.size() - 1)));
+    }
+
+    private ModelAndView list(ModelAndView page, long id, List<Kept> kept, Optional<Kept> shown) {
+        long here = shown.map(Kept::id).orElse(0L);
+        return page.addObject("runId", id)
+                .addObject("here", here)
                 .addObject("tubes", TubesView.of(RingService.tubes(kept), proofs.card(id), words))
                 .addObject(
                         "kept",
-                        kept.stream()
-                                .map(each -> line(each, shown.get().id() == each.id()))
-                                .toList());
-        shown.ifPresent(each -> show(page, id, each));
-        return page;
+                        kept.stream().map(each -> line(each, here == each.id())).toList());
     }
 
     private void show(ModelAndView page, long id, Kept kept) {

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import yellowrail.web.PracticeRun;
@@ -93,6 +94,21 @@ class TwoDevicesTest extends BrowserTest {
         assertThat(phone.locator(".overtaken")).isVisible();
         assertThat(laptop.locator(".move .move-sentence")).not().hasText(move);
         assertThat(laptop.locator(".overtaken")).hasCount(0);
+    }
+
+    @Test
+    void whatIsRecordedOnOneDeviceIsListedOnTheOther() {
+        Visitor visitor = new Visitor(RunningApplication.url());
+        PracticeRun practice = PracticeRun.warm(visitor);
+        laptop.navigate(practice.path() + "/proof");
+        laptop.locator("#setting").fill("35 m");
+        phone.navigate(practice.path() + "/taps");
+        practice.post("/proof/practice", Map.of("signal", "shape=SINE&hertz=1000&level=-20&seconds=3&rate=48000"));
+        assertThat(laptop.locator("#kept .recordings tr:has(form)")).hasCount(1);
+        assertThat(laptop.locator("#setting")).hasValue("35 m");
+        practice.post("/taps/practice", Map.of("socket", "V1"));
+        assertThat(phone.locator("#kept .recordings li")).hasCount(1);
+        assertThat(phone.locator("#kept .tubes")).containsText("V1");
     }
 
     @Test
