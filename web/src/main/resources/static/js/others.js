@@ -48,6 +48,7 @@ function look() {
   }
   if (shown.querySelector(ANSWER)) {
     mark(shown.querySelector(ANSWER));
+    sayBeside(shown);
     return;
   }
   asking = true;
@@ -62,6 +63,31 @@ function look() {
 function mark(answer) {
   if (!document.getElementById("overtaken")) {
     answer.before(Object.assign(overtaken(words.overtaken), { id: "overtaken" }));
+  }
+}
+
+// A question stays as it was asked; where the amp stands, and what to do, is said as it is now.
+const SAID = [".sentence", ".glance", ".move"];
+let said = 0; // the newest change that was said beside a question
+
+async function sayBeside(shown) {
+  if (newest <= said) {
+    return;
+  }
+  said = newest;
+  const answer = await fetch(shown.dataset.now).then(now => now.ok ? now.text() : "").catch(() => "");
+  const now = new DOMParser().parseFromString(answer, "text/html");
+  if (!now.querySelector("[data-changes]") || !shown.querySelector(ANSWER)) {
+    return;
+  }
+  for (const part of SAID) {
+    const old = shown.querySelector(part);
+    const next = now.querySelector(part);
+    if (old && next && old.textContent !== next.textContent) {
+      old.replaceWith(next);
+    } else if (old && !next) {
+      old.remove();
+    }
   }
 }
 

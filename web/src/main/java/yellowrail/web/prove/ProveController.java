@@ -101,7 +101,7 @@ class ProveController {
         long notSeenFrom = changes.notSeenFrom();
         Run run = runs.run(id);
         List<Kept> kept = service.ofRun(id);
-        return list(new ModelAndView(PAGE + " :: kept"), run, kept, shown(kept, recording))
+        return list(new ModelAndView(PAGE + " :: kept"), run, kept, Recordings.shown(kept, Kept::id, recording))
                 .addObject("notSeenFrom", notSeenFrom);
     }
 
@@ -211,7 +211,7 @@ class ProveController {
         Amp amp = runs.amp(run);
         List<Kept> kept = service.ofRun(id);
         Optional<CardScale> card = ProveService.scale(kept);
-        Optional<Kept> shown = shown(kept, recording);
+        Optional<Kept> shown = Recordings.shown(kept, Kept::id, recording);
         ModelAndView page = list(new ModelAndView(PAGE), run, kept, shown)
                 .addObject("notSeenFrom", notSeenFrom)
                 .addObject(
@@ -226,14 +226,6 @@ class ProveController {
                 .addObject("card", CardView.of(card, most(run), load(kept), words));
         shown.ifPresent(each -> show(page, id, each, card, channel, scale));
         return page;
-    }
-
-    /** The one asked for, or the newest. */
-    private static Optional<Kept> shown(List<Kept> kept, long recording) {
-        return kept.stream()
-                .filter(each -> each.id() == recording)
-                .findFirst()
-                .or(() -> kept.isEmpty() ? Optional.empty() : Optional.of(kept.get(kept.size() - 1)));
     }
 
     private ModelAndView list(ModelAndView page, Run run, List<Kept> kept, Optional<Kept> shown) {

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToLongFunction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.multipart.MultipartFile;
@@ -30,6 +31,14 @@ public class Recordings {
     @Transactional(readOnly = true)
     public List<RecordingRow> ofRun(long runId, RecordingKind kind) {
         return mapper.ofRun(runId, kind);
+    }
+
+    /** The one that is asked for, or else the newest. */
+    public static <K> Optional<K> shown(List<K> kept, ToLongFunction<K> id, long asked) {
+        return kept.stream()
+                .filter(each -> id.applyAsLong(each) == asked)
+                .findFirst()
+                .or(() -> kept.isEmpty() ? Optional.empty() : Optional.of(kept.get(kept.size() - 1)));
     }
 
     /**

@@ -89,7 +89,7 @@ class RingController {
         long notSeenFrom = changes.notSeenFrom();
         runs.run(id);
         List<Kept> kept = service.ofRun(id);
-        return list(new ModelAndView(PAGE + " :: kept"), id, kept, shown(kept, recording))
+        return list(new ModelAndView(PAGE + " :: kept"), id, kept, Recordings.shown(kept, Kept::id, recording))
                 .addObject("notSeenFrom", notSeenFrom);
     }
 
@@ -175,7 +175,7 @@ class RingController {
         Run run = runs.run(id);
         Amp amp = runs.amp(run);
         List<Kept> kept = service.ofRun(id);
-        Optional<Kept> shown = shown(kept, recording);
+        Optional<Kept> shown = Recordings.shown(kept, Kept::id, recording);
         ModelAndView page = list(new ModelAndView(PAGE), id, kept, shown)
                 .addObject("notSeenFrom", notSeenFrom)
                 .addObject(
@@ -188,14 +188,6 @@ class RingController {
                 .addObject("faults", faults);
         shown.ifPresent(each -> show(page, id, each));
         return page;
-    }
-
-    /** The one asked for, or the newest. */
-    private static Optional<Kept> shown(List<Kept> kept, long recording) {
-        return kept.stream()
-                .filter(each -> each.id() == recording)
-                .findFirst()
-                .or(() -> kept.isEmpty() ? Optional.empty() : Optional.of(kept.get(kept.size() - 1)));
     }
 
     private ModelAndView list(ModelAndView page, long id, List<Kept> kept, Optional<Kept> shown) {

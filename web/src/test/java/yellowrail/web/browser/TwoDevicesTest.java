@@ -118,10 +118,15 @@ class TwoDevicesTest extends BrowserTest {
         send(laptop, "note looked twice");
         assertThat(phone.locator("#overtaken")).containsText("Something else was entered meanwhile", WITHIN_A_SECOND);
         assertThat(phone.locator("#line")).hasValue("V1 364");
+        send(laptop, "plate 452");
+        assertThat(phone.locator(".now .sentence")).containsText("V2");
+        send(laptop, "V2 60");
+        assertThat(laptop.locator(".now .sentence")).containsText("V2 is hot");
+        assertThat(phone.locator(".now .sentence")).containsText("V2 is hot");
         assertThat(phone.locator(".question")).isVisible();
         phone.locator(".question .choice").first().click();
         assertThat(phone.locator(".question")).hasCount(0);
-        assertThat(phone.locator(".log li").nth(1)).containsText("looked twice");
+        assertThat(phone.locator(".log")).containsText("looked twice");
     }
 
     @Test
