@@ -2,6 +2,7 @@ package yellowrail.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -26,6 +27,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -150,6 +152,8 @@ class HostileRequests {
     /** A way in: its path as it is declared, what it is asked with, and the names of its parameters. */
     private record Route(String path, String method, List<String> parameters) {}
 
+    private record Answer(int status, String path, String body) {}
+
     private static List<Route> routes() {
         List<Route> found = new ArrayList<>();
         RunningApplication.bean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class)
@@ -228,8 +232,19 @@ class HostileRequests {
             return token.find() ? token.group(1) : "";
         }
 
-        private HttpResponse<String> send(HttpRequest.Builder request) throws Exception {
-            return client.send(request.timeout(LONGEST.multipliedBy(3)).build(), HttpResponse.BodyHandlers.ofString());
+        /** What tells of changes has no end: of that, only its beginning. */
+        private Answer send(HttpRequest.Builder request) throws Exception {
+            HttpResponse<InputStream> response = client.send(
+                    request.timeout(LONGEST.multipliedBy(3)).build(), HttpResponse.BodyHandlers.ofInputStream());
+            boolean isEndless = response.headers()
+                    .firstValue("Content-Type")
+                    .filter(type -> type.startsWith(MediaType.TEXT_EVENT_STREAM_VALUE))
+                    .isPresent();
+            try (InputStream body = response.body()) {
+                byte[] read = isEndless ? body.readNBytes(1) : body.readAllBytes();
+                return new Answer(
+                        response.statusCode(), response.uri().getPath(), new String(read, StandardCharsets.UTF_8));
+            }
         }
 
         private String value() {
@@ -253,7 +268,7 @@ class HostileRequests {
             }
             request.header("Accept", random.nextInt(5) == 0 ? "application/json" : "text/html,*/*;q=0.8");
             long begun = System.nanoTime();
-            HttpResponse<String> answer = send(request);
+            Answer answer = send(request);
             judge(answer, System.nanoTime() - begun, told);
         }
 
@@ -319,8 +334,8 @@ class HostileRequests {
         return URLEncoder.encode(text, StandardCharsets.UTF_8).replace("+", "%20");
     }
 
-    private synchronized void judge(HttpResponse<String> answer, long nanos, String told) {
-        answers.merge(String.valueOf(answer.statusCode()), 1, Integer::sum);
+    private synchronized void judge(Answer answer, long nanos, String told) {
+        answers.merge(String.valueOf(answer.status()), 1, Integer::sum);
         answered++;
         if (answered % 10_000 == 0) {
             System.out.printf("%d: %s%n", answered, answers);
@@ -330,14 +345,14 @@ class HostileRequests {
             slowestNanos = nanos;
             slowest = shown;
         }
-        boolean isDocument = answer.uri().getPath().startsWith("/v3/api-docs")
-                || answer.uri().getPath().equals("/licences");
-        if (answer.statusCode() >= 500
+        boolean isDocument =
+                answer.path().startsWith("/v3/api-docs") || answer.path().equals("/licences");
+        if (answer.status() >= 500
                 || nanos > LONGEST.toNanos()
                 || !isDocument && CLASS_NAME.matcher(answer.body()).find()) {
             wrong.add("%d in %.1f s: %s%n    %s"
                     .formatted(
-                            answer.statusCode(),
+                            answer.status(),
                             nanos / 1e9,
                             shown,
                             answer.body()
