@@ -68,13 +68,13 @@ function mark(answer) {
 
 // A question stays as it was asked; where the amp stands, and what to do, is said as it is now.
 const SAID = [".sentence", ".glance", ".move"];
-let said = 0; // the newest change that was said beside a question
+let told = 0; // the newest change that was said beside a question
 
 async function sayBeside(shown) {
-  if (newest <= said) {
+  if (newest <= told) {
     return;
   }
-  said = newest;
+  told = newest;
   const answer = await fetch(shown.dataset.now).then(now => now.ok ? now.text() : "").catch(() => "");
   const now = new DOMParser().parseFromString(answer, "text/html");
   if (!now.querySelector("[data-changes]") || !shown.querySelector(ANSWER)) {

@@ -1,5 +1,6 @@
 package yellowrail.web.device;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.time.Clock;
@@ -9,6 +10,7 @@ import java.util.Base64;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.dao.DataAccessException;
@@ -47,6 +49,11 @@ public class Devices {
     Devices(DeviceMapper mapper, Clock clock) {
         this.mapper = mapper;
         this.clock = clock;
+    }
+
+    /** The name that whoever asks measures under; blank at the machine itself. */
+    public static String name(HttpServletRequest request) {
+        return Objects.requireNonNullElse(request.getRemoteUser(), "");
     }
 
     /** @return the token that it is to show from now on */

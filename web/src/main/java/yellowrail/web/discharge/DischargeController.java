@@ -3,7 +3,6 @@ package yellowrail.web.discharge;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.List;
-import java.util.Objects;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -17,6 +16,7 @@ import yellowrail.core.amp.AmpSheet;
 import yellowrail.core.discharge.DischargeWalk;
 import yellowrail.core.station.Station;
 import yellowrail.core.timeline.Snapshot;
+import yellowrail.web.device.Devices;
 import yellowrail.web.layout.Rail;
 import yellowrail.web.live.Changes;
 import yellowrail.web.run.EntryOutcome;
@@ -80,9 +80,7 @@ class DischargeController {
         String line = !instead.isBlank()
                 ? instead
                 : volts.strip().equalsIgnoreCase("off") ? "off" : "drained " + at + " " + volts.strip();
-        // A device that was let in measures under its name.
-        String by = Objects.requireNonNullElse(request.getRemoteUser(), "");
-        EntryOutcome outcome = entries.enter(id, line, by, sight.choosing(instead), null, form);
+        EntryOutcome outcome = entries.enter(id, line, Devices.name(request), sight.choosing(instead), null, form);
         boolean taken = outcome instanceof EntryOutcome.Accepted;
         if (taken && htmx == null) {
             return new ModelAndView("redirect:/runs/" + id + "/discharge");

@@ -101,7 +101,12 @@ class ProveController {
         long notSeenFrom = changes.notSeenFrom();
         Run run = runs.run(id);
         List<Kept> kept = service.ofRun(id);
-        return list(new ModelAndView(PAGE + " :: kept"), run, kept, Recordings.shown(kept, Kept::id, recording))
+        return list(
+                        new ModelAndView(PAGE + " :: kept"),
+                        run,
+                        kept,
+                        Recordings.shown(kept, Kept::id, recording),
+                        ProveService.scale(kept))
                 .addObject("notSeenFrom", notSeenFrom);
     }
 
@@ -212,7 +217,7 @@ class ProveController {
         List<Kept> kept = service.ofRun(id);
         Optional<CardScale> card = ProveService.scale(kept);
         Optional<Kept> shown = Recordings.shown(kept, Kept::id, recording);
-        ModelAndView page = list(new ModelAndView(PAGE), run, kept, shown)
+        ModelAndView page = list(new ModelAndView(PAGE), run, kept, shown, card)
                 .addObject("notSeenFrom", notSeenFrom)
                 .addObject(
                         "rail",
@@ -228,8 +233,8 @@ class ProveController {
         return page;
     }
 
-    private ModelAndView list(ModelAndView page, Run run, List<Kept> kept, Optional<Kept> shown) {
-        Optional<CardScale> card = ProveService.scale(kept);
+    private ModelAndView list(
+            ModelAndView page, Run run, List<Kept> kept, Optional<Kept> shown, Optional<CardScale> card) {
         long here = shown.map(Kept::id).orElse(0L);
         shown.ifPresent(each -> page.addObject("mains", each.heard().mainsHertz())
                 .addObject("twice", 2 * each.heard().mainsHertz()));

@@ -2,7 +2,6 @@ package yellowrail.web.walk;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
-import java.util.Objects;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +14,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 import yellowrail.core.finding.Code;
 import yellowrail.core.walk.Route;
 import yellowrail.core.walk.Stop;
+import yellowrail.web.device.Devices;
 import yellowrail.web.run.EntryOutcome;
 import yellowrail.web.run.Run;
 import yellowrail.web.run.RunEntries;
@@ -49,7 +49,7 @@ class WalkController {
             @RequestParam(defaultValue = "") String node,
             @RequestParam(defaultValue = "") String route,
             HttpServletRequest request) {
-        return pages.page(id, route(route), node, null, "", device(request), PAGE);
+        return pages.page(id, route(route), node, null, "", Devices.name(request), PAGE);
     }
 
     /** What of it changes when somebody else reads. */
@@ -59,13 +59,8 @@ class WalkController {
             @RequestParam(defaultValue = "") String node,
             @RequestParam(defaultValue = "") String route,
             HttpServletRequest request) {
-        return pages.page(id, route(route), node, null, "", device(request), HEAD)
+        return pages.page(id, route(route), node, null, "", Devices.name(request), HEAD)
                 .addObject("elsewhere", true);
-    }
-
-    /** A device that was let in measures under its name. */
-    private static String device(HttpServletRequest request) {
-        return Objects.requireNonNullElse(request.getRemoteUser(), "");
     }
 
     /** Where the current goes. */
